@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use Illuminate\Console\Command;
+use Incastro\Cut\SawSetup;
+use Incastro\Cut\SheetPlanner;
+use Incastro\Exchange\BadFile;
+use Incastro\Exchange\CutListCsv;
+use Incastro\Exchange\SheetPlanWriter;
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
+use Incastro\Measure\LengthReader;
+use Incastro\Measure\Unit;
+use Incastro\Measure\Unreadable;
+
+/** Plans sheets for a list of pieces and prints the plan as JSON. Needs no database. */
+final class CutPlanCommand extends Command
+{
+    use PrintsJson;
+
+    protected $signature = 'cut:plan {pieces : CSV of pieces} {stock : CSV of sheets}
+        {--kerf=3.2mm : what the blade takes}
+        {--trim=6mm : off all edges, or long:6mm,short:6mm}
+        {--unit=mm : mm or in, for numbers without a unit}
+        {--json : accepted; the output is JSON in any case}';
+
+    protected $description = 'Plan the sheets for a list of pieces and print the plan as JSON';
+
+    public function handle(): int
+    {
+        return $this->printed(function (): array {
+            $unit = match ($this->option('unit')) {
+                'mm' => Unit::Millimetre,
+                'in' => Unit::Inch,
+                default => throw BadFile::at('--unit:0:unit', sprintf('“%s” is not a unit here. It is mm or in.', $this->option('unit'))),
+            };
+            $saw = $this->saw(new LengthReader($unit));
+            $pieces = (new CutListCsv($unit))->pieces((string) $this->argument('pieces'));
+            $stock = (new CutListCsv($unit))->stock((string) $this->argument('stock'));
+            $format = $unit === Unit::Inch ? LengthFormat::inches() : LengthFormat::millimetres('0.1');
+
+            return SheetPlanWriter::write((new SheetPlanner($saw, $format))->plan($pieces, $stock));
+        });
+    }
+
+    /** @throws BadFile */
+    private function saw(LengthReader $reader): SawSetup
+    {
+        $kerf = $this->length($reader, 'kerf', (string) $this->option('kerf'));
+        $trim = (string) $this->option('trim');
+        if (preg_match('/^long:(.+),short:(.+)$/', $trim, $found)) {
+            return SawSetup::twoEdges($kerf, $this->length($reader, 'trim', $found[1]), $this->length($reader, 'trim', $found[2]));
+        }
+
+        return SawSetup::allEdges($kerf, $this->length($reader, 'trim', $trim));
+    }
+
+    /** @throws BadFile */
+    private function length(LengthReader $reader, string $option, string $text): Length
+    {
+        try {
+            return $reader->read($text);
+        } catch (Unreadable $unreadable) {
+            throw BadFile::at("--$option:0:$option", $unreadable->getMessage());
+        }
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Demo;
+
+use App\Exchange\JobPorter;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/** The demo account with the made-up Ferryman's Cottage, whose jobs are job files in database/demo. */
+final readonly class Demo
+{
+    public function __construct(private JobPorter $porter)
+    {
+    }
+
+    /** Makes the account if it is missing, and its homes anew. */
+    public function make(): User
+    {
+        return DB::transaction(function (): User {
+            $demo = User::query()->firstOrNew(['email' => config('incastro.demo_email')]);
+            $demo->forceFill(['name' => 'Demo', 'password' => config('incastro.demo_password'), 'is_demo' => true])->save();
+            $demo->homes()->delete();
+            $home = $demo->homes()->create(['name' => 'The Ferryman’s Cottage']);
+            foreach (glob(database_path('demo/*.json')) ?: [] as $file) {
+                $this->porter->import($home, $demo, (string) file_get_contents($file));
+            }
+
+            return $demo;
+        });
+    }
+}

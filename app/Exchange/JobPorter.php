@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+use App\Models\Fact;
+use App\Models\Home;
+use App\Models\Job;
+use App\Models\Space;
+use App\Models\User;
+use App\Planning\JobDocument;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Incastro\Exchange\JobFile;
+
+/** Carries a job out to its file and in again. Importing always makes a new job, with ids of its own. */
+final class JobPorter
+{
+    /** @return array<string, mixed> */
+    public function export(Job $job): array
+    {
+        $document = JobDocument::of($job);
+        $struck = $job->spaces->flatMap(function (Space $space) {
+            $standing = JobDocument::standing($space->facts)->modelKeys();
+
+            return $space->facts->where('kind', Fact::TAKE)->whereNotIn('id', $standing)
+                ->map(fn (Fact $fact) => ['space' => $space->id] + JobDocument::take($fact))->values();
+        });
+
+        return JobFile::write($document, $struck->values()->all());
+    }
+
+    /** @throws \Incastro\Exchange\BadFile and then nothing is made */
+    public function import(Home $home, User $user, string $json): Job
+    {
+        ['job' => $document, 'record' => $record] = JobFile::read('job.json', $json);
+
+        return DB::transaction(function () use ($home, $user, $document, $record): Job {
+            $job = $home->jobs()->create(['choices' => array_diff_key($document, ['spaces' => 1])]);
+            foreach ($document['spaces'] as $position => $entry) {
+                $choices = array_diff_key($entry, ['id' => 1, 'takes' => 1]);
+                $choices['layout'] = ['run' => (string) str()->uuid(), 'box' => (string) str()->uuid()] + $choices['layout'];
+                $space = $job->spaces()->create(['choices' => $choices, 'position' => $position]);
+                $device = (string) str()->uuid();
+                $struck = array_filter($record['takes'] ?? [], fn (array $take) => $take['space'] === $entry['id']);
+                $sequence = 0;
+                foreach ($entry['takes'] as $take) {
+                    $this->take($space, $user, $device, $sequence++, $take);
+                }
+                foreach ($struck as $take) {
+                    $fact = $this->take($space, $user, $device, $sequence++, $take);
+                    Fact::query()->create([
+                        'space_id' => $space->id, 'user_id' => $user->id, 'device' => $device, 'sequence' => $sequence++,
+                        'kind' => Fact::WITHDRAWAL, 'withdraws' => $fact->id, 'slot' => $fact->slot, 'taken_at' => $fact->taken_at,
+                    ]);
+                }
+            }
+
+            return $job;
+        });
+    }
+
+    /** @param array<string, mixed> $take */
+    private function take(Space $space, User $user, string $device, int $sequence, array $take): Fact
+    {
+        return Fact::query()->create([
+            'space_id' => $space->id, 'user_id' => $user->id, 'device' => $device, 'sequence' => $sequence, 'kind' => Fact::TAKE,
+            'slot' => $take['slot'], 'value' => $take['value'], 'end' => $take['end'] ?? null,
+            'taken_at' => isset($take['taken_at']) && $take['taken_at'] !== '' ? Carbon::parse($take['taken_at']) : now(),
+        ]);
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Editing\FactBook;
+use App\Editing\History;
+use App\Models\Fact;
+use App\Models\Job;
+use App\Models\Space;
+use App\Planning\JobAnswer;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Incastro\Rules\Edit;
+
+/** Everything that changes a job. The answer carries the verdict, the tape and the station that is open. */
+final class EditController extends Controller
+{
+    public function __construct(private readonly JobAnswer $answer, private readonly History $history)
+    {
+    }
+
+    public function edit(Request $request, Job $job): JsonResponse
+    {
+        $data = $request->validate([
+            'target' => ['required', 'uuid'],
+            'version' => ['required', 'integer'],
+            'path' => ['required', 'string', 'max:120'],
+            'value' => ['present'],
+        ]);
+        $space = $data['target'] === $job->id ? null : $job->spaces()->findOrFail($data['target']);
+        $this->history->edit($job, $this->person($request), $space, (int) $data['version'], new Edit($data['path'], $data['value']));
+
+        return $this->answered($request, $job);
+    }
+
+    public function undo(Request $request, Job $job): JsonResponse
+    {
+        $this->history->undo($job, $this->person($request));
+
+        return $this->answered($request, $job);
+    }
+
+    public function redo(Request $request, Job $job): JsonResponse
+    {
+        $this->history->redo($job, $this->person($request));
+
+        return $this->answered($request, $job);
+    }
+
+    public function facts(Request $request, Space $space, FactBook $book): JsonResponse
+    {
+        $data = $request->validate([
+            'facts' => ['required', 'array', 'min:1', 'max:200'],
+            'facts.*.id' => ['required', 'uuid'],
+            'facts.*.device' => ['required', 'uuid'],
+            'facts.*.sequence' => ['required', 'integer', 'min:0'],
+            'facts.*.kind' => ['required', Rule::in([Fact::TAKE, Fact::WITHDRAWAL])],
+            'facts.*.taken_at' => ['required', 'date'],
+            'facts.*.slot' => ['nullable', 'string', 'max:80'],
+            'facts.*.text' => ['nullable', 'string', 'max:200'],
+            'facts.*.end' => ['nullable', 'string', 'max:20'],
+            'facts.*.withdraws' => ['nullable', 'uuid'],
+        ]);
+        $book->add($space, $this->person($request), $data['facts']);
+
+        return $this->answered($request, $space->job);
+    }
+
+    private function answered(Request $request, Job $job): JsonResponse
+    {
+        $open = $request->validate(['station' => ['sometimes', 'nullable', Rule::in(JobAnswer::STATIONS)], 'space' => ['sometimes', 'nullable', 'uuid']]);
+
+        return response()->json($this->answer->of($job, $this->person($request), $open['station'] ?? null, $open['space'] ?? null));
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Exchange\JobPorter;
+use App\Models\Home;
+use App\Models\Job;
+use App\Planning\JobAnswer;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Incastro\Exchange\CutSheetPdf;
+
+/** Jobs as files, out and in, and the paper for the saw. */
+final class ExchangeController extends Controller
+{
+    public function export(Job $job, JobPorter $porter): JsonResponse
+    {
+        return response()->json($porter->export($job), 200, [
+            'Content-Disposition' => 'attachment; filename="'.$this->fileName($job, 'json').'"',
+        ], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+    }
+
+    public function import(Request $request, Home $home, JobPorter $porter): JsonResponse
+    {
+        $request->validate(['file' => ['required', 'file', 'max:4096']], ['file.max' => 'The file is larger than 4 MB, which no job file is.']);
+        $job = $porter->import($home, $this->person($request), (string) $request->file('file')?->get());
+
+        return response()->json(['id' => $job->id], 201);
+    }
+
+    public function cutSheet(Job $job, JobAnswer $answer): Response
+    {
+        return response((new CutSheetPdf($answer->plan($job)))->write(), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'attachment; filename="'.$this->fileName($job, 'pdf').'"',
+        ]);
+    }
+
+    private function fileName(Job $job, string $extension): string
+    {
+        return (str($job->choices['name'])->slug()->value() ?: 'job').'.'.$extension;
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Home;
+use App\Models\Job;
+use App\Planning\JobAnswer;
+use App\Planning\JobDocument;
+use App\Planning\JobSketch;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Incastro\Planning\StageMemory;
+
+/** Homes, and the jobs in them with a small elevation of each. */
+final class HomeController extends Controller
+{
+    public function index(Request $request, JobAnswer $answer, StageMemory $memory): JsonResponse
+    {
+        $homes = $this->person($request)->homes()->with('jobs.spaces.facts')->get();
+
+        return response()->json($homes->map(fn (Home $home) => [
+            'id' => $home->id,
+            'name' => $home->name,
+            'jobs' => $home->jobs->map(function (Job $job) use ($answer, $memory): array {
+                $hash = hash('sha256', (string) json_encode(JobDocument::of($job)).JobSketch::VERSION);
+
+                return $memory->remember('sketch', $hash, fn () => JobSketch::of($job->id, $answer->plan($job)))->toArray();
+            })->all(),
+        ])->all());
+    }
+
+    public function store(Request $request): JsonResponse
+    {
+        $home = $this->person($request)->homes()->create($this->named($request));
+
+        return response()->json(['id' => $home->id, 'name' => $home->name, 'jobs' => []], 201);
+    }
+
+    public function update(Request $request, Home $home): JsonResponse
+    {
+        $home->update($this->named($request));
+
+        return response()->json(['id' => $home->id, 'name' => $home->name]);
+    }
+
+    public function destroy(Home $home): Response
+    {
+        $home->delete();
+
+        return response()->noContent();
+    }
+
+    /** @return array{name: string} */
+    private function named(Request $request): array
+    {
+        return $request->validate(['name' => ['required', 'string', 'max:80']]);
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Home;
+use App\Models\Job;
+use App\Models\Space;
+use App\Planning\JobAnswer;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
+use Incastro\Measure\LengthFormat;
+use Incastro\Planning\JobChoices;
+use Incastro\Planning\SpaceChoices;
+
+/** Jobs: begun with their first space, opened at a station, deleted. */
+final class JobController extends Controller
+{
+    public function __construct(private readonly JobAnswer $answer)
+    {
+    }
+
+    public function store(Request $request, Home $home): JsonResponse
+    {
+        $data = $request->validate([
+            'name' => ['required', 'string', 'max:80'],
+            'measure' => ['required', Rule::in(LengthFormat::names())],
+            'space' => ['required', 'string', 'max:80'],
+        ]);
+        $job = DB::transaction(function () use ($home, $data): Job {
+            $job = $home->jobs()->create(['choices' => JobChoices::defaults(trim($data['name']), $data['measure'])]);
+            $job->spaces()->create(['choices' => $this->alcove($data['space'], $data['measure'])]);
+
+            return $job;
+        });
+
+        return response()->json(['id' => $job->id], 201);
+    }
+
+    public function show(Request $request, Job $job): JsonResponse
+    {
+        $data = $request->validate(['station' => ['sometimes', Rule::in(JobAnswer::STATIONS)], 'space' => ['sometimes', 'uuid']]);
+
+        return response()->json($this->answer->of($job, $this->person($request), $data['station'] ?? null, $data['space'] ?? null));
+    }
+
+    public function destroy(Job $job): Response
+    {
+        $job->delete();
+
+        return response()->noContent();
+    }
+
+    public function addSpace(Request $request, Job $job): JsonResponse
+    {
+        $data = $request->validate(['name' => ['required', 'string', 'max:80']]);
+        $space = $job->spaces()->create([
+            'choices' => $this->alcove($data['name'], $job->choices['measure']),
+            'position' => 1 + (int) $job->spaces()->max('position'),
+        ]);
+
+        return response()->json(['id' => $space->id], 201);
+    }
+
+    public function removeSpace(Space $space): Response
+    {
+        $space->delete();
+
+        return response()->noContent();
+    }
+
+    /** @return array<string, mixed> */
+    private function alcove(string $name, string $measure): array
+    {
+        return SpaceChoices::defaults(trim($name), (string) str()->uuid(), (string) str()->uuid(), LengthFormat::of($measure));
+    }
+}

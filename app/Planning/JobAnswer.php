@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Editing\History;
+use App\Models\Job;
+use App\Models\Space;
+use App\Models\User;
+use Illuminate\Validation\ValidationException;
+use Incastro\Exchange\PlanWriter;
+use Incastro\Measure\Length;
+use Incastro\Planning\JobReader;
+use Incastro\Planning\Plan;
+use Incastro\Planning\Planner;
+use Incastro\Planning\SpacePlan;
+use Incastro\Rules\Rule;
+
+/** What every change of a job is answered with: verdict, tape, choices, and the open station. */
+final readonly class JobAnswer
+{
+    public const STATIONS = ['measure', 'fit', 'pieces', 'sheets'];
+
+    public function __construct(private Planner $planner, private History $history)
+    {
+    }
+
+    public function plan(Job $job): Plan
+    {
+        return $this->planner->plan(JobReader::read(JobDocument::of($job)));
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Job $job, User $user, ?string $station, ?string $spaceId): array
+    {
+        // What was changed a moment ago is read back, not remembered.
+        $job->unsetRelation('spaces');
+        $plan = $this->plan($job);
+        $writer = new PlanWriter($plan);
+        $space = $plan->space($spaceId ?? '') ?? $plan->spaces[0] ?? null;
+
+        return [
+            'job' => [
+                'id' => $job->id, 'home_id' => $job->home_id, 'version' => $job->version, 'name' => $plan->job->name,
+                'unit' => $plan->job->format->unit->value, 'choices' => $job->choices, 'rules' => $this->rules($plan),
+                'spaces' => $job->spaces->map(fn (Space $space) => ['id' => $space->id, 'version' => $space->version, 'choices' => $space->choices])->all(),
+            ],
+            'space' => $space?->space->id,
+            'verdict' => $writer->verdict(),
+            'tape' => $writer->tape(),
+            'history' => $this->history->labels($job, $user),
+            'station' => $station === null || $space === null ? null : $this->station($writer, $station, $space),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function station(PlanWriter $writer, string $station, SpacePlan $space): array
+    {
+        return ['name' => $station] + match ($station) {
+            'measure' => $writer->measure($space),
+            'fit' => $writer->fit($space),
+            'pieces' => $writer->pieces(),
+            'sheets' => $writer->sheets(),
+            default => throw ValidationException::withMessages(['station' => sprintf('“%s” is not a station.', $station)]),
+        };
+    }
+
+    /** @return list<array<string, mixed>> every rule with its value and whether the job changed it */
+    private function rules(Plan $plan): array
+    {
+        $write = fn (Length $length) => ['nm' => $length->nanometres(), 'text' => $plan->job->format->write($length)];
+
+        return array_map(fn (Rule $rule) => [
+            'name' => $rule->value, 'label' => $rule->label(), 'reason' => $rule->reason(),
+            'value' => $write($plan->job->rules->get($rule)),
+            'default' => $write($rule->default($plan->job->format->unit)),
+        ], Rule::cases());
+    }
+}

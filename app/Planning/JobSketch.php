@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use Incastro\Drawing\RoomDrawing;
+use Incastro\Drawing\RunDrawing;
+use Incastro\Drawing\ScreenWriter;
+use Incastro\Exchange\PlanWriter;
+use Incastro\Planning\Plan;
+
+/** A job as the list shows it: name, verdict, and a small elevation. */
+final readonly class JobSketch
+{
+    /** Raised when the sketch of the same job looks different. */
+    public const VERSION = '1';
+
+    /**
+     * @param  array{state: string, sentence: string}  $verdict
+     * @param  array<string, string>  $tape
+     * @param  ?array<string, mixed>  $drawing
+     */
+    private function __construct(
+        private string $id,
+        private string $name,
+        private array $verdict,
+        private array $tape,
+        private ?array $drawing,
+    ) {
+    }
+
+    public static function of(string $id, Plan $plan): self
+    {
+        $writer = new PlanWriter($plan);
+        $space = $plan->spaces[0] ?? null;
+        $drawing = match (true) {
+            $space === null => null,
+            $space->run !== null && $space->assembly !== null => (new RunDrawing($space->run, $space->assembly, $plan->job->format))->small(),
+            default => (new RoomDrawing($space->survey, $plan->job->format))->elevation(),
+        };
+
+        return new self($id, $plan->job->name, $writer->verdict(), $writer->tape(), $drawing === null ? null : ScreenWriter::write($drawing));
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['id' => $this->id, 'name' => $this->name, 'verdict' => $this->verdict, 'tape' => $this->tape, 'drawing' => $this->drawing];
+    }
+}

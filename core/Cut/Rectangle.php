@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Cut;
+
+use Incastro\Measure\Length;
+
+/** A part of a sheet, in nanometres from the untrimmed corner: x along the sheet's length, y along its width. */
+final readonly class Rectangle
+{
+    public function __construct(public int $x, public int $y, public int $alongX, public int $alongY)
+    {
+    }
+
+    /** Area in mm². */
+    public function area(): float
+    {
+        return ($this->alongX / 1e6) * ($this->alongY / 1e6);
+    }
+
+    public function length(): Length
+    {
+        return Length::ofNanometres($this->alongX);
+    }
+
+    public function width(): Length
+    {
+        return Length::ofNanometres($this->alongY);
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Cut;
+
+/** Sheets to buy and how to cut them, with lower bounds that no plan can beat. */
+final readonly class SheetPlan
+{
+    /**
+     * @param  list<PlannedSheet>  $sheets
+     * @param  list<Unplaced>  $unplaced
+     * @param  int  $settings  different fence settings of the whole plan
+     */
+    public function __construct(
+        public array $sheets,
+        public array $unplaced,
+        public float $price,
+        public int $boundSheets,
+        public float $boundPrice,
+        public int $settings,
+    ) {
+    }
+
+    /** Whether no plan needs fewer sheets. */
+    public function isFewest(): bool
+    {
+        return count($this->sheets) === $this->boundSheets;
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Cut;
+
+use Incastro\Measure\LengthFormat;
+use Incastro\Pieces\Grain;
+
+/**
+ * Plans guillotine cuts: tries a fixed number of orders and splits, keeps the cheapest plan, then the one with the
+ * fewest sheets, the fewest fence settings and the largest single offcut. Deterministic.
+ */
+final readonly class SheetPlanner
+{
+    /** Above this many pieces only the two best orders are tried, so that large lists stay quick. */
+    private const MANY = 150;
+
+    public function __construct(private SawSetup $saw, private LengthFormat $format)
+    {
+    }
+
+    /**
+     * @param  list<CutPiece>  $pieces
+     * @param  list<Stock>  $stock
+     */
+    public function plan(array $pieces, array $stock): SheetPlan
+    {
+        $groups = [];
+        $unplaced = [];
+        foreach ($pieces as $piece) {
+            $suits = array_keys(array_filter($stock, fn (Stock $sheet) => $sheet->suits($piece)));
+            if ($suits === []) {
+                $unplaced[] = new Unplaced($piece->name, $piece->quantity, sprintf('there is no stock of %s, %s thick', $piece->material, $this->format->write($piece->thickness)));
+            } elseif (array_filter($suits, fn (int $k) => $this->fits($piece, $stock[$k])) === []) {
+                $unplaced[] = new Unplaced($piece->name, $piece->quantity, sprintf('%s × %s is larger than every sheet of its kind', $this->format->write($piece->length), $this->format->write($piece->width)));
+            } else {
+                $groups[implode(',', $suits)][] = $piece;
+            }
+        }
+        $sheets = $settings = [];
+        $boundSheets = 0;
+        $boundPrice = 0.0;
+        foreach ($groups as $key => $group) {
+            $kinds = array_map(fn (string $k) => $stock[(int) $k], explode(',', (string) $key));
+            $trial = $this->best($group, $kinds);
+            $bound = AreaBound::of($trial->placed(), $kinds, $this->saw);
+            array_push($sheets, ...array_map(fn (OpenSheet $sheet) => $sheet->close(), $trial->sheets));
+            array_push($unplaced, ...$trial->unplaced());
+            $settings += $trial->settings();
+            $boundSheets += $bound->sheets;
+            $boundPrice += $bound->price;
+        }
+
+        return new SheetPlan($sheets, $unplaced, array_sum(array_map(fn (PlannedSheet $sheet) => $sheet->stock->price, $sheets)), $boundSheets, round($boundPrice, 2), count($settings));
+    }
+
+    private function fits(CutPiece $piece, Stock $stock): bool
+    {
+        foreach (self::ways($piece) as [$alongX, $alongY]) {
+            if ($alongX <= $this->saw->usableLength($stock)->nanometres() && $alongY <= $this->saw->usableWidth($stock)->nanometres()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * The ways a piece may lie: extents along x and y, and whether its length lies along the sheet's width.
+     *
+     * @return list<array{int, int, bool}>
+     */
+    public static function ways(CutPiece $piece): array
+    {
+        $length = $piece->length->nanometres();
+        $width = $piece->width->nanometres();
+        $straight = [$length, $width, false];
+        $turned = [$width, $length, true];
+
+        return match ($piece->grain) {
+            Grain::Length => [$straight],
+            Grain::Width => [$turned],
+            Grain::Any => $length === $width ? [$straight] : [$straight, $turned],
+        };
+    }
+
+    /**
+     * @param  list<CutPiece>  $pieces
+     * @param  list<Stock>  $kinds
+     */
+    private function best(array $pieces, array $kinds): Filling
+    {
+        $count = array_sum(array_map(fn (CutPiece $piece) => $piece->quantity, $pieces));
+        $orders = [
+            fn (CutPiece $p) => [-min($p->length->nanometres(), $p->width->nanometres()), -$p->length->nanometres()],
+            fn (CutPiece $p) => [-$p->width->nanometres(), -$p->length->nanometres()],
+            fn (CutPiece $p) => [-$p->length->nanometres(), -$p->width->nanometres()],
+            fn (CutPiece $p) => [-$p->length->toDouble() * $p->width->toDouble(), 0],
+        ];
+        $best = null;
+        foreach (array_keys($kinds) as $preferred) {
+            foreach (array_slice($orders, 0, $count > self::MANY ? 2 : 4) as $order) {
+                $sorted = $pieces;
+                usort($sorted, fn (CutPiece $a, CutPiece $b) => $order($a) <=> $order($b));
+                foreach ([Split::RipFirst, Split::KeepLargest, Split::CrossFirst] as $split) {
+                    $filling = new Filling($this->saw, $kinds, $preferred, $split);
+                    $filling->fill($sorted);
+                    $filling->shrink();
+                    if ($best === null || $filling->isBetterThan($best)) {
+                        $best = $filling;
+                    }
+                }
+            }
+        }
+        assert($best !== null);
+
+        return $best;
+    }
+}

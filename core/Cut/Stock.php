@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Cut;
+
+use Incastro\Measure\Length;
+
+/** Sheets that can be bought: a null quantity is as many as needed. The price is in the job's own money. */
+final readonly class Stock
+{
+    public function __construct(
+        public string $name,
+        public ?int $quantity,
+        public Length $length,
+        public Length $width,
+        public Length $thickness,
+        public string $material,
+        public float $price,
+    ) {
+    }
+
+    /** Thickness within 0.5 mm counts as the same board. */
+    public function suits(CutPiece $piece): bool
+    {
+        return $this->material === $piece->material
+            && abs($this->thickness->nanometres() - $piece->thickness->nanometres()) <= 500_000;
+    }
+}

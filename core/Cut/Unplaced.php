@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Cut;
+
+/** Pieces for which there is no sheet, and why. */
+final readonly class Unplaced
+{
+    public function __construct(public string $name, public int $quantity, public string $reason)
+    {
+    }
+}

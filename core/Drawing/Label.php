@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Drawing;
+
+/** A text at a point: `anchor` is start, middle or end. `turned` runs upwards. */
+final readonly class Label extends Shape
+{
+    public function __construct(
+        public DrawnPoint $at,
+        public string $text,
+        Style $style,
+        string $ref = '',
+        public string $anchor = 'middle',
+        public bool $turned = false,
+    ) {
+        parent::__construct($style, $ref);
+    }
+
+    public function points(): array
+    {
+        return [$this->at];
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Drawing;
+
+/** What a shape shows; a writer knows how that looks. */
+enum Style: string
+{
+    case House = 'house';
+    case Hidden = 'hidden';
+    case Plumb = 'plumb';
+    case Reading = 'reading';
+    case Board = 'board';
+    case BoardBehind = 'board-behind';
+    case Plinth = 'plinth';
+    case Gap = 'gap';
+    case Sheet = 'sheet';
+    case Trimmed = 'trimmed';
+    case Offcut = 'offcut';
+    case Label = 'label';
+    case Measure = 'measure';
+    case Grain = 'grain';
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Exchange;
+
+use Incastro\Drawing\PdfWriter;
+use Incastro\Drawing\RunDrawing;
+use Incastro\Drawing\SheetDrawing;
+use Incastro\Fit\FittedEdge;
+use Incastro\Geometry\Point;
+use Incastro\Measure\Length;
+use Incastro\Measure\Unit;
+use Incastro\Pieces\Grain;
+use Incastro\Pieces\Piece;
+use Incastro\Planning\Plan;
+use Incastro\Planning\SpacePlan;
+
+/** The paper that goes to the saw: what to buy, every sheet, every piece, and the scribe lines. */
+final readonly class CutSheetPdf
+{
+    private PdfWriter $pdf;
+
+    public function __construct(private Plan $plan)
+    {
+        $this->pdf = new PdfWriter($plan->job->name.': cut sheet', $plan->job->name.' · not released', $plan->job->format->unit === Unit::Inch);
+    }
+
+    public function write(): string
+    {
+        $this->cover();
+        $this->sheets();
+        $this->pieces();
+        foreach ($this->plan->spaces as $space) {
+            $this->scribes($space);
+        }
+
+        return $this->pdf->output();
+    }
+
+    private function cover(): void
+    {
+        $this->pdf->page($this->plan->job->name.': cut sheet');
+        $this->pdf->paragraph((new PlanWriter($this->plan))->verdict()['sentence']);
+        $this->pdf->paragraph('Not released for cutting: sizes may still change with a reading or a choice.');
+        $rows = array_map(fn (array $line) => [(string) $line['quantity'], $line['what'], $line['size'], $this->money($line['each']), $this->money($line['total'])], (new ShoppingList($this->plan))->lines());
+        $rows[] = [(string) count($this->plan->sheets->sheets), 'sheets in all', '', '', $this->money($this->plan->sheets->price)];
+        $this->pdf->table('What to buy', ['', 'What to buy', 'Size', 'Each', 'Together'], [10, 85, 40, 22, 23], $rows);
+        foreach ($this->plan->sheets->unplaced as $unplaced) {
+            $this->pdf->paragraph(sprintf('No sheet for %s: %s.', $unplaced->name, $unplaced->reason));
+        }
+        foreach ($this->plan->spaces as $space) {
+            if ($space->run !== null && $space->assembly !== null) {
+                $this->pdf->drawing((new RunDrawing($space->run, $space->assembly, $this->plan->job->format))->elevation());
+            }
+        }
+        $this->pdf->paragraph('Eyes, ears and a mask at the saw, no gloves at a spinning blade, support for long sheets. Measure the thickness of the sheets bought before the first cut.', 8.5);
+    }
+
+    private function sheets(): void
+    {
+        $drawing = new SheetDrawing($this->plan->job->saw(), $this->plan->job->format);
+        foreach ($this->plan->sheets->sheets as $i => $sheet) {
+            $this->pdf->page(sprintf('Sheet %d of %d', $i + 1, count($this->plan->sheets->sheets)));
+            $this->pdf->paragraph(sprintf('%s, %s. Trim all edges first; every cut goes right through. Grain runs along the sheet.', (new ShoppingList($this->plan))->materialName($sheet->stock), $sheet->stock->name));
+            $this->pdf->drawing($drawing->of($sheet, $i + 1));
+        }
+    }
+
+    private function pieces(): void
+    {
+        $this->pdf->page('Pieces');
+        $rows = array_map(fn (Piece $piece) => [
+            $piece->mark, $piece->name, $this->text($piece->length->result), $this->text($piece->width->result), $this->text($piece->thickness),
+            match ($piece->grain) {
+                Grain::Length => 'along', Grain::Width => 'across', Grain::Any => 'any',
+            },
+            $piece->outline->area() < $piece->length->result->toDouble() * $piece->width->result->toDouble() - 1.0 ? 'blank; scribed' : '',
+        ], $this->plan->pieces());
+        $this->pdf->table('Pieces', ['Mark', 'Piece', 'Length', 'Width', 'Thick', 'Grain', ''], [34, 38, 28, 26, 20, 14, 20], $rows);
+    }
+
+    private function scribes(SpacePlan $space): void
+    {
+        $edges = array_filter($space->run->edges ?? [], fn (FittedEdge $edge) => $edge->scribe !== null);
+        if ($edges === []) {
+            return;
+        }
+        $this->pdf->page('Scribe lines: '.$space->space->name);
+        foreach ($edges as $edge) {
+            $scribe = $edge->scribe;
+            assert($scribe !== null);
+            $this->pdf->paragraph(sprintf(
+                '%s, %s. Blank stands over by %s; in place set the compass to %s, held level. %s The line is known to about %s; from tape readings a gap of up to 3 mm (1/8 in) may remain, so scribe it in place.',
+                $edge->edge->label(), $edge->closing->label(), $this->text($scribe->blank()), $this->text($scribe->setting()),
+                $scribe->isTaper ? 'The line is straight: one taper cut.' : '', $this->text(Length::ofDouble($edge->gap->doubt())),
+            ));
+            $rows = array_map(fn (Point $station) => [
+                $this->text(Length::ofDouble($station->x)), $this->text(Length::ofDouble($station->y)), $this->text($scribe->cutAt($station)),
+            ], $edge->gap->stations);
+            $this->pdf->table('Scribe lines: '.$space->space->name, ['Station', 'Gap', 'Cut away'], [40, 40, 40], $rows);
+        }
+    }
+
+    private function text(Length $length): string
+    {
+        return $this->plan->job->format->write($length);
+    }
+
+    private function money(float $amount): string
+    {
+        return $this->plan->job->currency.' '.number_format($amount, 2, '.', ' ');
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Exchange;
+
+use Incastro\Survey\AlcoveSheet;
+use Incastro\Survey\SheetChoices;
+use Incastro\Measure\Unit;
+use Opis\JsonSchema\Errors\ValidationError;
+use Opis\JsonSchema\Validator;
+
+/**
+ * The job file: `{"format": 1, "job": {planner input}, "record": {takes that no longer count}}`. Its shape is
+ * docs/job.schema.json; what a schema cannot say is checked here. A file is taken whole or not at all.
+ */
+final class JobFile
+{
+    public const FORMAT = 1;
+
+    private const SCHEMA = __DIR__.'/../../docs/job.schema.json';
+
+    /**
+     * @param  array<string, mixed>  $document  the planner's input
+     * @param  list<array<string, mixed>>  $struck  takes that no longer count
+     * @return array<string, mixed>
+     */
+    public static function write(array $document, array $struck): array
+    {
+        // An empty map is an object in JSON, not a list.
+        $document['rules'] = (object) $document['rules'];
+
+        return ['format' => self::FORMAT, 'job' => $document, 'record' => ['takes' => $struck]];
+    }
+
+    /**
+     * @return array{job: array<string, mixed>, record: array{takes?: list<array<string, mixed>>}}
+     *
+     * @throws BadFile naming the file and the path inside it of every fault
+     */
+    public static function read(string $file, string $json): array
+    {
+        try {
+            $data = json_decode($json, false, 32, JSON_THROW_ON_ERROR);
+        } catch (\JsonException $bad) {
+            throw BadFile::at("$file:$", 'This is not JSON ('.lcfirst($bad->getMessage()).'). Give a file that was exported from a job.');
+        }
+        $result = (new Validator(max_errors: 20, stop_at_first_error: false))->validate($data, (string) file_get_contents(self::SCHEMA));
+        $error = $result->error();
+        if ($error !== null) {
+            throw new BadFile(self::faults($file, $error));
+        }
+        /** @var array{job: array<string, mixed>, record?: array{takes?: list<array<string, mixed>>}} $decoded */
+        $decoded = json_decode($json, true, 32, JSON_THROW_ON_ERROR);
+        self::checkTakes($file, $decoded['job']);
+
+        return ['job' => $decoded['job'], 'record' => $decoded['record'] ?? []];
+    }
+
+    /** @return non-empty-list<Fault> */
+    private static function faults(string $file, ValidationError $error): array
+    {
+        $faults = $unknown = [];
+        $walk = function (ValidationError $error) use (&$walk, &$faults, &$unknown, $file): void {
+            if ($error->subErrors() !== []) {
+                array_map($walk, $error->subErrors());
+
+                return;
+            }
+            $path = '$';
+            foreach ($error->data()->fullPath() as $part) {
+                $path .= is_int($part) ? "[$part]" : ".$part";
+            }
+            $fault = new Fault("$file:$path", self::sentence($error));
+            // A field that is wrong in itself is reported as not known too; that would only confuse.
+            $error->keyword() === 'additionalProperties' ? $unknown[] = $fault : $faults[] = $fault;
+        };
+        $walk($error);
+
+        return $faults ?: $unknown ?: [new Fault("$file:$", 'The file is not a job file.')];
+    }
+
+    private static function sentence(ValidationError $error): string
+    {
+        $args = $error->args();
+        $text = fn (mixed $value) => is_array($value) ? implode(', ', array_map(strval(...), $value)) : (is_scalar($value) ? (string) $value : 'another value');
+
+        return match ($error->keyword()) {
+            'required' => sprintf('%s is missing.', $text($args['missing'] ?? '')),
+            'type' => sprintf('This is %s; it must be %s.', $text($args['type'] ?? ''), $text($args['expected'] ?? '')),
+            'enum' => 'This is not one of the allowed values.',
+            'const' => sprintf('This must be %s.', $text($args['const'] ?? '')),
+            'minimum' => sprintf('This is below the least, %s.', $text($args['min'] ?? '')),
+            'maximum' => sprintf('This is above the most, %s.', $text($args['max'] ?? '')),
+            'additionalProperties' => sprintf('%s is not known here.', $text($args['properties'] ?? '')),
+            'maxItems', 'minItems' => 'This list has too many or too few entries.',
+            default => $error->message().' ('.$error->keyword().')',
+        };
+    }
+
+    /**
+     * @param  array<string, mixed>  $job
+     *
+     * @throws BadFile
+     */
+    private static function checkTakes(string $file, array $job): void
+    {
+        $slots = [];
+        foreach ((new AlcoveSheet(SheetChoices::defaults(Unit::Millimetre)))->slots() as $slot) {
+            $slots[$slot->id] = $slot;
+        }
+        $faults = [];
+        foreach ($job['spaces'] as $s => $space) {
+            foreach ($space['takes'] as $t => $take) {
+                $path = "$file:\$.job.spaces[$s].takes[$t]";
+                $slot = $slots[$take['slot']] ?? null;
+                if ($slot === null) {
+                    $faults[] = new Fault("$path.slot", sprintf('“%s” is not a reading of an alcove.', $take['slot']));
+                } elseif ($slot->kind->isAngle() !== isset($take['value']['microdegrees'])) {
+                    $faults[] = new Fault("$path.value", $slot->kind->isAngle() ? 'A corner is an angle: give microdegrees.' : 'This reading is a length: give nm.');
+                } elseif ($slot->ends !== [] && ! in_array($take['end'] ?? null, $slot->ends, true)) {
+                    $faults[] = new Fault("$path.end", sprintf('It must be %s.', implode(' or ', $slot->ends)));
+                }
+            }
+        }
+        if ($faults !== []) {
+            throw new BadFile($faults);
+        }
+    }
+}

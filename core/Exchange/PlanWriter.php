@@ -1,0 +1,280 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Exchange;
+
+use Incastro\Check\Verdict;
+use Incastro\Cut\PlannedSheet;
+use Incastro\Cut\Unplaced;
+use Incastro\Drawing\PieceDrawing;
+use Incastro\Drawing\RoomDrawing;
+use Incastro\Drawing\RunDrawing;
+use Incastro\Drawing\ScreenWriter;
+use Incastro\Drawing\SheetDrawing;
+use Incastro\Fit\Closing;
+use Incastro\Fit\FittedEdge;
+use Incastro\Fit\FittedRun;
+use Incastro\Geometry\Point;
+use Incastro\Measure\Length;
+use Incastro\Measure\Working;
+use Incastro\Measure\WorkingStep;
+use Incastro\Pieces\EdgeWork;
+use Incastro\Pieces\Piece;
+use Incastro\Planning\Plan;
+use Incastro\Planning\SpacePlan;
+use Incastro\Rules\Finding;
+use Incastro\Rules\WayOut;
+use Incastro\Survey\Slot;
+use Incastro\Survey\Take;
+use Incastro\Units\Hardware;
+
+/**
+ * Writes a plan as JSON, one part a station. A length is {"nm", "text"}, its text in the job's unit and fraction.
+ */
+final readonly class PlanWriter
+{
+    public function __construct(private Plan $plan)
+    {
+    }
+
+    /** All of it: what `job:plan` prints. @return array<string, mixed> */
+    public function all(): array
+    {
+        return [
+            'name' => $this->plan->job->name,
+            'verdict' => $this->verdict(),
+            'spaces' => array_map(fn (SpacePlan $space) => [
+                'id' => $space->space->id,
+                'name' => $space->space->name,
+                'verdict' => self::verdictOf($space->verdict),
+                'readings' => $this->readings($space),
+                'run' => $space->run === null ? null : $this->run($space->run),
+                'pieces' => array_map($this->piece(...), $space->assembly?->pieces() ?? []),
+                'hardware' => $this->hardware($space),
+                'findings' => array_map(self::finding(...), $space->findings),
+            ], $this->plan->spaces),
+            'sheets' => SheetPlanWriter::write($this->plan->sheets),
+        ];
+    }
+
+    /** The worst verdict of all spaces. @return array{state: string, sentence: string} */
+    public function verdict(): array
+    {
+        $order = ['clash', 'warning', 'waiting', 'fits'];
+        $verdicts = array_map(fn (SpacePlan $space) => $space->verdict, $this->plan->spaces);
+        usort($verdicts, fn (Verdict $a, Verdict $b) => array_search($a->state, $order, true) <=> array_search($b->state, $order, true));
+
+        return $verdicts === [] ? ['state' => 'waiting', 'sentence' => 'No space yet.'] : self::verdictOf($verdicts[0]);
+    }
+
+    /** One living fact for each station. @return array<string, string> */
+    public function tape(): array
+    {
+        $toGo = array_sum(array_map(fn (SpacePlan $space) => $space->survey->toGo(), $this->plan->spaces));
+        $taken = array_sum(array_map(fn (SpacePlan $space) => count($space->survey->readings), $this->plan->spaces));
+        $clashes = count($this->plan->clashes());
+        $edges = array_sum(array_map(fn (SpacePlan $space) => count(array_filter($space->run->edges ?? [], fn (FittedEdge $edge) => $edge->scribe !== null)), $this->plan->spaces));
+        $pieces = count($this->plan->pieces());
+        $sheets = count($this->plan->sheets->sheets);
+        $disagree = array_filter($this->plan->spaces, fn (SpacePlan $space) => $space->survey->disagrees()) !== [];
+
+        return [
+            'measure' => match (true) {
+                $toGo > 0 => Verdict::count($toGo, 'reading').' to go',
+                $disagree => 'readings disagree',
+                default => Verdict::count($taken, 'reading').', all agree',
+            },
+            'fit' => match (true) {
+                $pieces === 0 => 'waits for readings',
+                $clashes > 0 => $clashes === 1 ? '1 clash' : "$clashes clashes",
+                default => Verdict::count($edges, 'edge').' to scribe',
+            },
+            'pieces' => $pieces === 0 ? 'none yet' : Verdict::count($pieces, 'piece'),
+            'sheets' => $sheets === 0 ? 'none yet' : Verdict::count($sheets, 'sheet'),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function measure(SpacePlan $space): array
+    {
+        $drawing = new RoomDrawing($space->survey, $this->plan->job->format);
+
+        return [
+            'readings' => $this->readings($space),
+            'sure' => $space->survey->isSure(),
+            'to_go' => $space->survey->toGo(),
+            'sentences' => (new RoomWords($space->survey, $this->plan->job->format))->sentences(),
+            'findings' => array_map(self::finding(...), $space->survey->findings),
+            'drawings' => ['elevation' => ScreenWriter::write($drawing->elevation()), 'plan' => ScreenWriter::write($drawing->plan())],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function fit(SpacePlan $space): array
+    {
+        return [
+            'run' => $space->run === null ? null : $this->run($space->run),
+            'decisions' => array_map($this->working(...), $space->assembly->decisions ?? []),
+            'findings' => array_map(self::finding(...), $space->findings),
+            'drawing' => $space->run === null || $space->assembly === null ? null
+                : ScreenWriter::write((new RunDrawing($space->run, $space->assembly, $this->plan->job->format))->elevation()),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function pieces(): array
+    {
+        return [
+            'spaces' => array_map(fn (SpacePlan $space) => [
+                'id' => $space->space->id,
+                'name' => $space->space->name,
+                'pieces' => array_map(fn (Piece $piece) => $this->piece($piece) + ['drawing' => ScreenWriter::write(PieceDrawing::of($piece))], $space->assembly?->pieces() ?? []),
+                'hardware' => $this->hardware($space),
+            ], $this->plan->spaces),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function sheets(): array
+    {
+        $sheets = $this->plan->sheets;
+        $drawing = new SheetDrawing($this->plan->job->saw(), $this->plan->job->format);
+
+        return [
+            'buy' => (new ShoppingList($this->plan))->lines(),
+            'price' => round($sheets->price, 2),
+            'currency' => $this->plan->job->currency,
+            'fewest' => $sheets->isFewest(),
+            'bound' => ['sheets' => $sheets->boundSheets, 'price' => $sheets->boundPrice],
+            'settings' => $sheets->settings,
+            'unplaced' => array_map(fn (Unplaced $unplaced) => sprintf('%s: %s.', $unplaced->name, $unplaced->reason), $sheets->unplaced),
+            'sheets' => array_map(fn (PlannedSheet $sheet, int $i) => [
+                'title' => sprintf('Sheet %d · %s · %s', $i + 1, (new ShoppingList($this->plan))->materialName($sheet->stock), $sheet->stock->name),
+                'used' => (int) round(100 * $sheet->yield()),
+                'drawing' => ScreenWriter::write($drawing->of($sheet, $i + 1)),
+            ], $sheets->sheets, array_keys($sheets->sheets)),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function readings(SpacePlan $space): array
+    {
+        return array_map(function (Slot $slot) use ($space): array {
+            $reading = $space->survey->readings[$slot->id] ?? null;
+
+            return [
+                'slot' => $slot->id, 'kind' => $slot->kind->value, 'label' => $slot->label, 'how' => $slot->how,
+                'tool' => $slot->tool->label(), 'required' => $slot->required, 'ends' => $slot->ends,
+                'height' => $slot->height === null ? null : $this->mm($slot->height),
+                'depth' => $slot->depth === null ? null : $this->mm($slot->depth),
+                'span' => $slot->span === null ? null : $this->mm($slot->span),
+                'takes' => array_map(fn (Take $take) => [
+                    'id' => $take->id, 'typed' => $take->typed, 'end' => $take->end, 'taken_at' => $take->takenAt,
+                    'value' => $take->value instanceof Length ? $this->length($take->value) : ['nm' => null, 'text' => $take->value->write()],
+                ], $reading->takes ?? []),
+            ];
+        }, $space->survey->slots);
+    }
+
+    /** @return array<string, mixed> */
+    private function run(FittedRun $run): array
+    {
+        return [
+            'box' => [
+                'mark' => $run->cell->mark, 'width' => $this->working($run->cell->width),
+                'height' => $this->working($run->cell->height), 'depth' => $this->working($run->cell->depth),
+            ],
+            'span' => $this->mm($run->span->width),
+            'doubt' => $this->mm($run->span->doubt),
+            'plinth' => ['height' => $this->length($run->plinthHeight), 'length' => $this->working($run->plinthLength), 'depth' => $this->working($run->plinthDepth)],
+            'edges' => array_map($this->edge(...), array_values($run->edges)),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function edge(FittedEdge $edge): array
+    {
+        $scribe = $edge->scribe;
+
+        return [
+            'edge' => $edge->edge->value, 'label' => $edge->edge->label(),
+            'least' => $this->mm($edge->gap->least), 'most' => $this->mm($edge->gap->most),
+            'closing' => $edge->closing->value, 'closing_label' => $edge->closing->label(),
+            'wish' => $edge->wish?->value, 'chosen' => $edge->edge->isChosen(), 'reason' => $edge->reason,
+            'choices' => $edge->edge->isChosen() ? array_map(fn (Closing $closing) => ['value' => $closing->value, 'label' => $closing->label()], Closing::cases()) : [],
+            'scribe' => $scribe === null ? null : [
+                'overhang' => $this->working($scribe->overhang),
+                'setting' => $this->length($scribe->setting()),
+                'shallowest' => $this->length($scribe->shallowest()),
+                'taper' => $scribe->isTaper,
+                'doubt' => $this->mm($edge->gap->doubt()),
+                'stations' => array_map(fn (Point $station) => [
+                    'at' => $this->mm($station->x), 'gap' => $this->mm($station->y), 'cut' => $this->length($scribe->cutAt($station)),
+                ], $edge->gap->stations),
+            ],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function piece(Piece $piece): array
+    {
+        return [
+            'key' => $piece->key, 'mark' => $piece->mark, 'name' => $piece->name,
+            'length' => $this->working($piece->length), 'width' => $this->working($piece->width),
+            'thickness' => $this->length($piece->thickness),
+            'material' => $piece->material->value, 'material_name' => $this->plan->job->materials->of($piece->material)->name,
+            'grain' => $piece->grain->value, 'likeness' => md5($piece->likeness()),
+            'edges' => array_map(fn (EdgeWork $edge) => $edge->edge.': '.$edge->work, $piece->edges),
+            'joints' => $piece->joints,
+            'outline' => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $piece->outline->points),
+        ];
+    }
+
+    /** @return list<array{name: string, quantity: int, use: string}> */
+    private function hardware(SpacePlan $space): array
+    {
+        return array_map(fn (Hardware $item) => ['name' => $item->name, 'quantity' => $item->quantity, 'use' => $item->use], $space->assembly->hardware ?? []);
+    }
+
+    /** @return array{state: string, sentence: string} */
+    private static function verdictOf(Verdict $verdict): array
+    {
+        return ['state' => $verdict->state, 'sentence' => $verdict->sentence];
+    }
+
+    /** @return array<string, mixed> */
+    private static function finding(Finding $finding): array
+    {
+        return [
+            'code' => $finding->code, 'severity' => $finding->severity->value, 'sentence' => $finding->sentence, 'place' => $finding->place,
+            'ways_out' => array_map(fn (WayOut $way) => ['label' => $way->label, 'edit' => $way->edit->toArray()], $finding->waysOut),
+        ];
+    }
+
+    /** @return array{nm: int, text: string, steps: list<array{label: string, sign: string, value: array{nm: int, text: string}}>} */
+    private function working(Working $working): array
+    {
+        return $this->length($working->result) + ['steps' => array_map(fn (WorkingStep $step) => [
+            'label' => $step->label, 'sign' => $step->sign, 'value' => $this->exact($step->value),
+        ], $working->steps)];
+    }
+
+    /** @return array{nm: int, text: string} */
+    private function mm(float $millimetres): array
+    {
+        return $this->length(Length::ofDouble($millimetres));
+    }
+
+    /** @return array{nm: int, text: string} */
+    private function length(Length $length): array
+    {
+        return ['nm' => $length->nanometres(), 'text' => $this->plan->job->format->write($length)];
+    }
+
+    /** A step of a working is shown finer than it is cut, so that the sum can be followed. @return array{nm: int, text: string} */
+    private function exact(Length $length): array
+    {
+        return ['nm' => $length->nanometres(), 'text' => $this->plan->job->format->finest()->write($length)];
+    }
+}

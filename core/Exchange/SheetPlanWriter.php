@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Exchange;
+
+use Incastro\Cut\PlacedPiece;
+use Incastro\Cut\PlannedSheet;
+use Incastro\Cut\Rectangle;
+use Incastro\Cut\SheetPlan;
+use Incastro\Cut\Unplaced;
+
+/** Writes a sheet plan as the command line gives it: millimetres with up to three decimals. */
+final class SheetPlanWriter
+{
+    /** @return array<string, mixed> */
+    public static function write(SheetPlan $plan): array
+    {
+        return [
+            'sheets' => array_map(fn (PlannedSheet $sheet) => [
+                'stock' => $sheet->stock->name,
+                'length_mm' => self::mm($sheet->stock->length->nanometres()),
+                'width_mm' => self::mm($sheet->stock->width->nanometres()),
+                'pieces' => array_map(fn (PlacedPiece $placed) => ['name' => $placed->piece->name] + self::rectangle($placed->at) + ['turned' => $placed->turned], $sheet->pieces),
+                'offcuts' => array_map(self::rectangle(...), $sheet->offcuts),
+            ], $plan->sheets),
+            'unplaced' => array_map(fn (Unplaced $unplaced) => ['name' => $unplaced->name, 'quantity' => $unplaced->quantity, 'reason' => $unplaced->reason], $plan->unplaced),
+            'sheets_used' => count($plan->sheets),
+            'price' => round($plan->price, 3),
+            'bound' => ['sheets' => $plan->boundSheets, 'price' => round($plan->boundPrice, 3)],
+            'settings' => $plan->settings,
+        ];
+    }
+
+    /** @return array{x_mm: int|float, y_mm: int|float, length_mm: int|float, width_mm: int|float} */
+    private static function rectangle(Rectangle $at): array
+    {
+        return ['x_mm' => self::mm($at->x), 'y_mm' => self::mm($at->y), 'length_mm' => self::mm($at->alongX), 'width_mm' => self::mm($at->alongY)];
+    }
+
+    /** Whole millimetres stay whole numbers. */
+    private static function mm(int $nanometres): int|float
+    {
+        return $nanometres % 1_000_000 === 0 ? intdiv($nanometres, 1_000_000) : round($nanometres / 1e6, 3);
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Exchange;
+
+use Incastro\Cut\Stock;
+use Incastro\Planning\Plan;
+use Incastro\Rules\MaterialRole;
+
+/** What to buy for a plan: sheets of each kind, with their price. */
+final readonly class ShoppingList
+{
+    public function __construct(private Plan $plan)
+    {
+    }
+
+    /** @return list<array{what: string, size: string, quantity: int, each: float, total: float}> */
+    public function lines(): array
+    {
+        $lines = [];
+        foreach ($this->plan->sheets->sheets as $sheet) {
+            $stock = $sheet->stock;
+            $key = $stock->material.$stock->name;
+            $lines[$key] ??= [
+                'what' => $this->materialName($stock).', '.$stock->name,
+                'size' => preg_replace('/ (mm|in)$/', '', $this->plan->job->format->write($stock->length)).' × '.$this->plan->job->format->write($stock->width),
+                'quantity' => 0, 'each' => $stock->price, 'total' => 0.0,
+            ];
+            $lines[$key]['quantity']++;
+            $lines[$key]['total'] = round($lines[$key]['total'] + $stock->price, 2);
+        }
+
+        return array_values($lines);
+    }
+
+    public function materialName(Stock $stock): string
+    {
+        return $this->plan->job->materials->of(MaterialRole::from($stock->material))->name;
+    }
+}

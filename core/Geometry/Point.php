@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Geometry;
+
+/** A point in a plane, in double millimetres. */
+final readonly class Point
+{
+    public function __construct(public float $x, public float $y)
+    {
+    }
+
+    public function plus(float $dx, float $dy): self
+    {
+        return new self($this->x + $dx, $this->y + $dy);
+    }
+
+    public function distanceTo(self $that): float
+    {
+        return hypot($that->x - $this->x, $that->y - $this->y);
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Planning;
+
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
+use Incastro\Measure\LengthReader;
+use Incastro\Measure\Unreadable;
+
+/**
+ * One editable field of a choice document: its label, and how a value given for it is checked and stored. A length is
+ * given as typed, or in its stored form `{nm, typed}`, which is what an inverse edit carries.
+ */
+final readonly class Field
+{
+    /** @param \Closure(mixed): mixed $store throws Unreadable */
+    private function __construct(public string $label, private \Closure $store)
+    {
+    }
+
+    public static function text(string $label, int $longest = 80): self
+    {
+        return new self($label, function (mixed $value) use ($longest): string {
+            $text = is_string($value) ? trim($value) : '';
+            if ($text === '' || mb_strlen($text) > $longest) {
+                throw new Unreadable(sprintf('It needs 1 to %d letters.', $longest));
+            }
+
+            return $text;
+        });
+    }
+
+    public static function length(string $label, LengthFormat $format, Length $least, Length $most): self
+    {
+        return new self($label, function (mixed $value) use ($format, $least, $most): array {
+            if (is_array($value) && is_int($value['nm'] ?? null)) {
+                $length = Length::ofNanometres($value['nm']);
+                $typed = (string) ($value['typed'] ?? '');
+            } else {
+                $typed = is_scalar($value) ? trim((string) $value) : '';
+                $length = (new LengthReader($format->unit))->read($typed);
+            }
+            if ($length->isLessThan($least) || $length->isGreaterThan($most)) {
+                throw new Unreadable(sprintf('“%s” was understood as %s. It must be between %s and %s.', $typed, $format->write($length), $format->write($least->roundedUp($format->step)), $format->write($most->roundedDown($format->step))));
+            }
+
+            return ['nm' => $length->nanometres(), 'typed' => $typed];
+        });
+    }
+
+    public static function whole(string $label, int $least, int $most): self
+    {
+        return new self($label, function (mixed $value) use ($least, $most): int {
+            $number = filter_var($value, FILTER_VALIDATE_INT);
+            if ($number === false || $number < $least || $number > $most) {
+                throw new Unreadable(sprintf('“%s” is not a whole number from %d to %d.', is_scalar($value) ? (string) $value : 'that', $least, $most));
+            }
+
+            return $number;
+        });
+    }
+
+    public static function number(string $label, float $least, float $most): self
+    {
+        return new self($label, function (mixed $value) use ($least, $most): float {
+            $number = is_string($value) ? filter_var(str_replace(',', '.', trim($value)), FILTER_VALIDATE_FLOAT) : $value;
+            if (! is_int($number) && ! is_float($number) || $number < $least || $number > $most) {
+                throw new Unreadable(sprintf('“%s” is not a number from %s to %s.', is_scalar($value) ? (string) $value : 'that', $least, $most));
+            }
+
+            return (float) $number;
+        });
+    }
+
+    public static function yesNo(string $label): self
+    {
+        return new self($label, fn (mixed $value): bool => is_bool($value) ? $value : throw new Unreadable('It is yes or no.'));
+    }
+
+    /** @param list<string> $names */
+    public static function oneOf(string $label, array $names): self
+    {
+        return new self($label, fn (mixed $value): string => is_string($value) && in_array($value, $names, true)
+            ? $value
+            : throw new Unreadable(sprintf('“%s” is not one of %s.', is_scalar($value) ? (string) $value : 'that', implode(', ', $names))));
+    }
+
+    /** The same field, which may also be left to the computation: null, or nothing typed. */
+    public function orComputed(): self
+    {
+        return new self($this->label, fn (mixed $value): mixed => $value === null || $value === '' ? null : ($this->store)($value));
+    }
+
+    /** @throws InvalidChoice */
+    public function store(string $path, mixed $value): mixed
+    {
+        try {
+            return ($this->store)($value);
+        } catch (Unreadable $unreadable) {
+            throw new InvalidChoice($path, $this->label.': '.$unreadable->getMessage());
+        }
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Planning;
+
+use Incastro\Cut\SawSetup;
+use Incastro\Cut\Stock;
+use Incastro\Measure\LengthFormat;
+use Incastro\Measure\LengthReader;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials;
+use Incastro\Rules\Rule;
+
+/** The planner's input: everything that people chose and read, and nothing that is computed. */
+final readonly class Job
+{
+    /**
+     * @param  list<Stock>  $stock  of materials named by their role
+     * @param  list<Space>  $spaces
+     */
+    public function __construct(
+        public string $name,
+        public LengthFormat $format,
+        public string $currency,
+        public HouseRules $rules,
+        public Materials $materials,
+        public array $stock,
+        public array $spaces,
+    ) {
+    }
+
+    public function saw(): SawSetup
+    {
+        return SawSetup::allEdges($this->rules->get(Rule::Kerf), $this->rules->get(Rule::Trim));
+    }
+
+    public function reader(): LengthReader
+    {
+        return new LengthReader($this->format->unit);
+    }
+}

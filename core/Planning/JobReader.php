@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Planning;
+
+use Incastro\Cut\Stock;
+use Incastro\Fit\Closing;
+use Incastro\Fit\Layout;
+use Incastro\Measure\Angle;
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Material;
+use Incastro\Rules\MaterialRole;
+use Incastro\Rules\Materials;
+use Incastro\Survey\SheetChoices;
+use Incastro\Survey\Take;
+
+/** Reads the planner's input from its document, whose shape was checked before (docs/job.schema.json). */
+final class JobReader
+{
+    /** @param array<string, mixed> $document choices of the job, with `spaces` and their `takes` */
+    public static function read(array $document): Job
+    {
+        $format = LengthFormat::of($document['measure']);
+        $materials = array_map(fn (MaterialRole $role) => self::material($role, $document['materials'][$role->value]), MaterialRole::cases());
+        $thickness = [];
+        foreach ($materials as $material) {
+            $thickness[$material->role->value] = $material->thickness;
+        }
+
+        return new Job(
+            $document['name'], $format, $document['currency'],
+            new HouseRules($format->unit, array_map(self::length(...), $document['rules']), $document['skirting_stays'], $document['painted']),
+            new Materials(...$materials),
+            array_map(fn (array $entry) => new Stock(
+                $entry['name'], $entry['quantity'], self::length($entry['length']), self::length($entry['width']),
+                $thickness[$entry['material']], $entry['material'], (float) $entry['price'],
+            ), $document['stock']),
+            array_map(self::space(...), $document['spaces']),
+        );
+    }
+
+    /** @param array{name: string, thickness: array{nm: int}, density: float|int} $material */
+    private static function material(MaterialRole $role, array $material): Material
+    {
+        return new Material($role, $material['name'], self::length($material['thickness']), (float) $material['density']);
+    }
+
+    /** @param array<string, mixed> $space */
+    private static function space(array $space): Space
+    {
+        $sheet = $space['sheet'];
+        $layout = $space['layout'];
+        $optional = fn (?array $length) => $length === null ? null : self::length($length);
+
+        return new Space(
+            $space['id'], $space['name'],
+            new SheetChoices(self::length($sheet['low']), $optional($sheet['middle']), self::length($sheet['high']), self::length($sheet['back']), self::length($sheet['front']), self::length($sheet['level'])),
+            array_map(self::take(...), $space['takes']),
+            new Layout(
+                $layout['run'], $layout['box'],
+                $optional($layout['width']), $optional($layout['height']), $optional($layout['depth']),
+                $layout['fixed_shelves'], $layout['adjustable_shelves'],
+                array_map(Closing::from(...), array_filter($layout['closings'], is_string(...))),
+            ),
+        );
+    }
+
+    /** @param array<string, mixed> $take */
+    private static function take(array $take): Take
+    {
+        $value = $take['value'];
+
+        return new Take(
+            $take['id'], $take['slot'],
+            isset($value['microdegrees']) ? Angle::ofMicrodegrees($value['microdegrees']) : self::length($value),
+            $take['end'] ?? null, $value['typed'], $take['taken_at'] ?? '',
+        );
+    }
+
+    /** @param array{nm: int} $stored */
+    private static function length(array $stored): Length
+    {
+        return Length::ofNanometres($stored['nm']);
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Planning;
+
+/** Computes every stage anew: for command lines and tests. */
+final class NoMemory implements StageMemory
+{
+    public function remember(string $stage, string $hash, \Closure $compute): object
+    {
+        return $compute();
+    }
+}

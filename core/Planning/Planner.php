@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Planning;
+
+use Incastro\Check\Cautions;
+use Incastro\Check\Verdict;
+use Incastro\Cut\CutPiece;
+use Incastro\Cut\SheetPlan;
+use Incastro\Cut\SheetPlanner;
+use Incastro\Fit\FittedRun;
+use Incastro\Fit\Layout;
+use Incastro\Fit\NoRoom;
+use Incastro\Fit\RunFitter;
+use Incastro\Pieces\Piece;
+use Incastro\Rules\Finding;
+use Incastro\Rules\WayOut;
+use Incastro\Survey\AlcoveSurvey;
+use Incastro\Survey\Room;
+use Incastro\Units\Assembly;
+use Incastro\Units\BoxWithShelves;
+use Incastro\Units\FaceFrame;
+use Incastro\Units\Plinth;
+
+/**
+ * The one way through: survey → fit → units → check → cut, each a function of its own inputs. Web, command line and
+ * tests use the same door. A plan is always given, with findings.
+ *
+ * Only the sheet plan is worth remembering: the other stages take a few milliseconds, less than fetching them would.
+ */
+final readonly class Planner
+{
+    /** Part of every remembered stage's key; raised when a stage computes something else from the same inputs. */
+    public const VERSION = '1';
+
+    public function __construct(private StageMemory $memory = new NoMemory())
+    {
+    }
+
+    public function plan(Job $job): Plan
+    {
+        $spaces = array_map(fn (Space $space) => $this->space($job, $space), $job->spaces);
+        $pieces = array_merge([], ...array_map(fn (SpacePlan $space) => $space->assembly?->pieces() ?? [], $spaces));
+
+        return new Plan($job, $spaces, $this->sheets($job, $pieces));
+    }
+
+    private function space(Job $job, Space $space): SpacePlan
+    {
+        $survey = (new AlcoveSurvey($space->sheet, $space->takes))->solve();
+        $findings = $survey->findings;
+        $run = $assembly = null;
+        if ($survey->room !== null) {
+            try {
+                $run = $this->fit($job, $survey->room, $space->layout);
+                $assembly = $this->build($job, $run);
+                $findings = [
+                    ...$findings,
+                    ...$this->withCheckedWaysOut($job, $survey->room, $space->layout, $run->findings),
+                    ...$assembly->findings,
+                    ...Cautions::of($run, $assembly, $job->rules, $job->materials),
+                ];
+            } catch (NoRoom $noRoom) {
+                $findings[] = Finding::clash('no-room', $noRoom->getMessage(), $space->layout->boxId);
+            }
+        }
+
+        return new SpacePlan($space, $survey, $run, $assembly, $findings, Verdict::of($survey, $run, $findings));
+    }
+
+    /** @throws NoRoom */
+    private function fit(Job $job, Room $room, Layout $layout): FittedRun
+    {
+        return (new RunFitter($room, $layout, $job->rules, $job->materials, $job->format))->fit();
+    }
+
+    private function build(Job $job, FittedRun $run): Assembly
+    {
+        return (new BoxWithShelves($run->cell, $job->rules, $job->materials, $job->format))->build()
+            ->with((new FaceFrame($run, $job->rules, $job->materials, $job->format))->build())
+            ->with((new Plinth($run, $job->rules, $job->materials, $job->format))->build());
+    }
+
+    /**
+     * Keeps only the ways out that, planned with, remove their finding.
+     *
+     * @param  list<Finding>  $findings
+     * @return list<Finding>
+     */
+    private function withCheckedWaysOut(Job $job, Room $room, Layout $layout, array $findings): array
+    {
+        return array_map(fn (Finding $finding) => $finding->withWaysOut(array_values(array_filter(
+            $finding->waysOut,
+            fn (WayOut $way) => $this->removes($job, $room, $layout, $way, $finding->code),
+        ))), $findings);
+    }
+
+    private function removes(Job $job, Room $room, Layout $layout, WayOut $way, string $code): bool
+    {
+        try {
+            $codes = array_map(fn (Finding $finding) => $finding->code, $this->fit($job, $room, $layout->without($way->edit->path))->findings);
+        } catch (NoRoom) {
+            return false;
+        }
+
+        return ! in_array($code, $codes, true);
+    }
+
+    /** @param list<Piece> $pieces */
+    private function sheets(Job $job, array $pieces): SheetPlan
+    {
+        $cut = array_map(fn (Piece $piece) => new CutPiece(
+            $piece->mark, 1, $piece->length->result, $piece->width->result, $piece->thickness, $piece->material->value, $piece->grain,
+        ), $pieces);
+        $hash = hash('sha256', self::VERSION.serialize([$cut, $job->stock, $job->saw(), $job->format]));
+
+        return $this->memory->remember('cut', $hash, fn () => (new SheetPlanner($job->saw(), $job->format))->plan($cut, $job->stock));
+    }
+}

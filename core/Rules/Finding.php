@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Rules;
+
+/**
+ * Something that the person should know: what, how grave, where, and ways out.
+ *
+ * `code` names the rule that found it; `place` is the reference of what it is about (a slot, an edge, a piece).
+ */
+final readonly class Finding
+{
+    /** @param list<WayOut> $waysOut */
+    public function __construct(
+        public string $code,
+        public Severity $severity,
+        public string $sentence,
+        public string $place,
+        public array $waysOut = [],
+    ) {
+    }
+
+    public static function clash(string $code, string $sentence, string $place): self
+    {
+        return new self($code, Severity::Clash, $sentence, $place);
+    }
+
+    public static function warning(string $code, string $sentence, string $place): self
+    {
+        return new self($code, Severity::Warning, $sentence, $place);
+    }
+
+    public static function note(string $code, string $sentence, string $place): self
+    {
+        return new self($code, Severity::Note, $sentence, $place);
+    }
+
+    /** @param list<WayOut> $waysOut */
+    public function withWaysOut(array $waysOut): self
+    {
+        return new self($this->code, $this->severity, $this->sentence, $this->place, $waysOut);
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Rules;
+
+use Incastro\Measure\Length;
+use Incastro\Measure\Unit;
+
+/** The rules a job is built by: a length for every `Rule`, whether skirting stays, and whether the work is painted. */
+final readonly class HouseRules
+{
+    /** @param array<string, Length> $lengths by rule name; a rule not named has the default of the unit */
+    public function __construct(
+        private Unit $unit,
+        private array $lengths = [],
+        public bool $skirtingStays = false,
+        public bool $painted = true,
+    ) {
+    }
+
+    public function get(Rule $rule): Length
+    {
+        return $this->lengths[$rule->value] ?? $rule->default($this->unit);
+    }
+
+    /** The rule in double millimetres, for geometry. */
+    public function mm(Rule $rule): float
+    {
+        return $this->get($rule)->toDouble();
+    }
+}

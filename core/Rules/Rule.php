@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Rules;
+
+use Incastro\Measure\Length;
+use Incastro\Measure\Unit;
+
+/**
+ * A house rule that is a length: its default in either unit system, its bounds, and why it is what it is.
+ *
+ * The defaults are the handbook's (how furniture meets the house; sheets, boards, saw).
+ */
+enum Rule: string
+{
+    case SideAllowance = 'side_allowance';
+    case TopAllowance = 'top_allowance';
+    case TiltAllowance = 'tilt_allowance';
+    case FrontSetback = 'front_setback';
+    case ScribeReserve = 'scribe_reserve';
+    case FillerLeast = 'filler_least';
+    case ScribeMost = 'scribe_most';
+    case TrimFace = 'trim_face';
+    case TrimLap = 'trim_lap';
+    case ShadowGap = 'shadow_gap';
+    case StileWidth = 'stile_width';
+    case RailWidth = 'rail_width';
+    case NailerWidth = 'nailer_width';
+    case ShelfPlay = 'shelf_play';
+    case BackPlay = 'back_play';
+    case PlinthHeight = 'plinth_height';
+    case PlinthSetback = 'plinth_setback';
+    case BearerSpacing = 'bearer_spacing';
+    case NotchPlay = 'notch_play';
+    case Kerf = 'kerf';
+    case Trim = 'trim';
+
+    /** Default in mm, default in 1/64 in, label, reason, least and most in mm.
+     * @return array{float, int, string, string, float, float} */
+    private function row(): array
+    {
+        return match ($this) {
+            self::SideAllowance => [3, 8, 'Allowance at each side of a box', 'A box slides home between walls with this much air on each side, besides the doubt of the readings.', 0, 50],
+            self::TopAllowance => [6, 16, 'Allowance above a box that slides in upright', 'Room to lift it onto the plinth and let it down.', 0, 100],
+            self::TiltAllowance => [6, 16, 'Allowance above a box that is tilted up', 'The side diagonal swings under the ceiling with this much to spare.', 0, 100],
+            self::FrontSetback => [10, 24, 'Face set back from the front line', 'Keeps the face behind the corner of the chimney breast.', 0, 300],
+            self::ScribeReserve => [5, 12, 'Scribe reserve', 'The shallowest cut of a scribed edge: less is hard to saw.', 1, 25],
+            self::FillerLeast => [20, 48, 'Least finished filler', 'A narrower strip splits and looks like a mistake.', 5, 100],
+            self::ScribeMost => [25, 64, 'Largest gap that a wider stile takes', 'Beyond this a filler strip is the better closing.', 5, 80],
+            self::TrimFace => [45, 112, 'Face of the cover trim', 'Trim laps the furniture and touches the wall.', 10, 150],
+            self::TrimLap => [6, 16, 'Least lap of the trim', 'So that the trim hides the edge it covers.', 3, 50],
+            self::ShadowGap => [10, 24, 'Least shadow gap', 'A narrower one looks like an accident.', 5, 50],
+            self::StileWidth => [38, 96, 'Stile width', 'The visible width of a face frame upright over its box.', 19, 150],
+            self::RailWidth => [45, 112, 'Rail width', 'The height of the face frame’s top and bottom rails.', 19, 200],
+            self::NailerWidth => [90, 224, 'Nailer width', 'Solid strips behind the back through which the box is fixed to studs.', 40, 200],
+            self::ShelfPlay => [3, 8, 'Play of an adjustable shelf', 'So that it drops in between the sides.', 1, 10],
+            self::BackPlay => [2, 4, 'Laid-on back, less than the box', 'Keeps the back from standing out behind the sides.', 0, 10],
+            self::PlinthHeight => [70, 176, 'Plinth height', 'Levelled to the highest floor point under the run.', 30, 300],
+            self::PlinthSetback => [65, 160, 'Plinth set back for toes', 'Room for feet in front of the cupboard.', 0, 150],
+            self::BearerSpacing => [600, 1536, 'Most between plinth bearers', 'Cross-bearers carry the box bottom.', 200, 900],
+            self::NotchPlay => [3, 8, 'Play round skirting that stays', 'A notch cut tight is cut twice.', 0, 20],
+            self::Kerf => [3.2, 8, 'Saw kerf', 'What the blade turns into dust with each cut.', 0, 8],
+            self::Trim => [6, 16, 'Trimmed off each sheet edge', 'Factory edges are neither straight, square nor clean.', 0, 30],
+        };
+    }
+
+    public function label(): string
+    {
+        return $this->row()[2];
+    }
+
+    public function reason(): string
+    {
+        return $this->row()[3];
+    }
+
+    public function default(Unit $unit): Length
+    {
+        return $unit === Unit::Inch ? Length::ofNanometres($this->row()[1] * 396_875) : Length::ofDouble($this->row()[0]);
+    }
+
+    public function least(): Length
+    {
+        return Length::ofDouble($this->row()[4]);
+    }
+
+    public function most(): Length
+    {
+        return Length::ofDouble($this->row()[5]);
+    }
+}

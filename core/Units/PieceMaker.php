@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Units;
+
+use Incastro\Geometry\Polygon;
+use Incastro\Measure\LengthFormat;
+use Incastro\Measure\Working;
+use Incastro\Pieces\EdgeWork;
+use Incastro\Pieces\Grain;
+use Incastro\Pieces\Piece;
+use Incastro\Rules\MaterialRole;
+use Incastro\Rules\Materials;
+
+/** Makes the pieces of one owner (a box, a plinth): keys and marks from its id and mark, sizes rounded once by role. */
+final readonly class PieceMaker
+{
+    public function __construct(
+        private string $owner,
+        private string $mark,
+        private Materials $materials,
+        private LengthFormat $format,
+    ) {
+    }
+
+    /**
+     * A piece that goes into a space: its finished sizes are rounded down.
+     *
+     * @param  list<EdgeWork>  $edges
+     * @param  list<string>  $joints
+     */
+    public function inner(string $role, string $name, Working $length, Working $width, MaterialRole $material, Grain $grain, array $edges = [], array $joints = []): Piece
+    {
+        return $this->piece($role, $name, $length->roundedDown($this->format), $width->roundedDown($this->format), $material, $grain, null, $edges, $joints);
+    }
+
+    /**
+     * A piece that covers a gap and is cut to it: its blank is rounded up.
+     *
+     * @param  list<EdgeWork>  $edges
+     */
+    public function covering(string $role, string $name, Working $length, Working $width, MaterialRole $material, ?Polygon $outline, array $edges = []): Piece
+    {
+        return $this->piece($role, $name, $length->roundedUp($this->format), $width->roundedUp($this->format), $material, Grain::Length, $outline, $edges, []);
+    }
+
+    /**
+     * @param  list<EdgeWork>  $edges
+     * @param  list<string>  $joints
+     */
+    private function piece(string $role, string $name, Working $length, Working $width, MaterialRole $material, Grain $grain, ?Polygon $outline, array $edges, array $joints): Piece
+    {
+        return new Piece(
+            $this->owner.':'.$role, $this->mark.'-'.$role, $name, $length, $width,
+            $this->materials->of($material)->thickness, $material, $grain,
+            $outline ?? Polygon::rectangle(0.0, 0.0, $length->result->toDouble(), $width->result->toDouble()),
+            $edges, $joints,
+        );
+    }
+}

@@ -1,0 +1,59 @@
+/** What the server refused, with a sentence for each field. */
+export class Refused extends Error {
+  constructor(
+    public readonly status: number,
+    message: string,
+    public readonly fields: Record<string, string> = {},
+  ) {
+    super(message)
+  }
+}
+
+function cookie(name: string): string {
+  const found = document.cookie.split('; ').find((pair) => pair.startsWith(`${name}=`))
+  return found ? decodeURIComponent(found.slice(name.length + 1)) : ''
+}
+
+async function send(method: string, path: string, body?: unknown): Promise<Response> {
+  const isForm = body instanceof FormData
+  try {
+    return await fetch(path, {
+      method,
+      credentials: 'same-origin',
+      headers: {
+        Accept: 'application/json',
+        'X-Requested-With': 'XMLHttpRequest',
+        'X-XSRF-TOKEN': cookie('XSRF-TOKEN'),
+        ...(body !== undefined && !isForm ? { 'Content-Type': 'application/json' } : {}),
+      },
+      ...(body === undefined ? {} : { body: isForm ? body : JSON.stringify(body) }),
+    })
+  } catch {
+    throw new Refused(0, 'The server cannot be reached. What you typed is still here; try again when the network is back.')
+  }
+}
+
+/** A request to the API; throws Refused with the server's own sentences. */
+export async function api<T>(method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE', path: string, body?: unknown): Promise<T> {
+  let response = await send(method, path, body)
+  if (response.status === 419) {
+    // The form key has run out while the page lay open: fetch a new one and send again.
+    await send('GET', '/sanctum/csrf-cookie')
+    response = await send(method, path, body)
+  }
+  if (response.status === 204) return undefined as T
+  const data: unknown = await response.json().catch(() => ({}))
+  if (!response.ok) throw refused(response, data)
+  return data as T
+}
+
+function refused(response: Response, data: unknown): Refused {
+  const { message, errors } = data as { message?: string; errors?: Record<string, string[]> }
+  const fields = Object.fromEntries(Object.entries(errors ?? {}).map(([field, sentences]) => [field, sentences.join('\n')]))
+  const said: Record<number, string> = {
+    401: 'You are signed out. Sign in again; nothing that was saved is lost.',
+    404: 'This does not exist, or it is not yours.',
+    429: 'Too many tries. Wait a minute, then try again.',
+  }
+  return new Refused(response.status, said[response.status] ?? message ?? `The server answered ${response.status}.`, fields)
+}

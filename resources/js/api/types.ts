@@ -1,0 +1,244 @@
+/** A length as the server gives it: exact, and written in the job's unit and fraction. */
+export interface Length {
+  nm: number
+  text: string
+}
+
+/** A length as it is stored in a choice: exact, and as it was typed. */
+export interface StoredLength {
+  nm: number
+  typed: string
+}
+
+export interface WorkingStep {
+  label: string
+  sign: string
+  value: Length
+}
+
+export interface Working extends Length {
+  steps: WorkingStep[]
+}
+
+export interface Verdict {
+  state: 'fits' | 'warning' | 'clash' | 'waiting'
+  sentence: string
+}
+
+export interface Edit {
+  path: string
+  value: unknown
+}
+
+export interface Finding {
+  code: string
+  severity: 'clash' | 'warning' | 'note'
+  sentence: string
+  place: string
+  ways_out: { label: string; edit: Edit }[]
+}
+
+/** x, y in mm with y up, and the crookedness vector that the slider multiplies. */
+export type DrawnPoint = [number, number, number, number]
+
+export type Shape = { style: string; ref: string } & (
+  | { kind: 'outline'; closed: boolean; points: DrawnPoint[] }
+  | { kind: 'label'; text: string; at: DrawnPoint; anchor: 'start' | 'middle' | 'end'; turned: boolean }
+  | { kind: 'dimension'; text: string; from: DrawnPoint; to: DrawnPoint }
+)
+
+export interface Drawing {
+  name: string
+  bounds: [number, number, number, number]
+  layers: { name: string; shapes: Shape[] }[]
+}
+
+export interface Take {
+  id: string
+  typed: string
+  end: string | null
+  taken_at: string
+  value: { nm: number | null; text: string }
+}
+
+export interface Reading {
+  slot: string
+  kind: 'height' | 'width' | 'depth' | 'diagonal' | 'corner' | 'plumb' | 'fall' | 'skirting'
+  label: string
+  how: string
+  tool: string
+  required: boolean
+  ends: string[]
+  height: Length | null
+  depth: Length | null
+  span: Length | null
+  takes: Take[]
+}
+
+export interface MeasureStation {
+  name: 'measure'
+  readings: Reading[]
+  sure: boolean
+  to_go: number
+  sentences: string[]
+  findings: Finding[]
+  drawings: { elevation: Drawing; plan: Drawing }
+}
+
+export interface Edge {
+  edge: string
+  label: string
+  least: Length
+  most: Length
+  closing: string
+  closing_label: string
+  wish: string | null
+  chosen: boolean
+  reason: string
+  choices: { value: string; label: string }[]
+  scribe: null | {
+    overhang: Working
+    setting: Length
+    shallowest: Length
+    taper: boolean
+    doubt: Length
+    stations: { at: Length; gap: Length; cut: Length }[]
+  }
+}
+
+export interface FitStation {
+  name: 'fit'
+  run: null | {
+    box: { mark: string; width: Working; height: Working; depth: Working }
+    span: Length
+    doubt: Length
+    plinth: { height: Length; length: Working; depth: Working }
+    edges: Edge[]
+  }
+  decisions: Record<string, Working>
+  findings: Finding[]
+  drawing: Drawing | null
+}
+
+export interface Piece {
+  key: string
+  mark: string
+  name: string
+  length: Working
+  width: Working
+  thickness: Length
+  material: string
+  material_name: string
+  grain: 'length' | 'width' | 'any'
+  likeness: string
+  edges: string[]
+  joints: string[]
+  drawing: Drawing
+}
+
+export interface PiecesStation {
+  name: 'pieces'
+  spaces: {
+    id: string
+    name: string
+    pieces: Piece[]
+    hardware: { name: string; quantity: number; use: string }[]
+  }[]
+}
+
+export interface SheetsStation {
+  name: 'sheets'
+  buy: { what: string; size: string; quantity: number; each: number; total: number }[]
+  price: number
+  currency: string
+  fewest: boolean
+  bound: { sheets: number; price: number }
+  settings: number
+  unplaced: string[]
+  sheets: { title: string; used: number; drawing: Drawing }[]
+}
+
+export type StationName = 'measure' | 'fit' | 'pieces' | 'sheets'
+
+export interface Rule {
+  name: string
+  label: string
+  reason: string
+  value: Length
+  default: Length
+}
+
+export interface StockEntry {
+  id: string
+  material: string
+  name: string
+  length: StoredLength
+  width: StoredLength
+  price: number
+  quantity: number | null
+}
+
+export interface SpaceChoices {
+  name: string
+  sheet: Record<'low' | 'middle' | 'high' | 'back' | 'front' | 'level', StoredLength | null>
+  layout: {
+    width: StoredLength | null
+    height: StoredLength | null
+    depth: StoredLength | null
+    fixed_shelves: number
+    adjustable_shelves: number
+    closings: Record<'left' | 'right' | 'top', string | null>
+  }
+}
+
+export interface JobAnswer {
+  job: {
+    id: string
+    home_id: string
+    version: number
+    name: string
+    unit: 'mm' | 'in'
+    choices: {
+      name: string
+      measure: string
+      currency: string
+      skirting_stays: boolean
+      painted: boolean
+      rules: Record<string, StoredLength>
+      materials: Record<string, { name: string; thickness: StoredLength; density: number }>
+      stock: StockEntry[]
+    }
+    rules: Rule[]
+    spaces: { id: string; version: number; choices: SpaceChoices }[]
+  }
+  space: string
+  verdict: Verdict
+  tape: Record<StationName, string>
+  history: { undo: string | null; redo: string | null }
+  station: MeasureStation | FitStation | PiecesStation | SheetsStation | null
+}
+
+export interface JobSketch {
+  id: string
+  name: string
+  verdict: Verdict
+  tape: Record<StationName, string>
+  drawing: Drawing | null
+}
+
+export interface Home {
+  id: string
+  name: string
+  jobs: JobSketch[]
+}
+
+export interface User {
+  name: string
+  email: string
+  is_demo: boolean
+}
+
+export interface Session {
+  demo: boolean
+  user: User | null
+}

@@ -1,0 +1,248 @@
+<script setup lang="ts">
+import type { Drawing, DrawnPoint, Shape } from '@/api/types'
+import { useElementSize } from '@vueuse/core'
+import { computed, ref } from 'vue'
+
+/**
+ * Shows any drawing: true places, exaggerated by the crookedness vector of each point. Lines and letters keep their
+ * size on screen, whatever the scale. What is selected or pressed is told by its reference.
+ */
+const props = withDefaults(
+  defineProps<{
+    drawing: Drawing
+    exaggeration?: number
+    selected?: string | undefined
+    /** Texts are left out where the drawing is a thumbnail. */
+    small?: boolean
+    /** References whose values are not shown unless selected. */
+    quiet?: boolean
+  }>(),
+  { exaggeration: 1, selected: undefined, small: false, quiet: false },
+)
+const emit = defineEmits<{ select: [ref: string] }>()
+
+const frame = ref<HTMLElement | null>(null)
+const { width, height } = useElementSize(frame)
+
+const at = (point: DrawnPoint): [number, number] => [
+  point[0] + (props.exaggeration - 1) * point[2],
+  -(point[1] + (props.exaggeration - 1) * point[3]),
+]
+
+const pointsOf = (shape: Shape): DrawnPoint[] =>
+  shape.kind === 'outline' ? shape.points : shape.kind === 'label' ? [shape.at] : [shape.from, shape.to]
+
+const box = computed(() => {
+  const points = props.drawing.layers.flatMap((layer) => layer.shapes.flatMap(pointsOf)).map(at)
+  if (points.length === 0) return { x: 0, y: 0, width: 1, height: 1 }
+  const xs = points.map((point) => point[0])
+  const ys = points.map((point) => point[1])
+  const x = Math.min(...xs)
+  const y = Math.min(...ys)
+  return { x, y, width: Math.max(1, Math.max(...xs) - x), height: Math.max(1, Math.max(...ys) - y) }
+})
+
+/** Millimetres to a pixel, with room kept around for texts. */
+const margin = computed(() => (props.small ? 4 : 26))
+const scale = computed(() => {
+  const wide = Math.max(40, width.value - 2 * margin.value)
+  const high = Math.max(40, height.value - 2 * margin.value)
+  return Math.max(box.value.width / wide, box.value.height / high)
+})
+const viewBox = computed(() => {
+  const wide = Math.max(40, width.value) * scale.value
+  const high = Math.max(40, height.value) * scale.value
+  return `${box.value.x - (wide - box.value.width) / 2} ${box.value.y - (high - box.value.height) / 2} ${wide} ${high}`
+})
+
+const path = (points: DrawnPoint[], closed: boolean) => `M${points.map((point) => at(point).join(' ')).join('L')}${closed ? 'Z' : ''}`
+
+const middle = (from: DrawnPoint, to: DrawnPoint): [number, number] => {
+  const [x1, y1] = at(from)
+  const [x2, y2] = at(to)
+  return [(x1 + x2) / 2, (y1 + y2) / 2]
+}
+
+const isUpright = (from: DrawnPoint, to: DrawnPoint) => Math.abs(from[1] - to[1]) > Math.abs(from[0] - to[0])
+
+const ticks = (from: DrawnPoint, to: DrawnPoint) => {
+  const size = 5 * scale.value
+  const [x1, y1] = at(from)
+  const [x2, y2] = at(to)
+  return isUpright(from, to)
+    ? `M${x1 - size} ${y1}h${2 * size}M${x2 - size} ${y2}h${2 * size}`
+    : `M${x1} ${y1 - size}v${2 * size}M${x2} ${y2 - size}v${2 * size}`
+}
+
+const isSelected = (shape: Shape) => shape.ref !== '' && shape.ref === props.selected
+const showsText = (shape: Shape) => !props.small && (!props.quiet || isSelected(shape) || shape.style !== 'reading')
+</script>
+
+<template>
+  <figure ref="frame" class="drawing" :class="{ small }">
+    <svg :viewBox="viewBox" role="img" :aria-label="drawing.name" :style="{ '--unit': scale }">
+      <defs>
+        <pattern id="grain" width="40" height="7" patternUnits="userSpaceOnUse">
+          <path d="M0 3.5h40" class="hatch" />
+        </pattern>
+        <pattern id="gap" width="14" height="14" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <path d="M0 0v14" class="hatch-gap" />
+        </pattern>
+        <pattern id="waste" width="30" height="30" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+          <path d="M0 0v30" class="hatch-waste" />
+        </pattern>
+      </defs>
+      <g v-for="layer in drawing.layers" :key="layer.name">
+        <g
+          v-for="(shape, i) in layer.shapes"
+          :key="`${shape.ref}-${i}`"
+          :class="[shape.style, { selected: isSelected(shape) }]"
+          @click="shape.ref && emit('select', shape.ref)"
+        >
+          <template v-if="shape.kind === 'outline'">
+            <path :d="path(shape.points, shape.closed)" :class="{ open: !shape.closed }" />
+            <path v-if="shape.style === 'board' || shape.style === 'plinth'" :d="path(shape.points, shape.closed)" class="grain-fill" />
+          </template>
+          <template v-else-if="shape.kind === 'dimension'">
+            <path class="open" :d="path([shape.from, shape.to], false)" />
+            <path class="open" :d="ticks(shape.from, shape.to)" />
+            <text
+              v-if="shape.text && showsText(shape)"
+              :transform="`translate(${middle(shape.from, shape.to).join(' ')}) scale(${scale})${isUpright(shape.from, shape.to) ? ' rotate(-90)' : ''}`"
+              text-anchor="middle"
+              dy="5"
+            >
+              {{ shape.text }}
+            </text>
+          </template>
+          <text
+            v-else-if="shape.text && showsText(shape)"
+            :transform="`translate(${at(shape.at).join(' ')}) scale(${scale})${shape.turned ? ' rotate(-90)' : ''}`"
+            :text-anchor="shape.anchor"
+            dy="5"
+          >
+            {{ shape.text }}
+          </text>
+        </g>
+      </g>
+    </svg>
+  </figure>
+</template>
+
+<style scoped>
+.drawing {
+  width: 100%;
+  height: 100%;
+  min-height: 0;
+  margin: 0;
+}
+svg {
+  display: block;
+  width: 100%;
+  height: 100%;
+}
+path {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1px;
+  stroke-linejoin: round;
+  vector-effect: non-scaling-stroke;
+}
+.house path {
+  stroke-width: 2.4px;
+}
+.house path:not(.open) {
+  fill: var(--field);
+}
+.plumb path {
+  stroke: var(--soft);
+  stroke-dasharray: 1 6;
+  stroke-linecap: round;
+}
+.board path:first-child,
+.plinth path:first-child {
+  fill: var(--birch-light);
+  stroke-width: 1.4px;
+}
+.board-behind path {
+  fill: var(--birch);
+  stroke: var(--birch-line);
+  opacity: 0.75;
+}
+.grain-fill {
+  fill: url(#grain);
+  stroke: none;
+}
+.hatch {
+  stroke: var(--birch-line);
+  stroke-width: 0.6px;
+  opacity: 0.35;
+}
+.hatch-gap {
+  stroke: var(--chalk);
+  stroke-width: 1.2px;
+}
+.hatch-waste {
+  stroke: var(--line-strong);
+  stroke-width: 0.6px;
+  opacity: 0.6;
+}
+.gap path {
+  fill: url(#gap);
+  stroke: var(--chalk);
+  stroke-width: 4px;
+  stroke-opacity: 0.28;
+}
+.gap.selected path {
+  stroke-opacity: 0.9;
+}
+.sheet path {
+  stroke-width: 2px;
+  fill: var(--field);
+}
+.trimmed path,
+.offcut path {
+  stroke: var(--line-strong);
+  stroke-dasharray: 5 4;
+}
+.offcut path {
+  fill: url(#waste);
+}
+.measure path,
+.reading path {
+  stroke: var(--soft);
+}
+.grain path {
+  stroke: var(--birch-line);
+}
+.selected path {
+  stroke: var(--chalk);
+  stroke-width: 3px;
+}
+.board.selected path:first-child {
+  fill: var(--chalk-wash);
+}
+text {
+  fill: var(--ink);
+  font: 600 14px var(--mono);
+  paint-order: stroke;
+  stroke: var(--card);
+  stroke-width: 4px;
+  stroke-linejoin: round;
+}
+.label text {
+  font-family: var(--sans);
+}
+.selected text {
+  fill: var(--chalk);
+}
+.small path {
+  stroke-width: 0.8px;
+}
+.small .house path {
+  stroke-width: 1.6px;
+}
+.small .gap path {
+  stroke-width: 1px;
+}
+</style>

@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import type { Edge } from '@/api/types'
+import WorkingTable from '@/job/WorkingTable.vue'
+import { useJob } from '@/job/store'
+import MeasureText from '@/tape/MeasureText.vue'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import Select from 'primevue/select'
+import { computed, ref } from 'vue'
+
+/** Each edge of the run: its gap, how it is closed and why, and its scribe line. */
+const props = defineProps<{ edges: Edge[] }>()
+const selected = defineModel<string | undefined>('selected')
+const job = useJob()
+const opened = ref<string | null>(null)
+const scribed = computed(() => props.edges.find((edge) => edge.edge === opened.value) ?? null)
+
+const gap = (edge: Edge) =>
+  edge.least.text === edge.most.text ? edge.most.text : `${edge.least.text.replace(/ (mm|in)$/, '')}–${edge.most.text}`
+
+const choices = (edge: Edge) => [{ value: 'auto', label: edge.wish ? 'as the table says' : `${edge.closing_label} (as the table says)` }, ...edge.choices]
+
+const choose = (edge: Edge, value: string) =>
+  job.edit('space', { path: `layout.closings.${edge.edge}`, value: value === 'auto' ? null : value })
+</script>
+
+<template>
+  <section class="card">
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">Edge</th>
+          <th scope="col">Gap</th>
+          <th scope="col">Closed with</th>
+          <th scope="col">Because</th>
+          <th scope="col"><span class="visually-hidden">Scribe line</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="edge in edges" :key="edge.edge" :class="{ selected: selected === edge.edge }" @click="selected = edge.edge">
+          <th scope="row">{{ edge.label }}</th>
+          <td><MeasureText :text="gap(edge)" /></td>
+          <td>
+            <Select
+              v-if="edge.chosen"
+              size="small"
+              :model-value="edge.wish ?? 'auto'"
+              :options="choices(edge)"
+              option-label="label"
+              option-value="value"
+              :aria-label="`${edge.label}: closed with`"
+              @update:model-value="choose(edge, $event)"
+            />
+            <span v-else>{{ edge.closing_label }}</span>
+          </td>
+          <td class="reason">{{ edge.reason }}</td>
+          <td><Button v-if="edge.scribe" text size="small" label="Scribe line" :aria-label="`Scribe line: ${edge.label}`" @click.stop="opened = edge.edge" /></td>
+        </tr>
+      </tbody>
+    </table>
+    <Dialog :visible="scribed !== null" modal :header="scribed?.label" :style="{ width: '560px' }" @update:visible="opened = null">
+      <template v-if="scribed?.scribe">
+        <p>
+          To <em>scribe</em> is to cut an edge along the wall’s own line. The piece is held plumb and level against the
+          wall, and a compass held level carries the wall’s line onto it.
+        </p>
+        <dl>
+          <dt>Set the compass to</dt>
+          <dd><MeasureText :text="scribed.scribe.setting.text" /></dd>
+          <dt>Shallowest cut</dt>
+          <dd><MeasureText :text="scribed.scribe.shallowest.text" /></dd>
+          <dt>The line is known to about</dt>
+          <dd><MeasureText :text="scribed.scribe.doubt.text" /></dd>
+        </dl>
+        <p v-if="scribed.scribe.taper">The line is straight: one taper cut.</p>
+        <p>
+          These stations come from tape readings, so a gap of up to 3 mm (1/8 in) may remain where they are cut to by
+          number. Scribing in place brings it under 1.5 mm (1/16 in).
+        </p>
+        <WorkingTable :working="scribed.scribe.overhang" caption="Overhang of the blank" />
+        <table class="stations">
+          <thead>
+            <tr>
+              <th scope="col">Along the edge</th>
+              <th scope="col">Gap</th>
+              <th scope="col">Cut away</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="at in scribed.scribe.stations" :key="at.at.nm">
+              <td><MeasureText :text="at.at.text" /></td>
+              <td><MeasureText :text="at.gap.text" /></td>
+              <td><MeasureText :text="at.cut.text" /></td>
+            </tr>
+          </tbody>
+        </table>
+      </template>
+    </Dialog>
+  </section>
+</template>
+
+<style scoped>
+.card {
+  padding: 4px 16px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 5px 8px 5px 0;
+  border-bottom: 1px solid var(--line);
+  text-align: left;
+}
+tr:last-child > * {
+  border-bottom: 0;
+}
+thead th {
+  color: var(--soft);
+  font-weight: 400;
+  font-size: 15px;
+}
+tbody th {
+  font-weight: 400;
+}
+.selected {
+  background: var(--chalk-wash);
+}
+.reason {
+  font-size: 15px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 4px 12px;
+}
+dd {
+  margin: 0;
+  font-weight: 600;
+}
+.stations {
+  margin-top: 16px;
+}
+</style>

@@ -1,0 +1,89 @@
+import { api, Refused } from '@/api/client'
+import type { Edit, JobAnswer, StationName } from '@/api/types'
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import { deviceId, nextSequence } from './device'
+
+type AnsweredStation = NonNullable<JobAnswer['station']>
+type StationOf<Name extends StationName> = Extract<AnsweredStation, { name: Name }>
+
+/** The open job: what the server last answered, and everything that changes it. */
+export const useJob = defineStore('job', () => {
+  const answer = ref<JobAnswer | null>(null)
+  const open = ref<StationName>('measure')
+  const busy = ref(false)
+  const trouble = ref('')
+  /** Sentences of refused fields, by path. What was typed stays in its field. */
+  const refused = ref<Record<string, string>>({})
+
+  // Answers may overtake each other; only the newest question's answer counts.
+  let asked = 0
+
+  async function ask(method: 'GET' | 'POST', path: string, body?: unknown): Promise<boolean> {
+    const mine = ++asked
+    busy.value = true
+    trouble.value = ''
+    try {
+      const got = await api<JobAnswer>(method, path, body)
+      if (mine === asked) {
+        answer.value = got
+        refused.value = {}
+      }
+      return true
+    } catch (error) {
+      if (!(error instanceof Refused)) throw error
+      refused.value = error.fields
+      if (Object.keys(error.fields).length === 0) trouble.value = error.message
+      if (error.status === 409) await refresh(error.message)
+      return false
+    } finally {
+      if (mine === asked) busy.value = false
+    }
+  }
+
+  const job = computed(() => answer.value?.job ?? null)
+  const space = computed(() => job.value?.spaces.find((entry) => entry.id === answer.value?.space) ?? null)
+  const opened = () => ({ station: open.value, ...(answer.value?.space ? { space: answer.value.space } : {}) })
+  const query = (parts: Record<string, string>) => new URLSearchParams(parts).toString()
+
+  async function load(id: string, station: StationName, spaceId?: string): Promise<boolean> {
+    open.value = station
+    if (answer.value && answer.value.job.id !== id) answer.value = null
+    const wanted = spaceId ?? answer.value?.space
+    return ask('GET', `/api/jobs/${id}?${query({ station, ...(wanted ? { space: wanted } : {}) })}`)
+  }
+
+  async function refresh(message: string): Promise<void> {
+    if (!answer.value) return
+    await load(answer.value.job.id, open.value)
+    trouble.value = message
+  }
+
+  /** Changes a choice of the job itself, or of the open space. */
+  function edit(where: 'job' | 'space', change: Edit): Promise<boolean> {
+    const target = where === 'job' ? job.value : space.value
+    if (!job.value || !target) return Promise.resolve(false)
+    return ask('POST', `/api/jobs/${job.value.id}/edits`, { target: target.id, version: target.version, ...change, ...opened() })
+  }
+
+  /** Adds a take; one that corrects another takes it back in the same breath. */
+  function take(slot: string, text: string, end: string | null, replaces: string | null): Promise<boolean> {
+    if (!space.value) return Promise.resolve(false)
+    const fact = () => ({ id: crypto.randomUUID(), device: deviceId(), sequence: nextSequence(), taken_at: new Date().toISOString() })
+    const facts = [
+      ...(replaces ? [{ ...fact(), kind: 'withdrawal', withdraws: replaces }] : []),
+      { ...fact(), kind: 'take', slot, text, end },
+    ]
+    return ask('POST', `/api/spaces/${space.value.id}/facts`, { facts, ...opened() })
+  }
+
+  const undo = () => (job.value ? ask('POST', `/api/jobs/${job.value.id}/undo`, opened()) : Promise.resolve(false))
+  const redo = () => (job.value ? ask('POST', `/api/jobs/${job.value.id}/redo`, opened()) : Promise.resolve(false))
+
+  /** The open station's data, once it has come. */
+  function station<Name extends StationName>(name: Name) {
+    return computed(() => (answer.value?.station?.name === name ? (answer.value.station as StationOf<Name>) : null))
+  }
+
+  return { answer, job, space, open, busy, trouble, refused, load, edit, take, undo, redo, station }
+})

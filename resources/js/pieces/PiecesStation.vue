@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import type { Piece } from '@/api/types'
+import DrawingView from '@/drawing/DrawingView.vue'
+import { useJob } from '@/job/store'
+import WorkingButton from '@/job/WorkingButton.vue'
+import MeasureText from '@/tape/MeasureText.vue'
+import SelectButton from 'primevue/selectbutton'
+import { computed, ref } from 'vue'
+
+const job = useJob()
+const station = job.station('pieces')
+const grouping = ref<'unit' | 'material'>('unit')
+const groupings = [
+  { value: 'unit', label: 'By unit' },
+  { value: 'material', label: 'By material' },
+]
+const grains = { length: 'along the length', width: 'across', any: 'any way' }
+
+interface Alike {
+  first: Piece
+  marks: string[]
+}
+
+/** Pieces that can be exchanged for each other stand in one line. */
+function alike(pieces: Piece[]): Alike[] {
+  const lines = new Map<string, Alike>()
+  for (const piece of pieces) {
+    const line = lines.get(piece.likeness)
+    if (line) line.marks.push(piece.mark)
+    else lines.set(piece.likeness, { first: piece, marks: [piece.mark] })
+  }
+  return [...lines.values()]
+}
+
+const groups = computed(() => {
+  const groups = new Map<string, Piece[]>()
+  for (const space of station.value?.spaces ?? []) {
+    for (const piece of space.pieces) {
+      const owner = piece.mark.startsWith('P') ? `Plinth ${piece.mark.split('-')[0]}` : `Box ${piece.mark.split('-')[0]}`
+      const key = grouping.value === 'unit' ? `${space.name} · ${owner}` : `${piece.material_name}, ${piece.thickness.text}`
+      groups.set(key, [...(groups.get(key) ?? []), piece])
+    }
+  }
+  return [...groups].map(([name, pieces]) => ({ name, lines: alike(pieces) }))
+})
+
+const hardware = computed(() => station.value?.spaces.flatMap((space) => space.hardware) ?? [])
+</script>
+
+<template>
+  <div v-if="station" class="pieces-station">
+    <div class="head">
+      <h1>Pieces</h1>
+      <SelectButton v-model="grouping" :options="groupings" option-label="label" option-value="value" :allow-empty="false" aria-label="Grouped" />
+      <p class="soft">Press a size to see how it came about.</p>
+    </div>
+    <p v-if="groups.length === 0" class="card">There are no pieces yet: they come with the readings. <RouterLink :to="`/jobs/${job.job?.id}/measure`">Go on measuring</RouterLink></p>
+    <section v-for="group in groups" :key="group.name" class="card group">
+      <h2>{{ group.name }}</h2>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Shape</th>
+            <th scope="col">Piece</th>
+            <th scope="col" class="number">Length</th>
+            <th scope="col" class="number">Width</th>
+            <th scope="col" class="number">Thick</th>
+            <th scope="col">Grain</th>
+            <th scope="col">Edges and joints</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="line in group.lines" :key="line.first.key">
+            <td class="shape"><DrawingView :drawing="line.first.drawing" small /></td>
+            <th scope="row">
+              <strong>{{ line.marks.length > 1 ? `${line.marks.length} × ` : '' }}{{ line.first.name }}</strong>
+              <span class="marks measure">{{ line.marks.join(', ') }}</span>
+            </th>
+            <td class="number"><WorkingButton :working="line.first.length" :label="`${line.first.mark}, length`" /></td>
+            <td class="number"><WorkingButton :working="line.first.width" :label="`${line.first.mark}, width`" /></td>
+            <td class="number"><MeasureText :text="line.first.thickness.text" /></td>
+            <td>{{ grains[line.first.grain] }}</td>
+            <td class="works">
+              <span v-for="text in [...line.first.edges, ...line.first.joints]" :key="text">{{ text }}</span>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+    <section v-if="hardware.length > 0" class="card group">
+      <h2>Screws and pins</h2>
+      <ul>
+        <li v-for="item in hardware" :key="item.name + item.use"><span class="measure">{{ item.quantity }}</span> {{ item.name }}, {{ item.use }}</li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.pieces-station {
+  display: grid;
+  gap: 14px;
+  max-width: 1240px;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 18px;
+}
+.head p {
+  margin: 0;
+}
+.group {
+  overflow-x: auto;
+}
+.group h2 {
+  margin-bottom: 6px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 6px 12px 6px 0;
+  border-bottom: 1px solid var(--line);
+  text-align: left;
+  vertical-align: middle;
+}
+tbody tr:last-child > * {
+  border-bottom: 0;
+}
+thead th {
+  color: var(--soft);
+  font-weight: 400;
+  font-size: 15px;
+}
+tbody th {
+  font-weight: 400;
+}
+.marks {
+  display: block;
+  color: var(--soft);
+  font-size: 14px;
+  white-space: normal;
+}
+.number {
+  text-align: right;
+}
+.number :deep(.measure) {
+  font-weight: 600;
+  font-size: 17px;
+}
+.shape :deep(.drawing) {
+  width: 110px;
+  height: 40px;
+}
+.works span {
+  display: block;
+  font-size: 14px;
+}
+ul {
+  margin: 0;
+  padding-left: 20px;
+}
+</style>

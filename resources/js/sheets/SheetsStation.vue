@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import DrawingView from '@/drawing/DrawingView.vue'
+import { useJob } from '@/job/store'
+import Button from 'primevue/button'
+import Message from 'primevue/message'
+import { computed, ref } from 'vue'
+
+const job = useJob()
+const station = job.station('sheets')
+const selected = ref<string | undefined>()
+const money = (amount: number) => `${station.value?.currency ?? ''} ${amount.toFixed(2)}`
+
+const proof = computed(() => {
+  if (!station.value) return ''
+  const { sheets, bound, fewest } = station.value
+  return fewest
+    ? `No plan needs fewer sheets: the pieces’ own area fills more than ${bound.sheets - 1 || 'no'} of them.`
+    : `By area alone ${bound.sheets} might do; this plan needs ${sheets.length}. Whether fewer are possible is not proven.`
+})
+</script>
+
+<template>
+  <div v-if="station" class="sheets-station">
+    <p v-if="station.sheets.length === 0" class="card">There is nothing to cut yet. <RouterLink :to="`/jobs/${job.job?.id}/measure`">Go on measuring</RouterLink></p>
+    <template v-else>
+      <aside class="side">
+        <section class="card">
+          <h2>What to buy</h2>
+          <table>
+            <tbody>
+              <tr v-for="line in station.buy" :key="line.what">
+                <td class="measure count">{{ line.quantity }} ×</td>
+                <td>{{ line.what }}<br /><span class="measure soft">{{ line.size }}</span></td>
+                <td class="measure price">{{ money(line.total) }}</td>
+              </tr>
+            </tbody>
+            <tfoot>
+              <tr>
+                <td class="measure count">{{ station.sheets.length }}</td>
+                <td>sheets in all</td>
+                <td class="measure price">{{ money(station.price) }}</td>
+              </tr>
+            </tfoot>
+          </table>
+          <p>{{ proof }}</p>
+          <p class="soft">{{ station.settings }} fence settings.</p>
+          <a class="print" :href="`/api/jobs/${job.job?.id}/cut-sheet`" download>Cut sheet as PDF</a>
+          <p class="soft small">Not released for cutting: sizes still follow every change.</p>
+        </section>
+        <Message v-for="line in station.unplaced" :key="line" severity="error">{{ line }}</Message>
+      </aside>
+      <section class="list">
+        <article v-for="(sheet, i) in station.sheets" :key="i" class="card sheet">
+          <header>
+            <h2>{{ sheet.title }}</h2>
+            <span class="soft">{{ sheet.used }} % becomes pieces</span>
+          </header>
+          <DrawingView :drawing="sheet.drawing" :selected="selected" @select="selected = $event" />
+        </article>
+        <Button v-if="selected" class="clear" text label="Clear the selection" @click="selected = undefined" />
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.sheets-station {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 340px;
+  gap: 16px;
+}
+.side {
+  grid-column: 2;
+  grid-row: 1;
+}
+.list {
+  display: grid;
+  gap: 14px;
+}
+.sheet header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  justify-content: space-between;
+}
+.sheet :deep(.drawing) {
+  height: 430px;
+}
+table {
+  width: 100%;
+  margin: 8px 0 12px;
+  border-collapse: collapse;
+}
+td {
+  padding: 6px 8px 6px 0;
+  border-bottom: 1px solid var(--line);
+  vertical-align: top;
+}
+tfoot td {
+  border: 0;
+  font-weight: 600;
+}
+.price {
+  text-align: right;
+}
+.print {
+  display: block;
+  margin-top: 10px;
+  padding: 12px;
+  border-radius: 8px;
+  background: var(--chalk);
+  color: var(--on-chalk);
+  font-weight: 600;
+  text-align: center;
+  text-decoration: none;
+}
+.small {
+  margin: 6px 0 0;
+  font-size: 14px;
+}
+@media (max-width: 900px) {
+  .sheets-station {
+    display: flex;
+    flex-direction: column;
+  }
+  .sheet :deep(.drawing) {
+    height: 240px;
+  }
+}
+</style>

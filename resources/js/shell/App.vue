@@ -1,0 +1,9 @@
+<script setup lang="ts">
+import './preferences'
+import Toast from 'primevue/toast'
+</script>
+
+<template>
+  <RouterView />
+  <Toast position="bottom-center" />
+</template>

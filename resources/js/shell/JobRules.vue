@@ -1,0 +1,166 @@
+<script setup lang="ts">
+import type { StockEntry } from '@/api/types'
+import { useJob } from '@/job/store'
+import LengthField from '@/tape/LengthField.vue'
+import Button from 'primevue/button'
+import Drawer from 'primevue/drawer'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import ToggleSwitch from 'primevue/toggleswitch'
+import { computed } from 'vue'
+
+/** The rules a job is built by: units, house rules, materials and the sheets that can be bought. */
+const visible = defineModel<boolean>('visible', { required: true })
+const job = useJob()
+const choices = computed(() => job.job?.choices)
+const unit = computed(() => job.job?.unit ?? 'mm')
+
+const measures = [
+  { value: 'mm/1', label: 'millimetres, to the full mm' },
+  { value: 'mm/0.5', label: 'millimetres, to 0.5 mm' },
+  { value: 'mm/0.1', label: 'millimetres, to 0.1 mm' },
+  ...[8, 16, 32, 64].map((n) => ({ value: `in/${n}`, label: `inches, to 1/${n}` })),
+  ...[8, 16, 32, 64].map((n) => ({ value: `ft/${n}`, label: `feet and inches, to 1/${n}` })),
+]
+const roles = [
+  { value: 'carcass', label: 'Boxes, shelves and plinth' },
+  { value: 'frame', label: 'Face frames, fillers and trim' },
+  { value: 'back', label: 'Backs' },
+]
+
+const set = (path: string, value: unknown) => job.edit('job', { path, value })
+const refused = (path: string) => job.refused[path]
+
+const valueOf = (event: Event) => (event.target as HTMLInputElement).value
+
+function addSheet(material: string) {
+  const like = choices.value?.stock.find((entry) => entry.material === material)
+  const text = (length?: { typed: string }) => length?.typed ?? (unit.value === 'mm' ? '2440' : '96')
+  const id = `${material}-${crypto.randomUUID().slice(0, 8)}`
+  void set(`stock.${id}`, {
+    material,
+    name: 'another sheet',
+    length: text(like?.length),
+    width: text(like?.width),
+    price: like?.price ?? 0,
+    quantity: null,
+  })
+}
+
+const sheetsOf = (material: string): StockEntry[] => choices.value?.stock.filter((entry) => entry.material === material) ?? []
+</script>
+
+<template>
+  <Drawer v-model:visible="visible" position="left" header="Job rules" :style="{ width: 'min(520px, 100vw)' }">
+    <div v-if="job.job && choices" class="rules">
+      <div class="field">
+        <label for="job-name">Name</label>
+        <InputText id="job-name" :model-value="choices.name" @change="set('name', valueOf($event))" />
+        <p v-if="refused('name')" class="refused">{{ refused('name') }}</p>
+      </div>
+      <div class="field">
+        <label for="measure">Unit and working fraction</label>
+        <Select input-id="measure" :model-value="choices.measure" :options="measures" option-label="label" option-value="value" @update:model-value="set('measure', $event)" />
+      </div>
+      <div class="switch">
+        <ToggleSwitch :model-value="choices.skirting_stays" input-id="skirting" @update:model-value="set('skirting_stays', $event)" />
+        <label for="skirting">{{ unit === 'in' ? 'Baseboard' : 'Skirting' }} stays on the side walls</label>
+      </div>
+      <div class="switch">
+        <ToggleSwitch :model-value="choices.painted" input-id="painted" @update:model-value="set('painted', $event)" />
+        <label for="painted">The furniture is painted, so small gaps may be caulked</label>
+      </div>
+
+      <h2>Materials</h2>
+      <section v-for="role in roles" :key="role.value" class="material">
+        <h3>{{ role.label }}</h3>
+        <div class="field">
+          <label :for="`name-${role.value}`">Name</label>
+          <InputText :id="`name-${role.value}`" :model-value="choices.materials[role.value]?.name ?? ''" @change="set(`materials.${role.value}.name`, valueOf($event))" />
+        </div>
+        <LengthField
+          label="Thickness, as measured on the sheet"
+          :text="choices.materials[role.value]?.thickness.typed ?? ''"
+          :unit="unit"
+          :refused="refused(`materials.${role.value}.thickness`)"
+          @change="set(`materials.${role.value}.thickness`, $event)"
+        />
+        <div v-for="sheet in sheetsOf(role.value)" :key="sheet.id" class="sheet">
+          <InputText :model-value="sheet.name" aria-label="Name of the sheet" @change="set(`stock.${sheet.id}.name`, valueOf($event))" />
+          <LengthField label="Length" :text="sheet.length.typed" :unit="unit" :refused="refused(`stock.${sheet.id}.length`)" @change="set(`stock.${sheet.id}.length`, $event)" />
+          <LengthField label="Width" :text="sheet.width.typed" :unit="unit" :refused="refused(`stock.${sheet.id}.width`)" @change="set(`stock.${sheet.id}.width`, $event)" />
+          <label class="row">Price, {{ choices.currency }}
+            <InputText class="number" inputmode="decimal" :model-value="String(sheet.price)" @change="set(`stock.${sheet.id}.price`, valueOf($event))" />
+          </label>
+          <p v-if="refused(`stock.${sheet.id}.price`)" class="fault">{{ refused(`stock.${sheet.id}.price`) }}</p>
+          <label class="row">In stock (empty: any number)
+            <InputText class="number" inputmode="numeric" :model-value="sheet.quantity === null ? '' : String(sheet.quantity)" @change="set(`stock.${sheet.id}.quantity`, valueOf($event))" />
+          </label>
+          <p v-if="refused(`stock.${sheet.id}.quantity`)" class="fault">{{ refused(`stock.${sheet.id}.quantity`) }}</p>
+          <Button text severity="secondary" label="Take this sheet out" @click="set(`stock.${sheet.id}`, null)" />
+        </div>
+        <Button outlined label="Add a sheet size" @click="addSheet(role.value)" />
+      </section>
+
+      <h2>House rules</h2>
+      <p class="soft">Empty a field to go back to the usual value.</p>
+      <div v-for="rule in job.job.rules" :key="rule.name" class="rule">
+        <LengthField
+          :label="rule.label"
+          :text="choices.rules[rule.name]?.typed ?? ''"
+          :computed="rule.default.text"
+          :unit="unit"
+          :refused="refused(`rules.${rule.name}`)"
+          @change="set(`rules.${rule.name}`, $event)"
+        />
+        <p class="soft">{{ rule.reason }}</p>
+      </div>
+    </div>
+  </Drawer>
+</template>
+
+<style scoped>
+.rules h2 {
+  margin: 22px 0 10px;
+}
+.switch {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  min-height: 44px;
+}
+.material {
+  padding: 12px 0;
+  border-top: 1px solid var(--line);
+}
+.material h3 {
+  margin-bottom: 8px;
+}
+.sheet {
+  display: grid;
+  gap: 6px;
+  margin: 10px 0;
+  padding: 10px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+}
+.row {
+  display: grid;
+  grid-template-columns: 1fr 130px;
+  align-items: center;
+}
+.number {
+  text-align: right;
+}
+.fault {
+  margin: 0;
+  color: var(--brick);
+}
+.rule {
+  margin-bottom: 12px;
+}
+.rule p {
+  margin: 0;
+  font-size: 14px;
+}
+</style>

@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import { api, Refused } from '@/api/client'
+import type { Home } from '@/api/types'
+import DrawingView from '@/drawing/DrawingView.vue'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import Message from 'primevue/message'
+import { ref } from 'vue'
+import NewJob from './NewJob.vue'
+import TopBar from './TopBar.vue'
+
+const client = useQueryClient()
+const { data: homes, error, isPending, refetch } = useQuery({ queryKey: ['homes'], queryFn: () => api<Home[]>('GET', '/api/homes') })
+const begins = ref<string | null>(null)
+const leaves = ref<{ id: string; name: string } | null>(null)
+const trouble = ref('')
+
+async function importFile(home: string, event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  const form = new FormData()
+  form.append('file', file)
+  trouble.value = ''
+  try {
+    await api('POST', `/api/homes/${home}/import`, form)
+    await client.invalidateQueries({ queryKey: ['homes'] })
+  } catch (refusal) {
+    if (!(refusal instanceof Refused)) throw refusal
+    trouble.value = [refusal.message, ...Object.values(refusal.fields)].join('\n')
+  }
+  input.value = ''
+}
+
+async function remove() {
+  if (!leaves.value) return
+  await api('DELETE', `/api/jobs/${leaves.value.id}`)
+  leaves.value = null
+  await client.invalidateQueries({ queryKey: ['homes'] })
+}
+</script>
+
+<template>
+  <TopBar />
+  <main class="jobs">
+    <Message v-if="trouble" severity="error" closable class="trouble" @close="trouble = ''">{{ trouble }}</Message>
+    <p v-if="isPending" class="soft" aria-busy="true">Fetching your jobs …</p>
+    <div v-else-if="error">
+      <Message severity="error">{{ error.message }}</Message>
+      <Button label="Try again" @click="refetch()" />
+    </div>
+    <section v-for="home in homes" :key="home.id">
+      <div class="head">
+        <h1>{{ home.name }}</h1>
+        <Button label="New job" @click="begins = home.id" />
+        <label class="import">
+          Import a job
+          <input type="file" accept=".json,application/json" class="visually-hidden" @change="importFile(home.id, $event)" />
+        </label>
+      </div>
+      <p v-if="home.jobs.length === 0" class="card empty">
+        Nothing is being built here yet. Begin with a new job: you name the space, then walk round it with a tape, one
+        reading after another.
+      </p>
+      <ul class="list">
+        <li v-for="job in home.jobs" :key="job.id" class="card job">
+          <RouterLink :to="`/jobs/${job.id}/measure`">
+            <span class="sketch"><DrawingView v-if="job.drawing" :drawing="job.drawing" small :exaggeration="3" /></span>
+            <h2>{{ job.name }}</h2>
+            <p class="verdict" :class="job.verdict.state">{{ job.verdict.sentence }}</p>
+            <p class="soft">{{ job.tape.pieces }} · {{ job.tape.sheets }}</p>
+          </RouterLink>
+          <div class="actions">
+            <a :href="`/api/jobs/${job.id}/export`" download>Export</a>
+            <Button text severity="secondary" label="Delete" :aria-label="`Delete ${job.name}`" @click="leaves = job" />
+          </div>
+        </li>
+      </ul>
+    </section>
+    <NewJob v-if="begins" :home="begins" @close="begins = null" />
+    <Dialog :visible="leaves !== null" modal header="Delete this job?" @update:visible="leaves = null">
+      <p>{{ leaves?.name }} goes with its readings, for good. Export it first if you may want it again.</p>
+      <template #footer>
+        <Button text label="Keep it" @click="leaves = null" />
+        <Button severity="danger" label="Delete the job" @click="remove" />
+      </template>
+    </Dialog>
+  </main>
+</template>
+
+<style scoped>
+.jobs {
+  max-width: 1120px;
+  margin: 24px auto;
+  padding: 0 20px;
+}
+.trouble {
+  white-space: pre-line;
+  margin-bottom: 12px;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 12px;
+  margin-bottom: 16px;
+}
+.head h1 {
+  margin-right: auto;
+}
+.import {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  padding: 0 14px;
+  border: 1px solid var(--line-strong);
+  border-radius: 8px;
+  cursor: pointer;
+}
+.import:focus-within {
+  outline: 3px solid var(--chalk);
+  outline-offset: 2px;
+}
+.empty {
+  max-width: 560px;
+}
+.list {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
+  gap: 16px;
+  margin: 0 0 32px;
+  padding: 0;
+  list-style: none;
+}
+.job {
+  display: flex;
+  flex-direction: column;
+}
+.job > a {
+  flex: 1;
+  color: inherit;
+  text-decoration: none;
+}
+.sketch {
+  display: block;
+  height: 220px;
+  margin-bottom: 10px;
+}
+.job h2 {
+  margin-bottom: 2px;
+}
+.job p {
+  margin: 0;
+}
+.verdict.fits {
+  color: var(--moss);
+}
+.verdict.warning,
+.verdict.waiting {
+  color: var(--ochre);
+}
+.verdict.clash {
+  color: var(--brick);
+}
+.actions {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  margin-top: 8px;
+}
+.actions a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+}
+</style>

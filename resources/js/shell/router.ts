@@ -1,0 +1,36 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import { currentSession } from './session'
+
+declare module 'vue-router' {
+  interface RouteMeta {
+    open?: boolean
+  }
+}
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/sign-in', component: () => import('./SignIn.vue'), meta: { open: true } },
+    { path: '/', component: () => import('./Jobs.vue') },
+    { path: '/account', component: () => import('./Account.vue') },
+    {
+      path: '/jobs/:job',
+      component: () => import('./JobFrame.vue'),
+      children: [
+        { path: '', redirect: (to) => `/jobs/${String(to.params.job)}/measure` },
+        { path: 'measure', component: () => import('@/measure/MeasureStation.vue') },
+        { path: 'fit', component: () => import('@/fit/FitStation.vue') },
+        { path: 'pieces', component: () => import('@/pieces/PiecesStation.vue') },
+        { path: 'sheets', component: () => import('@/sheets/SheetsStation.vue') },
+      ],
+    },
+    { path: '/:other(.*)*', component: () => import('./NotFound.vue') },
+  ],
+})
+
+router.beforeEach(async (to) => {
+  const { user } = await currentSession()
+  if (!user && !to.meta.open) return { path: '/sign-in', query: { to: to.fullPath } }
+  if (user && to.path === '/sign-in') return '/'
+  return true
+})

@@ -1,0 +1,20 @@
+import { api } from '@/api/client'
+import type { Session, User } from '@/api/types'
+import { ref } from 'vue'
+
+export const session = ref<Session | null>(null)
+
+/** Who is signed in, asked once and remembered until it changes. */
+export async function currentSession(): Promise<Session> {
+  session.value ??= await api<Session>('GET', '/api/session')
+  return session.value
+}
+
+export function signedIn(user: User): void {
+  session.value = { demo: session.value?.demo ?? false, user }
+}
+
+export async function signOut(): Promise<void> {
+  await api('DELETE', '/api/session')
+  session.value = null
+}

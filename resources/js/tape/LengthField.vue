@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import InputText from 'primevue/inputtext'
+import { computed, ref, useId, watch } from 'vue'
+import { echo, readLength, Unreadable, type JobUnit } from './lengthReader'
+
+/** A field for one length: echoes what was understood while typing, and gives the text up on Enter or on leaving. */
+const props = defineProps<{
+  label: string
+  /** As it was typed or is written. */
+  text: string
+  unit: JobUnit
+  /** Shown while the field is empty: what is computed when nothing is chosen. */
+  computed?: string
+  refused?: string | undefined
+}>()
+const emit = defineEmits<{ change: [text: string] }>()
+
+const id = useId()
+const typed = ref(props.text)
+watch(
+  () => props.text,
+  (text) => (typed.value = text),
+)
+
+const understood = computed(() => {
+  if (typed.value === props.text || typed.value.trim() === '') return { echo: '', fault: '' }
+  try {
+    return { echo: echo(readLength(typed.value, props.unit), props.unit), fault: '' }
+  } catch (error) {
+    if (error instanceof Unreadable) return { echo: '', fault: error.message }
+    throw error
+  }
+})
+const fault = computed(() => understood.value.fault || props.refused || '')
+const mayBeEmpty = computed(() => props.computed !== undefined)
+
+function give() {
+  if (typed.value === props.text || understood.value.fault) return
+  if (typed.value.trim() === '' && !mayBeEmpty.value) {
+    typed.value = props.text
+    return
+  }
+  emit('change', typed.value.trim())
+}
+
+function leave(event: KeyboardEvent) {
+  typed.value = props.text
+  ;(event.target as HTMLInputElement).blur()
+}
+</script>
+
+<template>
+  <div class="length">
+    <label :for="id">{{ label }}</label>
+    <InputText
+      :id="id"
+      v-model="typed"
+      class="measure"
+      :invalid="fault !== ''"
+      :placeholder="props.computed"
+      :aria-describedby="`${id}-says`"
+      autocomplete="off"
+      @keydown.enter="give"
+      @keydown.esc="leave"
+      @blur="give"
+    />
+    <p :id="`${id}-says`" :class="fault ? 'fault' : 'soft'" aria-live="polite">{{ fault || understood.echo }}</p>
+  </div>
+</template>
+
+<style scoped>
+.length {
+  display: grid;
+  grid-template-columns: 1fr 130px;
+  gap: 2px 12px;
+  align-items: center;
+}
+.length input {
+  width: 100%;
+  text-align: right;
+}
+p {
+  grid-column: 1 / -1;
+  margin: 0;
+  font-size: 14px;
+  text-align: right;
+}
+p:empty {
+  display: none;
+}
+.fault {
+  color: var(--brick);
+  text-align: left;
+}
+</style>

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\AccountController;
+use App\Http\Controllers\EditController;
+use App\Http\Controllers\ExchangeController;
+use App\Http\Controllers\HomeController;
+use App\Http\Controllers\JobController;
+use App\Http\Controllers\SessionController;
+use Illuminate\Support\Facades\Route;
+
+Route::get('/session', [SessionController::class, 'show']);
+Route::post('/session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+Route::post('/session/demo', [SessionController::class, 'demo'])->middleware('throttle:sign-in');
+Route::post('/account', [AccountController::class, 'store'])->middleware('throttle:register');
+
+Route::middleware('auth:sanctum')->group(function (): void {
+    Route::delete('/session', [SessionController::class, 'destroy']);
+    Route::put('/account/password', [AccountController::class, 'password'])->middleware('throttle:sign-in');
+    Route::delete('/account', [AccountController::class, 'destroy'])->middleware('throttle:sign-in');
+
+    Route::get('/homes', [HomeController::class, 'index']);
+    Route::post('/homes', [HomeController::class, 'store']);
+
+    Route::middleware('can:own,home')->group(function (): void {
+        Route::patch('/homes/{home}', [HomeController::class, 'update']);
+        Route::delete('/homes/{home}', [HomeController::class, 'destroy']);
+        Route::post('/homes/{home}/jobs', [JobController::class, 'store']);
+        Route::post('/homes/{home}/import', [ExchangeController::class, 'import']);
+    });
+
+    Route::middleware('can:own,job')->group(function (): void {
+        Route::get('/jobs/{job}', [JobController::class, 'show']);
+        Route::delete('/jobs/{job}', [JobController::class, 'destroy']);
+        Route::post('/jobs/{job}/spaces', [JobController::class, 'addSpace']);
+        Route::post('/jobs/{job}/edits', [EditController::class, 'edit']);
+        Route::post('/jobs/{job}/undo', [EditController::class, 'undo']);
+        Route::post('/jobs/{job}/redo', [EditController::class, 'redo']);
+        Route::get('/jobs/{job}/export', [ExchangeController::class, 'export']);
+        Route::get('/jobs/{job}/cut-sheet', [ExchangeController::class, 'cutSheet']);
+    });
+
+    Route::middleware('can:own,space')->group(function (): void {
+        Route::post('/spaces/{space}/facts', [EditController::class, 'facts']);
+        Route::delete('/spaces/{space}', [JobController::class, 'removeSpace']);
+    });
+});
