@@ -7,6 +7,7 @@ namespace App\Editing;
 use App\Models\Fact;
 use App\Models\Space;
 use App\Models\User;
+use App\Planning\JobDocument;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -15,7 +16,6 @@ use Incastro\Measure\Unreadable;
 use Incastro\Planning\JobReader;
 use Incastro\Planning\TakeReader;
 use Incastro\Survey\AlcoveSheet;
-use App\Planning\JobDocument;
 
 /** Adds facts to a space's book: in any order, and each at most once however often it is sent. */
 final readonly class FactBook
@@ -33,7 +33,7 @@ final readonly class FactBook
     {
         $job = $space->job;
         $slots = [];
-        foreach ((new AlcoveSheet(JobReader::read(JobDocument::of($job))->spaces[0]->sheet))->slots() as $slot) {
+        foreach ((new AlcoveSheet(JobReader::read(JobDocument::of($job))->space($space->id)->sheet))->slots() as $slot) {
             $slots[$slot->id] = $slot;
         }
         $reader = new TakeReader(LengthFormat::of($job->choices['measure']));
@@ -63,7 +63,7 @@ final readonly class FactBook
         DB::transaction(function () use ($rows, $job, $user, $space): void {
             $added = array_values(array_filter($rows, fn (array $row) => Fact::query()->insertOrIgnore($row) === 1));
             if ($added !== []) {
-                $this->history->recordFacts($job, $user, $space, array_column($added, 'id'), array_values(array_unique(array_column($added, 'slot'))));
+                $this->history->recordFacts($job, $user, $space, array_column($added, 'id'), array_values(array_unique(array_filter(array_column($added, 'slot')))));
             }
         });
     }

@@ -77,9 +77,12 @@ final class History
             $record = $this->next($job, $user, $role) ?? throw new UndoRefused("There is nothing to $role.");
             $this->refuseWhenOthersChanged($record);
             $change = $role === 'undo' ? $record->inverse : $record->forward;
-            $version = isset($change['edit'])
-                ? $this->stepChoice($job, $record->target, new Edit($change['edit']['path'], $change['edit']['value']))
-                : $this->stepFacts($user, $record, $change['facts']);
+            $version = null;
+            if (isset($change['edit'])) {
+                $version = $this->stepChoice($job, $record->target, new Edit($change['edit']['path'], $change['edit']['value']));
+            } else {
+                $this->stepFacts($user, $record, $change['facts']);
+            }
             $record->update(['state' => $role === 'undo' ? EditRecord::UNDONE : EditRecord::DONE]);
             EditRecord::query()->create([
                 'job_id' => $job->id, 'user_id' => $user->id, 'role' => $role, 'target' => $record->target, 'label' => $record->label,
@@ -102,7 +105,7 @@ final class History
      *
      * @param  list<string>  $ids
      */
-    private function stepFacts(User $user, EditRecord $record, array $ids): ?int
+    private function stepFacts(User $user, EditRecord $record, array $ids): void
     {
         $device = (string) str()->uuid();
         $withdrawals = [];
@@ -115,7 +118,6 @@ final class History
         // The next step in the other direction withdraws what this one added.
         $record->update($record->state === EditRecord::DONE ? ['forward' => ['facts' => $withdrawals]] : ['inverse' => ['facts' => $withdrawals]]);
 
-        return null;
     }
 
     private function next(Job $job, User $user, string $role): ?EditRecord

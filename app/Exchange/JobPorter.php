@@ -28,7 +28,7 @@ final class JobPorter
                 ->map(fn (Fact $fact) => ['space' => $space->id] + JobDocument::take($fact))->values();
         });
 
-        return JobFile::write($document, $struck->values()->all());
+        return JobFile::write($document, array_values($struck->all()));
     }
 
     /** @throws \Incastro\Exchange\BadFile and then nothing is made */

@@ -17,7 +17,7 @@ final readonly class JobSketch
     public const VERSION = '1';
 
     /**
-     * @param  array{state: string, sentence: string}  $verdict
+     * @param  array<string, string>  $verdict
      * @param  array<string, string>  $tape
      * @param  ?array<string, mixed>  $drawing
      */

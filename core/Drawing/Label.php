@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Incastro\Drawing;
 
-/** A text at a point: `anchor` is start, middle or end. `turned` runs upwards. */
+/**
+ * A text at a point: `anchor` is start, middle or end; `turned` runs upwards. Where it has only so much room along its
+ * line, in mm, a writer falls back to the short text, and then to none.
+ */
 final readonly class Label extends Shape
 {
     public function __construct(
@@ -14,6 +17,8 @@ final readonly class Label extends Shape
         string $ref = '',
         public string $anchor = 'middle',
         public bool $turned = false,
+        public ?float $room = null,
+        public string $short = '',
     ) {
         parent::__construct($style, $ref);
     }

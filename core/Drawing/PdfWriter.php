@@ -14,6 +14,9 @@ final class PdfWriter
 
     private const FONT = 'dejavusans';
 
+    /** Size of letters in drawings, points. */
+    private const LETTERS = 7.5;
+
     /** Scales a person can reckon with; the first that fits is taken. */
     private const SCALES = [1, 2, 5, 10, 15, 20, 25, 50];
 
@@ -87,7 +90,7 @@ final class PdfWriter
             ? [$x0 + ($point->y - $bottom) / $scale, $y0 + ($point->x - $left) / $scale]
             : [$x0 + ($point->x - $left) / $scale, $y0 + ($top - $point->y) / $scale];
         foreach ($drawing->shapes() as $shape) {
-            $this->shape($shape, $place, $turned);
+            $this->shape($shape, $place, $turned, $scale);
         }
         $this->pdf->SetY($y0 + $up / $scale + 2);
         $this->paragraph("Drawn 1:$scale.", 8);
@@ -104,6 +107,7 @@ final class PdfWriter
      */
     private function tableRow(array $cells, array $widths, bool $isHead): void
     {
+        $this->pdf->SetLineStyle(['width' => 0.15, 'dash' => 0, 'color' => [150, 145, 135]]);
         $this->pdf->SetFont(self::FONT, $isHead ? 'B' : '', 8.5);
         $this->pdf->SetX(self::MARGIN);
         foreach ($cells as $i => $cell) {
@@ -113,7 +117,7 @@ final class PdfWriter
     }
 
     /** @param \Closure(DrawnPoint): array{float, float} $place */
-    private function shape(Shape $shape, \Closure $place, bool $turned): void
+    private function shape(Shape $shape, \Closure $place, bool $turned, int $scale): void
     {
         if ($shape instanceof Outline) {
             [$width, $fill, $dash] = match ($shape->style) {
@@ -130,7 +134,9 @@ final class PdfWriter
                 $this->pdf->PolyLine($flat, 'D', $line);
             }
         } elseif ($shape instanceof Label) {
-            $this->text($place($shape->at), $shape->text, $shape->turned xor $turned, $shape->anchor);
+            $this->pdf->SetFont(self::FONT, '', self::LETTERS);
+            $fits = fn (string $text) => $shape->room === null || $this->pdf->GetStringWidth($text) <= $shape->room / $scale;
+            $this->text($place($shape->at), $fits($shape->text) ? $shape->text : ($fits($shape->short) ? $shape->short : ''), $shape->turned xor $turned, $shape->anchor);
         } elseif ($shape instanceof Dimension) {
             [$x1, $y1] = $place($shape->from);
             [$x2, $y2] = $place($shape->to);
@@ -142,7 +148,7 @@ final class PdfWriter
     /** @param array{float, float} $at */
     private function text(array $at, string $text, bool $upwards, string $anchor): void
     {
-        $this->pdf->SetFont(self::FONT, '', 7.5);
+        $this->pdf->SetFont(self::FONT, '', self::LETTERS);
         $width = $this->pdf->GetStringWidth($text);
         $shift = ['start' => 0.0, 'middle' => $width / 2, 'end' => $width][$anchor];
         $this->pdf->StartTransform();

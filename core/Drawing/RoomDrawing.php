@@ -26,7 +26,7 @@ final readonly class RoomDrawing
         foreach ($this->survey->slots as $slot) {
             $line = $this->elevationLine($slot);
             if ($line !== null) {
-                $lines[] = new Dimension($line[0], $line[1], $this->valueOf($slot), $slot->id, Style::Reading);
+                $lines[] = new Dimension($line[0], $line[1], $this->valueOf($slot), $slot->id, $this->isMain($slot) ? Style::Reading : Style::ReadingQuiet);
             }
         }
 
@@ -50,7 +50,7 @@ final readonly class RoomDrawing
                 $lines[] = new Label($slot->id === 'corner-left' ? $lb->plus(90.0, -70.0) : $rb->plus(-90.0, -70.0), $this->valueOf($slot), Style::Reading, $slot->id);
             } elseif ($slot->id === 'fall-depth') {
                 $x = ($lb->x + $rb->x) / 2;
-                $lines[] = new Dimension(new DrawnPoint($x, $lb->y), new DrawnPoint($x, $lf->y), $this->valueOf($slot), $slot->id, Style::Reading);
+                $lines[] = new Dimension(new DrawnPoint($x, $lb->y), new DrawnPoint($x, $lf->y), $this->valueOf($slot), $slot->id, Style::ReadingQuiet);
             }
         }
 
@@ -138,6 +138,12 @@ final readonly class RoomDrawing
             $slot->id === 'fall-across' => [$this->wallPoint('left', 0.0)->plus(0.0, -45.0), $this->wallPoint('right', 0.0)->plus(0.0, -45.0)],
             default => null,
         };
+    }
+
+    /** The widths at the back show their values always, the others when they are selected. */
+    private function isMain(Slot $slot): bool
+    {
+        return $slot->kind === ReadingKind::Width && ! $this->isFront($slot);
     }
 
     private function isFront(Slot $slot): bool

@@ -39,9 +39,9 @@ final readonly class RunDrawing
     public function elevation(): Drawing
     {
         return new Drawing('Run, seen from the front', [
-            'gaps' => $this->gaps(),
             'inside' => $this->pieces(fn (Placed $placed) => $this->isInside($placed), Style::BoardBehind),
             'furniture' => $this->pieces(fn (Placed $placed) => $this->isFace($placed), Style::Board),
+            'gaps' => $this->gaps(),
             'house' => $this->house(),
             'dimensions' => $this->dimensions(),
         ]);
@@ -53,7 +53,7 @@ final readonly class RunDrawing
         return new Drawing('Run', array_intersect_key($this->elevation()->layers, ['gaps' => 1, 'inside' => 1, 'furniture' => 1, 'house' => 1]));
     }
 
-    /** @return list<DrawnPoint> the surface beside an edge, along the gap's stations */
+    /** @return non-empty-list<DrawnPoint> the surface beside an edge, along the gap's stations */
     private function surface(Edge $edge): array
     {
         $gap = $this->run->edge($edge)->gap;
@@ -86,16 +86,16 @@ final readonly class RunDrawing
         $ceiling = $this->surface(Edge::Top);
         $floor = $this->surface(Edge::Foot);
         $shapes = [];
-        foreach ([[Edge::Left, $floor[0], $ceiling[0]], [Edge::Right, end($floor), end($ceiling)]] as [$edge, $low, $high]) {
+        foreach ([[Edge::Left, $floor[0], $ceiling[0]], [Edge::Right, $floor[count($floor) - 1], $ceiling[count($ceiling) - 1]]] as [$edge, $low, $high]) {
             $wall = $this->surface($edge);
-            $last = end($wall);
+            $last = $wall[count($wall) - 1];
             $shapes[] = new Outline([
                 new DrawnPoint($wall[0]->x, $low->y, $wall[0]->cx, $low->cy), ...$wall,
                 new DrawnPoint($last->x, $high->y, $last->cx, $high->cy),
             ], false, Style::House, $edge->value);
         }
         $across = fn (array $line, int $end) => [
-            $this->meeting($shapes[0], $line[0], $end), ...$line, $this->meeting($shapes[1], $line[count($line) - 1], $end),
+            $this->meeting($shapes[0], $line[0], $end), ...array_values($line), $this->meeting($shapes[1], $line[count($line) - 1], $end),
         ];
         $shapes[] = new Outline($across($ceiling, -1), false, Style::House, Edge::Top->value);
         $shapes[] = new Outline($across($floor, 0), false, Style::House, Edge::Foot->value);
@@ -111,16 +111,39 @@ final readonly class RunDrawing
         return new DrawnPoint($corner->x, $level->y, $corner->cx, $level->cy);
     }
 
-    /** @return list<Shape> */
+    /**
+     * @param  \Closure(Placed): bool  $which
+     * @return list<Shape>
+     */
     private function pieces(\Closure $which, Style $style): array
     {
         return array_map(
-            fn (Placed $placed) => Outline::rectangle($placed->u, $placed->z, $placed->alongU, $placed->alongZ, str_starts_with($placed->piece->mark, 'P') ? Style::Plinth : $style, $placed->piece->key),
+            fn (Placed $placed) => new Outline($this->finished($placed), true, str_starts_with($placed->piece->mark, 'P') ? Style::Plinth : $style, $placed->piece->key),
             array_values(array_filter($this->assembly->placed, $which)),
         );
     }
 
-    /** Front faces: the frame, its fillers and trim, and the plinth's front. Blanks are shown up to the house only. */
+    /**
+     * A piece as it will stand: what its blank has beyond an edge of the run is cut to the surface there.
+     *
+     * @return list<DrawnPoint> going round from the lower left
+     */
+    private function finished(Placed $placed): array
+    {
+        $right = $placed->u + $placed->alongU;
+        $top = $placed->z + $placed->alongZ;
+        $isOver = fn (float $by) => $by > 0.5;
+        $upLeft = $isOver($this->left - $placed->u) ? $this->surface(Edge::Left) : [new DrawnPoint($placed->u, max($placed->z, 0.0)), new DrawnPoint($placed->u, min($top, $this->top))];
+        $upRight = $isOver($right - $this->right) ? $this->surface(Edge::Right) : [new DrawnPoint($right, max($placed->z, 0.0)), new DrawnPoint($right, min($top, $this->top))];
+        $along = fn (array $line, DrawnPoint $from, DrawnPoint $to) => array_map(
+            fn (DrawnPoint $point) => new DrawnPoint(min(max($point->x, $from->x), $to->x), $point->y, $point->x <= $from->x ? $from->cx : ($point->x >= $to->x ? $to->cx : 0.0), $point->cy), $line);
+        $over = $isOver($top - $this->top) && $placed->z < $this->top + 0.5 ? $along($this->surface(Edge::Top), $upLeft[count($upLeft) - 1], $upRight[count($upRight) - 1]) : [];
+        $under = $isOver(-$placed->z) ? $along($this->surface(Edge::Foot), $upLeft[0], $upRight[0]) : [];
+
+        return array_values([...$upLeft, ...$over, ...array_reverse($upRight), ...array_reverse($under)]);
+    }
+
+    /** Front faces: the frame, its fillers and trim, and the plinth's front. */
     private function isFace(Placed $placed): bool
     {
         return preg_match('/-(stile|rail|filler|trim|toe-board)/', $placed->piece->mark) === 1 && ! str_ends_with($placed->piece->mark, 'rail-back');
@@ -140,7 +163,7 @@ final readonly class RunDrawing
 
         return [
             new Dimension(new DrawnPoint($this->left, -90.0), new DrawnPoint($this->right, -90.0), $write($this->run->cell->outerWidth()), 'width'),
-            new Dimension(new DrawnPoint($this->right + 170.0, $this->foot), new DrawnPoint($this->right + 170.0, $this->top), $write($this->run->cell->outerHeight()), 'height'),
+            new Dimension(new DrawnPoint($this->right + 330.0, $this->foot), new DrawnPoint($this->right + 330.0, $this->top), $write($this->run->cell->outerHeight()), 'height'),
             new Label(new DrawnPoint($this->left - 60.0, $middle), $gapText($this->run->edge(Edge::Left)->gap), Style::Measure, Edge::Left->value, 'end'),
             new Label(new DrawnPoint($this->right + 60.0, $middle + 260.0), $gapText($this->run->edge(Edge::Right)->gap), Style::Measure, Edge::Right->value, 'start'),
             new Label(new DrawnPoint(($this->left + $this->right) / 2, $this->top + $this->run->edge(Edge::Top)->gap->most + 45.0), $gapText($this->run->edge(Edge::Top)->gap), Style::Measure, Edge::Top->value),

@@ -25,7 +25,7 @@ final class ScreenWriter
 
         return $common + match (true) {
             $shape instanceof Outline => ['kind' => 'outline', 'closed' => $shape->closed, 'points' => array_map(self::point(...), $shape->points())],
-            $shape instanceof Label => ['kind' => 'label', 'text' => $shape->text, 'at' => self::point($shape->at), 'anchor' => $shape->anchor, 'turned' => $shape->turned],
+            $shape instanceof Label => ['kind' => 'label', 'text' => $shape->text, 'at' => self::point($shape->at), 'anchor' => $shape->anchor, 'turned' => $shape->turned, 'room' => $shape->room, 'short' => $shape->short],
             $shape instanceof Dimension => ['kind' => 'dimension', 'text' => $shape->text, 'from' => self::point($shape->from), 'to' => self::point($shape->to)],
             default => throw new \LogicException('A shape without a writer: '.$shape::class),
         };

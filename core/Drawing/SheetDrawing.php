@@ -36,9 +36,9 @@ final readonly class SheetDrawing
         foreach ($sheet->pieces as $placed) {
             $name = $placed->piece->name;
             $pieces[] = $this->rectangle($placed->at, Style::Board, $name);
-            $narrow = min($placed->at->length()->toDouble(), $placed->at->width()->toDouble()) < self::TWO_LINES;
-            if ($narrow) {
-                $pieces[] = $this->label($placed->at, $name.'  '.$this->size($placed->at), Style::Label, 0.0, $name);
+            $isNarrow = min($placed->at->length()->toDouble(), $placed->at->width()->toDouble()) < self::TWO_LINES;
+            if ($isNarrow) {
+                $pieces[] = $this->label($placed->at, $name.'  '.$this->size($placed->at), Style::Label, 0.0, $name, $name);
             } else {
                 $pieces[] = $this->label($placed->at, $name, Style::Label, 26.0, $name);
                 $pieces[] = $this->label($placed->at, $this->size($placed->at), Style::Measure, -30.0, $name);
@@ -63,13 +63,13 @@ final readonly class SheetDrawing
         return Outline::rectangle($at->x / 1e6, $at->y / 1e6, $at->alongX / 1e6, $at->alongY / 1e6, $style, $ref);
     }
 
-    private function label(Rectangle $at, string $text, Style $style, float $above, string $ref): Label
+    private function label(Rectangle $at, string $text, Style $style, float $above, string $ref, string $short = ''): Label
     {
         $x = ($at->x + $at->alongX / 2) / 1e6;
         $y = ($at->y + $at->alongY / 2) / 1e6;
-        $turned = $at->alongY > 1.5 * $at->alongX;
+        $turned = $at->alongY > $at->alongX;
 
-        return new Label(new DrawnPoint($turned ? $x - $above : $x, $turned ? $y : $y + $above), $text, $style, $ref, 'middle', $turned);
+        return new Label(new DrawnPoint($turned ? $x - $above : $x, $turned ? $y : $y + $above), $text, $style, $ref, 'middle', $turned, max($at->alongX, $at->alongY) / 1e6, $short);
     }
 
     private function size(Rectangle $at): string

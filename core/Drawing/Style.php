@@ -11,6 +11,7 @@ enum Style: string
     case Hidden = 'hidden';
     case Plumb = 'plumb';
     case Reading = 'reading';
+    case ReadingQuiet = 'reading-quiet';
     case Board = 'board';
     case BoardBehind = 'board-behind';
     case Plinth = 'plinth';

@@ -252,10 +252,10 @@ final readonly class PlanWriter
         ];
     }
 
-    /** @return array{nm: int, text: string, steps: list<array{label: string, sign: string, value: array{nm: int, text: string}}>} */
+    /** @return array<string, mixed> */
     private function working(Working $working): array
     {
-        return $this->length($working->result) + ['steps' => array_map(fn (WorkingStep $step) => [
+        return [...$this->length($working->result), 'steps' => array_map(fn (WorkingStep $step) => [
             'label' => $step->label, 'sign' => $step->sign, 'value' => $this->exact($step->value),
         ], $working->steps)];
     }

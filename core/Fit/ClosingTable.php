@@ -37,7 +37,7 @@ final readonly class ClosingTable
         return match (true) {
             $gap->most <= self::NOTHING => [Closing::Nothing, 'never more than '.$this->mm(self::NOTHING)],
             $gap->most <= self::CAULK && $this->rules->painted => [Closing::Caulk, 'never more than '.$this->mm(self::CAULK).', and painted'],
-            $gap->most <= $this->rules->mm(Rule::ScribeMost) => [Closing::Scribe, sprintf('up to %s: a wider edge can be scribed to it', $this->mm($gap->most))],
+            $gap->most <= $this->rules->mm(Rule::ScribeMost) => [Closing::Scribe, sprintf('up to %s, which a wider edge can take', $this->mm($gap->most))],
             default => [Closing::Filler, sprintf('%s is more than an edge of %s can take', $this->mm($gap->most), $this->mm($this->rules->mm(Rule::ScribeMost)))],
         };
     }

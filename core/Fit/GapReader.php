@@ -106,6 +106,6 @@ final readonly class GapReader
     {
         $wall = $edge === Edge::Left ? $this->room->left : $this->room->right;
 
-        return max(array_map(fn (float $z) => $this->room->sigmaAt($wall, $v, $z), $wall->bendsBetween($from, $to)));
+        return max([0.0, ...array_map(fn (float $z) => $this->room->sigmaAt($wall, $v, $z), $wall->bendsBetween($from, $to))]);
     }
 }

@@ -47,14 +47,14 @@ final readonly class RunFitter
         $depth = $this->depth();
         // Widest and tallest first; then what the closings ask for is reserved, once; a closing that changed by it keeps
         // its second choice and gets its reserve too (handbook, "Closing a gap").
-        $reserves = [];
+        $reserves = $edges = [];
         for ($round = 0; $round < 3; $round++) {
             $height = $this->height($depth, $reserves);
             $span = $this->span($height);
             [$width, $u] = $this->width($span, $height, $depth, $reserves);
             $cell = new Cell($this->layout->boxId, 'B1', $width, $height, $depth, $u, $this->rules->mm(Rule::PlinthHeight), $this->layout->fixedShelves, $this->layout->adjustableShelves);
             $this->refuseTooSmall($cell);
-            $edges = $round < 2 ? $this->edges($cell, []) : $this->edges($cell, $edges ?? []);
+            $edges = $this->edges($cell, $round < 2 ? [] : $edges);
             $asked = $this->reserves($edges);
             if (array_diff_key($asked, $reserves) === []) {
                 break;

@@ -7,7 +7,6 @@ namespace Incastro\Planning;
 use Incastro\Cut\SawSetup;
 use Incastro\Cut\Stock;
 use Incastro\Measure\LengthFormat;
-use Incastro\Measure\LengthReader;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials;
 use Incastro\Rules\Rule;
@@ -30,13 +29,20 @@ final readonly class Job
     ) {
     }
 
+    /** @throws \OutOfBoundsException when the job has no such space */
+    public function space(string $id): Space
+    {
+        foreach ($this->spaces as $space) {
+            if ($space->id === $id) {
+                return $space;
+            }
+        }
+
+        throw new \OutOfBoundsException(sprintf('The job has no space “%s”.', $id));
+    }
+
     public function saw(): SawSetup
     {
         return SawSetup::allEdges($this->rules->get(Rule::Kerf), $this->rules->get(Rule::Trim));
-    }
-
-    public function reader(): LengthReader
-    {
-        return new LengthReader($this->format->unit);
     }
 }

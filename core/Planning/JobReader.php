@@ -24,21 +24,17 @@ final class JobReader
     public static function read(array $document): Job
     {
         $format = LengthFormat::of($document['measure']);
-        $materials = array_map(fn (MaterialRole $role) => self::material($role, $document['materials'][$role->value]), MaterialRole::cases());
-        $thickness = [];
-        foreach ($materials as $material) {
-            $thickness[$material->role->value] = $material->thickness;
-        }
+        $materials = new Materials(...array_map(fn (MaterialRole $role) => self::material($role, $document['materials'][$role->value]), MaterialRole::cases()));
 
         return new Job(
             $document['name'], $format, $document['currency'],
             new HouseRules($format->unit, array_map(self::length(...), $document['rules']), $document['skirting_stays'], $document['painted']),
-            new Materials(...$materials),
+            $materials,
             array_map(fn (array $entry) => new Stock(
                 $entry['name'], $entry['quantity'], self::length($entry['length']), self::length($entry['width']),
-                $thickness[$entry['material']], $entry['material'], (float) $entry['price'],
-            ), $document['stock']),
-            array_map(self::space(...), $document['spaces']),
+                $materials->of(MaterialRole::from($entry['material']))->thickness, $entry['material'], (float) $entry['price'],
+            ), array_values($document['stock'])),
+            array_map(self::space(...), array_values($document['spaces'])),
         );
     }
 
@@ -58,7 +54,7 @@ final class JobReader
         return new Space(
             $space['id'], $space['name'],
             new SheetChoices(self::length($sheet['low']), $optional($sheet['middle']), self::length($sheet['high']), self::length($sheet['back']), self::length($sheet['front']), self::length($sheet['level'])),
-            array_map(self::take(...), $space['takes']),
+            array_map(self::take(...), array_values($space['takes'])),
             new Layout(
                 $layout['run'], $layout['box'],
                 $optional($layout['width']), $optional($layout['height']), $optional($layout['depth']),
@@ -80,7 +76,7 @@ final class JobReader
         );
     }
 
-    /** @param array{nm: int} $stored */
+    /** @param array<string, mixed> $stored */
     private static function length(array $stored): Length
     {
         return Length::ofNanometres($stored['nm']);

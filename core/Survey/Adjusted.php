@@ -8,8 +8,8 @@ namespace Incastro\Survey;
 final readonly class Adjusted
 {
     /**
-     * @param  list<float>  $unknowns
-     * @param  list<list<float>>  $covariance
+     * @param  array<int, float>  $unknowns
+     * @param  array<int, array<int, float>>  $covariance
      * @param  list<Observation>  $observations
      * @param  list<array<int, float>>  $rows
      * @param  list<float>  $residuals  adjusted less read

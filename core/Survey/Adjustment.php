@@ -49,7 +49,7 @@ final class Adjustment
         }
         [$rows, $misfits] = self::linearised($observations, $x);
 
-        return new Adjusted(array_values($x), $covariance, $observations, $rows, array_map(fn (float $misfit) => -$misfit, $misfits));
+        return new Adjusted($x, $covariance, $observations, $rows, array_map(fn (float $misfit) => -$misfit, $misfits));
     }
 
     /**

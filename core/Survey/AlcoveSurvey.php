@@ -37,7 +37,7 @@ final class AlcoveSurvey
     private const SKEW = 20.0;
 
     /** @var array<string, Reading> by slot */
-    private array $readings = [];
+    private array $readings;
 
     private AlcoveSheet $sheet;
 
@@ -95,7 +95,7 @@ final class AlcoveSurvey
         $width = array_sum(array_map(fn (Reading $reading) => $reading->value(), $widths)) / count($widths);
         $start = [...array_fill(0, 6, 0.0), ...array_fill(0, 6, $width), $this->depth('left'), $this->depth('right')];
         try {
-            return Adjustment::solve([...$this->widths(), ...$this->plan(), ...$this->plumbs(), ...$this->assumptions()], $start);
+            return Adjustment::solve(array_values([...$this->widths(), ...$this->plan(), ...$this->plumbs(), ...$this->assumptions()]), $start);
         } catch (Undetermined) {
             return null;
         }

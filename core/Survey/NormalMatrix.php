@@ -7,7 +7,7 @@ namespace Incastro\Survey;
 /** The normal matrix N = AᵀPA of an adjustment, and its inverse by Cholesky's method. */
 final readonly class NormalMatrix
 {
-    /** @param list<list<float>> $n */
+    /** @param array<int, array<int, float>> $n */
     private function __construct(private array $n)
     {
     }
@@ -32,7 +32,7 @@ final readonly class NormalMatrix
     }
 
     /**
-     * @return list<list<float>>
+     * @return array<int, array<int, float>>
      *
      * @throws Undetermined when the matrix is singular
      */

@@ -67,16 +67,18 @@ final readonly class SurveyFindings
             $widths = [];
             foreach (AlcoveSheet::COLUMNS as $column) {
                 foreach ([$below, $above] as $row) {
-                    $widths["$row-$column"] = $this->readings["width-$row-$column"] ?? null;
+                    if (isset($this->readings["width-$row-$column"])) {
+                        $widths["$row-$column"] = $this->readings["width-$row-$column"];
+                    }
                 }
             }
             $step = $this->sheet->heightOf($above) - $this->sheet->heightOf($below);
-            if ($left === null || $right === null || in_array(null, $widths, true) || (float) $left->slot->span < 0.8 * $step) {
+            if ($left === null || $right === null || count($widths) < 4 || (float) $left->slot->span < 0.8 * $step) {
                 continue;
             }
             $grows = 0.0;
             $variance = 0.0;
-            foreach (array_filter($widths) as $key => $reading) {
+            foreach ($widths as $key => $reading) {
                 $grows += (str_starts_with($key, $above) ? 1 : -1) * $reading->value() / 2;
                 $variance += ($reading->sigma() / 2) ** 2;
             }
@@ -89,7 +91,7 @@ final readonly class SurveyFindings
                     'In the %s the widths and the plumb readings disagree by %.0f mm: the widths say the space gets %.0f mm %s, the level says %.0f mm %s. Take again: %s, %s, or the widths there (%s).',
                     $name, abs($off), abs($grows), $grows < 0 ? 'narrower' : 'wider', abs($leans), $leans > 0 ? 'narrower' : 'wider',
                     lcfirst($left->slot->label), lcfirst($right->slot->label),
-                    implode('; ', array_map(fn (Reading $reading) => lcfirst($reading->slot->label), array_filter($widths))),
+                    implode('; ', array_map(fn (Reading $reading) => lcfirst($reading->slot->label), $widths)),
                 ), $left->slot->id);
             }
         }

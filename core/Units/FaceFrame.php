@@ -51,10 +51,10 @@ final readonly class FaceFrame
 
     public function build(): Assembly
     {
-        return new Assembly([
+        return new Assembly(array_values([
             $this->stile(Edge::Left), $this->stile(Edge::Right), $this->bottomRail(), $this->topRail(),
             ...$this->closing(Edge::Left), ...$this->closing(Edge::Right), ...$this->closing(Edge::Top),
-        ]);
+        ]));
     }
 
     private function overhang(Edge $edge): ?Working

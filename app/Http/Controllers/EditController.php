@@ -30,7 +30,7 @@ final class EditController extends Controller
             'path' => ['required', 'string', 'max:120'],
             'value' => ['present'],
         ]);
-        $space = $data['target'] === $job->id ? null : $job->spaces()->findOrFail($data['target']);
+        $space = $data['target'] === $job->id ? null : $job->spaces()->whereKey($data['target'])->firstOrFail();
         $this->history->edit($job, $this->person($request), $space, (int) $data['version'], new Edit($data['path'], $data['value']));
 
         return $this->answered($request, $job);

@@ -25,8 +25,8 @@ final class ExchangeController extends Controller
 
     public function import(Request $request, Home $home, JobPorter $porter): JsonResponse
     {
-        $request->validate(['file' => ['required', 'file', 'max:4096']], ['file.max' => 'The file is larger than 4 MB, which no job file is.']);
-        $job = $porter->import($home, $this->person($request), (string) $request->file('file')?->get());
+        ['file' => $file] = $request->validate(['file' => ['required', 'file', 'max:4096']], ['file.max' => 'The file is larger than 4 MB, which no job file is.']);
+        $job = $porter->import($home, $this->person($request), (string) $file->get());
 
         return response()->json(['id' => $job->id], 201);
     }

@@ -53,7 +53,7 @@ final class HomeController extends Controller
         return response()->noContent();
     }
 
-    /** @return array{name: string} */
+    /** @return array<string, mixed> */
     private function named(Request $request): array
     {
         return $request->validate(['name' => ['required', 'string', 'max:80']]);

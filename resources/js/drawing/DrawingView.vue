@@ -14,7 +14,7 @@ const props = withDefaults(
     selected?: string | undefined
     /** Texts are left out where the drawing is a thumbnail. */
     small?: boolean
-    /** References whose values are not shown unless selected. */
+    /** Lesser readings show their values only when selected. */
     quiet?: boolean
   }>(),
   { exaggeration: 1, selected: undefined, small: false, quiet: false },
@@ -74,8 +74,17 @@ const ticks = (from: DrawnPoint, to: DrawnPoint) => {
     : `M${x1} ${y1 - size}v${2 * size}M${x2} ${y2 - size}v${2 * size}`
 }
 
+/** Letters of the drawing are about this wide for their size, px. */
+const LETTER = 8.2
+
+/** A text that would run out of its place is shortened, then left out. */
+function fitting(shape: Extract<Shape, { kind: 'label' }>): string {
+  const fits = (text: string) => shape.room === null || text.length * LETTER * scale.value <= shape.room
+  return fits(shape.text) ? shape.text : fits(shape.short) ? shape.short : ''
+}
+
 const isSelected = (shape: Shape) => shape.ref !== '' && shape.ref === props.selected
-const showsText = (shape: Shape) => !props.small && (!props.quiet || isSelected(shape) || shape.style !== 'reading')
+const showsText = (shape: Shape) => !props.small && (!props.quiet || isSelected(shape) || shape.style !== 'reading-quiet')
 </script>
 
 <template>
@@ -121,7 +130,7 @@ const showsText = (shape: Shape) => !props.small && (!props.quiet || isSelected(
             :text-anchor="shape.anchor"
             dy="5"
           >
-            {{ shape.text }}
+            {{ fitting(shape) }}
           </text>
         </g>
       </g>
@@ -148,23 +157,23 @@ path {
   stroke-linejoin: round;
   vector-effect: non-scaling-stroke;
 }
-.house path {
+g.house path {
   stroke-width: 2.4px;
 }
-.house path:not(.open) {
+g.house path:not(.open) {
   fill: var(--field);
 }
-.plumb path {
+g.plumb path {
   stroke: var(--soft);
   stroke-dasharray: 1 6;
   stroke-linecap: round;
 }
-.board path:first-child,
-.plinth path:first-child {
+g.board path:first-child,
+g.plinth path:first-child {
   fill: var(--birch-light);
   stroke-width: 1.4px;
 }
-.board-behind path {
+g.board-behind path {
   fill: var(--birch);
   stroke: var(--birch-line);
   opacity: 0.75;
@@ -187,39 +196,40 @@ path {
   stroke-width: 0.6px;
   opacity: 0.6;
 }
-.gap path {
+g.gap path {
   fill: url(#gap);
   stroke: var(--chalk);
   stroke-width: 4px;
-  stroke-opacity: 0.28;
+  stroke-opacity: 0.35;
 }
-.gap.selected path {
+g.gap.selected path {
   stroke-opacity: 0.9;
 }
-.sheet path {
+g.sheet path {
   stroke-width: 2px;
   fill: var(--field);
 }
-.trimmed path,
-.offcut path {
+g.trimmed path,
+g.offcut path {
   stroke: var(--line-strong);
   stroke-dasharray: 5 4;
 }
-.offcut path {
+g.offcut path {
   fill: url(#waste);
 }
-.measure path,
-.reading path {
+g.measure path,
+g.reading path,
+g.reading-quiet path {
   stroke: var(--soft);
 }
-.grain path {
+g.grain path {
   stroke: var(--birch-line);
 }
-.selected path {
+g.selected path {
   stroke: var(--chalk);
   stroke-width: 3px;
 }
-.board.selected path:first-child {
+g.board.selected path:first-child {
   fill: var(--chalk-wash);
 }
 text {
@@ -230,10 +240,10 @@ text {
   stroke-width: 4px;
   stroke-linejoin: round;
 }
-.label text {
+g.label text {
   font-family: var(--sans);
 }
-.selected text {
+g.selected text {
   fill: var(--chalk);
 }
 .small path {

@@ -58,7 +58,7 @@ function setShelves(path: string, value: number | null) {
           <LengthField
             :label="size.label"
             :text="layout[size.key]?.typed ?? ''"
-            :computed="run ? run.box[size.key].text : 'as large as goes'"
+            computed="largest"
             :unit="unit"
             :refused="job.refused[`layout.${size.key}`]"
             @change="set(`layout.${size.key}`, $event)"
@@ -113,11 +113,11 @@ function setShelves(path: string, value: number | null) {
   grid-template-columns: minmax(0, 1fr) 330px;
   grid-template-rows: minmax(300px, 1fr) auto;
   gap: 14px;
-  min-height: 100%;
+  height: 100%;
 }
 .drawing-card {
   position: relative;
-  min-height: 380px;
+  min-height: 300px;
   padding: 8px;
 }
 .drawing-card :deep(.drawing) {
@@ -144,6 +144,8 @@ function setShelves(path: string, value: number | null) {
   grid-column: 2;
   align-content: start;
   gap: 12px;
+  min-height: 0;
+  overflow: auto;
 }
 .small {
   font-size: 14px;
@@ -182,6 +184,13 @@ function setShelves(path: string, value: number | null) {
   .fit-station {
     display: flex;
     flex-direction: column;
+    height: auto;
+  }
+  .side {
+    overflow: visible;
+  }
+  .drawing-card {
+    min-height: 460px;
   }
 }
 </style>

@@ -25,7 +25,7 @@ const choose = (edge: Edge, value: string) =>
 </script>
 
 <template>
-  <section class="card">
+  <section class="card ledger">
     <table>
       <thead>
         <tr>
@@ -109,7 +109,7 @@ table {
 }
 th,
 td {
-  padding: 5px 8px 5px 0;
+  padding: 2px 12px 2px 0;
   border-bottom: 1px solid var(--line);
   text-align: left;
 }
@@ -123,12 +123,23 @@ thead th {
 }
 tbody th {
   font-weight: 400;
+  white-space: nowrap;
+}
+td :deep(.p-select) {
+  width: 230px;
+}
+td :deep(.p-button) {
+  white-space: nowrap;
 }
 .selected {
   background: var(--chalk-wash);
 }
 .reason {
-  font-size: 15px;
+  font-size: 14px;
+  line-height: 1.25;
+}
+.ledger {
+  overflow-x: auto;
 }
 dl {
   display: grid;

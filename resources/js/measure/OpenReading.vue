@@ -120,7 +120,7 @@ function press(key: string) {
     />
     <div class="actions">
       <button type="button" class="link" @click="emit('skip')">skip <kbd>Shift</kbd> <kbd>Enter</kbd></button>
-      <button v-if="last" type="button" class="link" @click="keep(true)">keep as a second take</button>
+      <button v-if="last" type="button" class="link" @click="keep(true)">second take</button>
       <button v-if="!isPhone" type="button" class="link strong" @click="keep()">keep, next <kbd>Enter</kbd></button>
     </div>
   </section>

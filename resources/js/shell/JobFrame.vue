@@ -62,7 +62,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
 
 <template>
   <div class="frame">
-    <TopBar>
+    <TopBar tight>
       <template v-if="job.job">
         <Button text class="name" :label="job.job.name" icon="" aria-haspopup="dialog" @click="rulesOpen = true">
           <span class="job-name">{{ job.job.name }}</span>

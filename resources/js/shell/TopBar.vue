@@ -4,6 +4,9 @@ import { useRouter } from 'vue-router'
 import { isDark, toggleTheme } from './preferences'
 import { session, signOut } from './session'
 
+/** `tight` leaves out, on a phone, what can wait until the list of jobs. */
+defineProps<{ tight?: boolean }>()
+
 const router = useRouter()
 
 async function leave() {
@@ -13,7 +16,7 @@ async function leave() {
 </script>
 
 <template>
-  <header class="bar">
+  <header class="bar" :class="{ tight }">
     <RouterLink to="/" class="brand" aria-label="Incastro, to your jobs">
       <svg viewBox="0 0 32 32" width="28" height="28" aria-hidden="true">
         <path d="M6 4v24h21" fill="none" stroke="currentColor" stroke-width="3" />
@@ -26,8 +29,8 @@ async function leave() {
       <slot name="tools" />
       <Button text severity="secondary" :label="isDark ? 'Light' : 'Dark'" :aria-label="`Use the ${isDark ? 'light' : 'dark'} theme`" @click="toggleTheme" />
       <template v-if="session?.user">
-        <RouterLink class="who" to="/account">{{ session.user.name }}</RouterLink>
-        <Button text severity="secondary" label="Sign out" @click="leave" />
+        <RouterLink class="who away" to="/account">{{ session.user.name }}</RouterLink>
+        <Button class="away" text severity="secondary" label="Sign out" @click="leave" />
       </template>
     </nav>
   </header>
@@ -66,6 +69,10 @@ async function leave() {
     flex-wrap: wrap;
     gap: 0 10px;
     padding: 2px 12px;
+  }
+  .tight .brand span,
+  .tight .away {
+    display: none;
   }
 }
 </style>
