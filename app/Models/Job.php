@@ -26,6 +26,8 @@ final class Job extends Model
 
     protected $fillable = ['choices'];
 
+    protected $attributes = ['version' => 1];
+
     protected function casts(): array
     {
         return ['choices' => 'array', 'version' => 'integer'];

@@ -25,6 +25,8 @@ final class Space extends Model
 
     protected $fillable = ['choices', 'position'];
 
+    protected $attributes = ['version' => 1, 'position' => 0];
+
     protected function casts(): array
     {
         return ['choices' => 'array', 'version' => 'integer', 'position' => 'integer'];

@@ -21,6 +21,8 @@ final class User extends Authenticatable
 
     protected $fillable = ['name', 'email', 'password'];
 
+    protected $attributes = ['is_demo' => false, 'remember_token' => null];
+
     protected $hidden = ['password', 'remember_token'];
 
     protected function casts(): array

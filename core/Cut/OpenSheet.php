@@ -22,8 +22,10 @@ final class OpenSheet
     public function __construct(public readonly Stock $stock, private readonly SawSetup $saw)
     {
         $this->free = [new Rectangle(
-            $saw->trimStart->nanometres(), $saw->trimLow->nanometres(),
-            $saw->usableLength($stock)->nanometres(), $saw->usableWidth($stock)->nanometres(),
+            $saw->trimStart->nanometres(),
+            $saw->trimLow->nanometres(),
+            $saw->usableLength($stock)->nanometres(),
+            $saw->usableWidth($stock)->nanometres(),
         )];
     }
 

@@ -136,7 +136,9 @@ final readonly class RunDrawing
         $upLeft = $isOver($this->left - $placed->u) ? $this->surface(Edge::Left) : [new DrawnPoint($placed->u, max($placed->z, 0.0)), new DrawnPoint($placed->u, min($top, $this->top))];
         $upRight = $isOver($right - $this->right) ? $this->surface(Edge::Right) : [new DrawnPoint($right, max($placed->z, 0.0)), new DrawnPoint($right, min($top, $this->top))];
         $along = fn (array $line, DrawnPoint $from, DrawnPoint $to) => array_map(
-            fn (DrawnPoint $point) => new DrawnPoint(min(max($point->x, $from->x), $to->x), $point->y, $point->x <= $from->x ? $from->cx : ($point->x >= $to->x ? $to->cx : 0.0), $point->cy), $line);
+            fn (DrawnPoint $point) => new DrawnPoint(min(max($point->x, $from->x), $to->x), $point->y, $point->x <= $from->x ? $from->cx : ($point->x >= $to->x ? $to->cx : 0.0), $point->cy),
+            $line
+        );
         $over = $isOver($top - $this->top) && $placed->z < $this->top + 0.5 ? $along($this->surface(Edge::Top), $upLeft[count($upLeft) - 1], $upRight[count($upRight) - 1]) : [];
         $under = $isOver(-$placed->z) ? $along($this->surface(Edge::Foot), $upLeft[0], $upRight[0]) : [];
 

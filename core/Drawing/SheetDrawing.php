@@ -49,8 +49,11 @@ final readonly class SheetDrawing
             'sheet' => [
                 Outline::rectangle(0.0, 0.0, $length, $width, Style::Sheet, "sheet-$number"),
                 Outline::rectangle(
-                    $this->saw->trimStart->toDouble(), $this->saw->trimLow->toDouble(),
-                    $this->saw->usableLength($sheet->stock)->toDouble(), $this->saw->usableWidth($sheet->stock)->toDouble(), Style::Trimmed,
+                    $this->saw->trimStart->toDouble(),
+                    $this->saw->trimLow->toDouble(),
+                    $this->saw->usableLength($sheet->stock)->toDouble(),
+                    $this->saw->usableWidth($sheet->stock)->toDouble(),
+                    Style::Trimmed,
                 ),
             ],
             'offcuts' => $offcuts,

@@ -40,9 +40,13 @@ final class CutListCsv
                 $this->faults[] = new Fault("$place:grain", sprintf('“%s” is not a grain. It is length, width or any.', $row['grain']));
             }
             $pieces[] = new CutPiece(
-                $this->name($row, $place), $this->quantity($row['quantity'], $place) ?? 1,
-                $this->length($row['length'], "$place:length"), $this->length($row['width'], "$place:width"),
-                $this->length($row['thickness'], "$place:thickness"), $this->material($row, $place), $grain ?? Grain::Any,
+                $this->name($row, $place),
+                $this->quantity($row['quantity'], $place) ?? 1,
+                $this->length($row['length'], "$place:length"),
+                $this->length($row['width'], "$place:width"),
+                $this->length($row['thickness'], "$place:thickness"),
+                $this->material($row, $place),
+                $grain ?? Grain::Any,
             );
         }
         $this->throwFaults();
@@ -68,9 +72,13 @@ final class CutListCsv
                 $this->faults[] = new Fault("$place:price", sprintf('“%s” is not a price. Type a number of 0 or more, such as 64.00.', $row['price']));
             }
             $stock[] = new Stock(
-                $this->name($row, $place), $row['quantity'] === '' ? null : $this->quantity($row['quantity'], $place, 0),
-                $this->length($row['length'], "$place:length"), $this->length($row['width'], "$place:width"),
-                $this->length($row['thickness'], "$place:thickness"), $this->material($row, $place), (float) $row['price'],
+                $this->name($row, $place),
+                $row['quantity'] === '' ? null : $this->quantity($row['quantity'], $place, 0),
+                $this->length($row['length'], "$place:length"),
+                $this->length($row['width'], "$place:width"),
+                $this->length($row['thickness'], "$place:thickness"),
+                $this->material($row, $place),
+                (float) $row['price'],
             );
         }
         $this->throwFaults();

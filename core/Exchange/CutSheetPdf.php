@@ -92,8 +92,12 @@ final readonly class CutSheetPdf
             assert($scribe !== null);
             $this->pdf->paragraph(sprintf(
                 '%s, %s. Blank stands over by %s; in place set the compass to %s, held level. %s The line is known to about %s; from tape readings a gap of up to 3 mm (1/8 in) may remain, so scribe it in place.',
-                $edge->edge->label(), $edge->closing->label(), $this->text($scribe->blank()), $this->text($scribe->setting()),
-                $scribe->isTaper ? 'The line is straight: one taper cut.' : '', $this->text(Length::ofDouble($edge->gap->doubt())),
+                $edge->edge->label(),
+                $edge->closing->label(),
+                $this->text($scribe->blank()),
+                $this->text($scribe->setting()),
+                $scribe->isTaper ? 'The line is straight: one taper cut.' : '',
+                $this->text(Length::ofDouble($edge->gap->doubt())),
             ));
             $rows = array_map(fn (Point $station) => [
                 $this->text(Length::ofDouble($station->x)), $this->text(Length::ofDouble($station->y)), $this->text($scribe->cutAt($station)),

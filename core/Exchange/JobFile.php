@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Incastro\Exchange;
 
+use Incastro\Measure\Unit;
 use Incastro\Survey\AlcoveSheet;
 use Incastro\Survey\SheetChoices;
-use Incastro\Measure\Unit;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
 

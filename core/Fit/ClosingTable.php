@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Incastro\Fit;
 
+use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\Rule;
 
-use Incastro\Measure\Length;
+use Incastro\Rules\Rule;
 
 /** The handbook's table "Closing a gap": the first row that holds, and why. */
 final readonly class ClosingTable

@@ -34,11 +34,14 @@ final readonly class Layout
     public function without(string $path): self
     {
         return new self(
-            $this->runId, $this->boxId,
+            $this->runId,
+            $this->boxId,
             $path === 'layout.width' ? null : $this->width,
             $path === 'layout.height' ? null : $this->height,
             $path === 'layout.depth' ? null : $this->depth,
-            $this->fixedShelves, $this->adjustableShelves, $this->closings,
+            $this->fixedShelves,
+            $this->adjustableShelves,
+            $this->closings,
         );
     }
 }

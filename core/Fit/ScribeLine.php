@@ -6,9 +6,9 @@ namespace Incastro\Fit;
 
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polyline;
+use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Working;
-use Incastro\Measure\Length;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Rule;
 

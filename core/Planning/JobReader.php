@@ -27,12 +27,19 @@ final class JobReader
         $materials = new Materials(...array_map(fn (MaterialRole $role) => self::material($role, $document['materials'][$role->value]), MaterialRole::cases()));
 
         return new Job(
-            $document['name'], $format, $document['currency'],
+            $document['name'],
+            $format,
+            $document['currency'],
             new HouseRules($format->unit, array_map(self::length(...), $document['rules']), $document['skirting_stays'], $document['painted']),
             $materials,
             array_map(fn (array $entry) => new Stock(
-                $entry['name'], $entry['quantity'], self::length($entry['length']), self::length($entry['width']),
-                $materials->of(MaterialRole::from($entry['material']))->thickness, $entry['material'], (float) $entry['price'],
+                $entry['name'],
+                $entry['quantity'],
+                self::length($entry['length']),
+                self::length($entry['width']),
+                $materials->of(MaterialRole::from($entry['material']))->thickness,
+                $entry['material'],
+                (float) $entry['price'],
             ), array_values($document['stock'])),
             array_map(self::space(...), array_values($document['spaces'])),
         );
@@ -52,13 +59,18 @@ final class JobReader
         $optional = fn (?array $length) => $length === null ? null : self::length($length);
 
         return new Space(
-            $space['id'], $space['name'],
+            $space['id'],
+            $space['name'],
             new SheetChoices(self::length($sheet['low']), $optional($sheet['middle']), self::length($sheet['high']), self::length($sheet['back']), self::length($sheet['front']), self::length($sheet['level'])),
             array_map(self::take(...), array_values($space['takes'])),
             new Layout(
-                $layout['run'], $layout['box'],
-                $optional($layout['width']), $optional($layout['height']), $optional($layout['depth']),
-                $layout['fixed_shelves'], $layout['adjustable_shelves'],
+                $layout['run'],
+                $layout['box'],
+                $optional($layout['width']),
+                $optional($layout['height']),
+                $optional($layout['depth']),
+                $layout['fixed_shelves'],
+                $layout['adjustable_shelves'],
                 array_map(Closing::from(...), array_filter($layout['closings'], is_string(...))),
             ),
         );
@@ -70,9 +82,12 @@ final class JobReader
         $value = $take['value'];
 
         return new Take(
-            $take['id'], $take['slot'],
+            $take['id'],
+            $take['slot'],
             isset($value['microdegrees']) ? Angle::ofMicrodegrees($value['microdegrees']) : self::length($value),
-            $take['end'] ?? null, $value['typed'], $take['taken_at'] ?? '',
+            $take['end'] ?? null,
+            $value['typed'],
+            $take['taken_at'] ?? '',
         );
     }
 

@@ -111,7 +111,13 @@ final readonly class Planner
     private function sheets(Job $job, array $pieces): SheetPlan
     {
         $cut = array_map(fn (Piece $piece) => new CutPiece(
-            $piece->mark, 1, $piece->length->result, $piece->width->result, $piece->thickness, $piece->material->value, $piece->grain,
+            $piece->mark,
+            1,
+            $piece->length->result,
+            $piece->width->result,
+            $piece->thickness,
+            $piece->material->value,
+            $piece->grain,
         ), $pieces);
         $hash = hash('sha256', self::VERSION.serialize([$cut, $job->stock, $job->saw(), $job->format]));
 

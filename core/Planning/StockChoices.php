@@ -45,14 +45,16 @@ final class StockChoices
      */
     private static function replace(array $document, Edit $edit, int|string|false $at, LengthFormat $format): array
     {
-        $inverse = new Edit($edit->path, $at === false ? null : $document['stock'][$at]);
+        // An entry that is put back goes back to its place in the list.
+        $inverse = new Edit($edit->path, $at === false ? null : $document['stock'][$at] + ['at' => $at]);
         $entries = array_values(array_filter($document['stock'], fn (array $entry) => $entry['id'] !== explode('.', $edit->path)[1]));
         if ($edit->value !== null) {
             $entry = ['id' => explode('.', $edit->path)[1]];
             foreach (['material', 'name', 'length', 'width', 'price', 'quantity'] as $name) {
                 $entry[$name] = self::field($name, $format)?->store($edit->path.'.'.$name, is_array($edit->value) ? ($edit->value[$name] ?? null) : null);
             }
-            array_splice($entries, $at === false ? count($entries) : (int) $at, 0, [$entry]);
+            $place = $at === false ? ($edit->value['at'] ?? count($entries)) : $at;
+            array_splice($entries, is_int($place) ? $place : count($entries), 0, [$entry]);
         }
         $document['stock'] = $entries;
 

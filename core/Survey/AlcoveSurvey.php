@@ -153,8 +153,12 @@ final class AlcoveSurvey
         foreach ($this->of(ReadingKind::Width) as $reading) {
             $v = (float) $reading->slot->depth;
             $z = (float) $reading->slot->height;
-            $observations[] = Observation::linear($reading->slot->id, $reading->value(), $reading->sigma(),
-                self::difference($this->wallAt(self::RIGHT, $v, $z), $this->wallAt(self::LEFT, $v, $z)));
+            $observations[] = Observation::linear(
+                $reading->slot->id,
+                $reading->value(),
+                $reading->sigma(),
+                self::difference($this->wallAt(self::RIGHT, $v, $z), $this->wallAt(self::LEFT, $v, $z))
+            );
         }
 
         return $observations;
@@ -315,12 +319,17 @@ final class AlcoveSurvey
         $inFront = $this->readings['height-front'] ?? null;
 
         return new Room(
-            $left, $right,
-            $adjusted->unknowns[self::END_LEFT], $adjusted->unknowns[self::END_RIGHT],
+            $left,
+            $right,
+            $adjusted->unknowns[self::END_LEFT],
+            $adjusted->unknowns[self::END_RIGHT],
             $adjusted->sigmaOf([($adjusted->unknowns[self::END_LEFT] < $adjusted->unknowns[self::END_RIGHT] ? self::END_LEFT : self::END_RIGHT) => 1.0]),
-            $floor, $ceiling,
-            $inFront?->value(), $inFront?->sigma() ?? 0.0,
-            $value('skirting-height'), $value('skirting-thickness'),
+            $floor,
+            $ceiling,
+            $inFront?->value(),
+            $inFront?->sigma() ?? 0.0,
+            $value('skirting-height'),
+            $value('skirting-thickness'),
             $adjusted,
         );
     }

@@ -89,8 +89,14 @@ final readonly class SurveyFindings
             if (abs($off) > self::DISAGREES * sqrt($variance)) {
                 $findings[] = Finding::warning('width-against-plumb', sprintf(
                     'In the %s the widths and the plumb readings disagree by %.0f mm: the widths say the space gets %.0f mm %s, the level says %.0f mm %s. Take again: %s, %s, or the widths there (%s).',
-                    $name, abs($off), abs($grows), $grows < 0 ? 'narrower' : 'wider', abs($leans), $leans > 0 ? 'narrower' : 'wider',
-                    lcfirst($left->slot->label), lcfirst($right->slot->label),
+                    $name,
+                    abs($off),
+                    abs($grows),
+                    $grows < 0 ? 'narrower' : 'wider',
+                    abs($leans),
+                    $leans > 0 ? 'narrower' : 'wider',
+                    lcfirst($left->slot->label),
+                    lcfirst($right->slot->label),
                     implode('; ', array_map(fn (Reading $reading) => lcfirst($reading->slot->label), $widths)),
                 ), $left->slot->id);
             }
@@ -129,7 +135,10 @@ final readonly class SurveyFindings
 
         return [Finding::warning('reading-against-rest', sprintf(
             '“%s” does not agree with the others: it looks about %.1f %s too %s. Take it again, and what it is measured with.',
-            $slot->label, abs($error), $slot->kind->isAngle() ? 'degrees' : 'mm', $error > 0 ? 'large' : 'small',
+            $slot->label,
+            abs($error),
+            $slot->kind->isAngle() ? 'degrees' : 'mm',
+            $error > 0 ? 'large' : 'small',
         ), $slot->id)];
     }
 

@@ -100,8 +100,16 @@ final readonly class BoxWithShelves
             $isFixed = in_array($i, $fixedPlaces, true);
             $z = $this->cell->z + $t->toDouble() + $i * $spacing->result->toDouble() + ($i - 1) * $t->toDouble();
             $length = $isFixed ? $this->betweenSides() : $this->betweenSides()->minus('play, so that it drops in', $this->rules->get(Rule::ShelfPlay));
-            $piece = $this->make->inner("shelf-$i", $isFixed ? 'Fixed shelf' : 'Adjustable shelf', $length, $this->innerDepth(), MaterialRole::Carcass, Grain::Length,
-                [new EdgeWork('front, long', 'banded')], [$isFixed ? 'pocket screws into both sides' : 'on four pins']);
+            $piece = $this->make->inner(
+                "shelf-$i",
+                $isFixed ? 'Fixed shelf' : 'Adjustable shelf',
+                $length,
+                $this->innerDepth(),
+                MaterialRole::Carcass,
+                Grain::Length,
+                [new EdgeWork('front, long', 'banded')],
+                [$isFixed ? 'pocket screws into both sides' : 'on four pins']
+            );
             $aside = ($this->cell->outerWidth()->toDouble() - $piece->length->result->toDouble()) / 2;
             $placed[] = new Placed($piece, $this->cell->u + $aside, $this->materials->back->thickness->toDouble(), $z, $piece->length->result->toDouble(), $this->innerDepth()->result->toDouble(), $t->toDouble());
         }
@@ -125,10 +133,16 @@ final readonly class BoxWithShelves
     private function backAndNailers(): Assembly
     {
         $play = $this->rules->get(Rule::BackPlay);
-        $back = $this->make->inner('back', 'Back',
+        $back = $this->make->inner(
+            'back',
+            'Back',
             Working::start('height of the box', $this->cell->outerHeight())->minus('less than the box', $play),
             Working::start('width of the box', $this->cell->outerWidth())->minus('less than the box', $play),
-            MaterialRole::Back, Grain::Length, [], ['laid on behind, screwed all round']);
+            MaterialRole::Back,
+            Grain::Length,
+            [],
+            ['laid on behind, screwed all round']
+        );
         $t = $this->materials->carcass->thickness->toDouble();
         $high = $this->rules->mm(Rule::NailerWidth);
         $nailer = fn (string $at) => $this->make->inner("nailer-$at", 'Nailer', $this->betweenSides(), Working::start('nailer width', $this->rules->get(Rule::NailerWidth)), MaterialRole::Carcass, Grain::Length, [], ['pocket screws into both sides; the box is fixed to studs through it']);

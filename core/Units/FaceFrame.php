@@ -149,9 +149,15 @@ final readonly class FaceFrame
         $length = $this->lengthAlong($edge->edge);
         $width = $edge->scribe->overhang ?? Working::start('largest gap', Length::ofDouble($edge->gap->most));
         $before = $isTop ? $this->reach(Edge::Left) : 0.0;
-        $strip = $this->make->covering('filler-'.$edge->edge->value, $isTop ? 'Frieze' : 'Filler', $length, $width, MaterialRole::Frame,
+        $strip = $this->make->covering(
+            'filler-'.$edge->edge->value,
+            $isTop ? 'Frieze' : 'Filler',
+            $length,
+            $width,
+            MaterialRole::Frame,
             ScribedOutline::of($edge->gap, 0.0, $before, $length->result->toDouble()),
-            [new EdgeWork('outer, long', $isTop ? 'scribed to the ceiling' : 'scribed to the '.$edge->edge->value.' wall')]);
+            [new EdgeWork('outer, long', $isTop ? 'scribed to the ceiling' : 'scribed to the '.$edge->edge->value.' wall')]
+        );
         $cleat = $this->make->inner('cleat-'.$edge->edge->value, 'Cleat', $length, Working::start('cleat width', Length::ofMillimetres(self::CLEAT)), MaterialRole::Carcass, Grain::Any, [], ['set back by the thickness of the strip']);
         [$u, $z] = $this->corner($edge->edge, $width->result->toDouble());
         $across = $width->result->toDouble();

@@ -52,10 +52,17 @@ final readonly class PieceMaker
     private function piece(string $role, string $name, Working $length, Working $width, MaterialRole $material, Grain $grain, ?Polygon $outline, array $edges, array $joints): Piece
     {
         return new Piece(
-            $this->owner.':'.$role, $this->mark.'-'.$role, $name, $length, $width,
-            $this->materials->of($material)->thickness, $material, $grain,
+            $this->owner.':'.$role,
+            $this->mark.'-'.$role,
+            $name,
+            $length,
+            $width,
+            $this->materials->of($material)->thickness,
+            $material,
+            $grain,
             $outline ?? Polygon::rectangle(0.0, 0.0, $length->result->toDouble(), $width->result->toDouble()),
-            $edges, $joints,
+            $edges,
+            $joints,
         );
     }
 }

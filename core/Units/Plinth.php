@@ -6,7 +6,6 @@ namespace Incastro\Units;
 
 use Incastro\Fit\Edge;
 use Incastro\Fit\FittedRun;
-use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Working;
 use Incastro\Pieces\EdgeWork;

@@ -29,12 +29,19 @@ async function send(method: string, path: string, body?: unknown): Promise<Respo
       ...(body === undefined ? {} : { body: isForm ? body : JSON.stringify(body) }),
     })
   } catch {
-    throw new Refused(0, 'The server cannot be reached. What you typed is still here; try again when the network is back.')
+    throw new Refused(
+      0,
+      'The server cannot be reached. What you typed is still here; try again when the network is back.',
+    )
   }
 }
 
 /** A request to the API; throws Refused with the server's own sentences. */
-export async function api<T>(method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE', path: string, body?: unknown): Promise<T> {
+export async function api<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE',
+  path: string,
+  body?: unknown,
+): Promise<T> {
   let response = await send(method, path, body)
   if (response.status === 419) {
     // The form key has run out while the page lay open: fetch a new one and send again.
@@ -49,11 +56,17 @@ export async function api<T>(method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
 
 function refused(response: Response, data: unknown): Refused {
   const { message, errors } = data as { message?: string; errors?: Record<string, string[]> }
-  const fields = Object.fromEntries(Object.entries(errors ?? {}).map(([field, sentences]) => [field, sentences.join('\n')]))
+  const fields = Object.fromEntries(
+    Object.entries(errors ?? {}).map(([field, sentences]) => [field, sentences.join('\n')]),
+  )
   const said: Record<number, string> = {
     401: 'You are signed out. Sign in again; nothing that was saved is lost.',
     404: 'This does not exist, or it is not yours.',
     429: 'Too many tries. Wait a minute, then try again.',
   }
-  return new Refused(response.status, said[response.status] ?? message ?? `The server answered ${response.status}.`, fields)
+  return new Refused(
+    response.status,
+    said[response.status] ?? message ?? `The server answered ${response.status}.`,
+    fields,
+  )
 }

@@ -43,7 +43,15 @@ export type DrawnPoint = [number, number, number, number]
 
 export type Shape = { style: string; ref: string } & (
   | { kind: 'outline'; closed: boolean; points: DrawnPoint[] }
-  | { kind: 'label'; text: string; at: DrawnPoint; anchor: 'start' | 'middle' | 'end'; turned: boolean; room: number | null; short: string }
+  | {
+      kind: 'label'
+      text: string
+      at: DrawnPoint
+      anchor: 'start' | 'middle' | 'end'
+      turned: boolean
+      room: number | null
+      short: string
+    }
   | { kind: 'dimension'; text: string; from: DrawnPoint; to: DrawnPoint }
 )
 

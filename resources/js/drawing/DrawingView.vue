@@ -55,7 +55,8 @@ const viewBox = computed(() => {
   return `${box.value.x - (wide - box.value.width) / 2} ${box.value.y - (high - box.value.height) / 2} ${wide} ${high}`
 })
 
-const path = (points: DrawnPoint[], closed: boolean) => `M${points.map((point) => at(point).join(' ')).join('L')}${closed ? 'Z' : ''}`
+const path = (points: DrawnPoint[], closed: boolean) =>
+  `M${points.map((point) => at(point).join(' ')).join('L')}${closed ? 'Z' : ''}`
 
 const middle = (from: DrawnPoint, to: DrawnPoint): [number, number] => {
   const [x1, y1] = at(from)
@@ -84,7 +85,8 @@ function fitting(shape: Extract<Shape, { kind: 'label' }>): string {
 }
 
 const isSelected = (shape: Shape) => shape.ref !== '' && shape.ref === props.selected
-const showsText = (shape: Shape) => !props.small && (!props.quiet || isSelected(shape) || shape.style !== 'reading-quiet')
+const showsText = (shape: Shape) =>
+  !props.small && (!props.quiet || isSelected(shape) || shape.style !== 'reading-quiet')
 </script>
 
 <template>
@@ -97,7 +99,13 @@ const showsText = (shape: Shape) => !props.small && (!props.quiet || isSelected(
         <pattern id="gap" width="14" height="14" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <path d="M0 0v14" class="hatch-gap" />
         </pattern>
-        <pattern id="waste" width="30" height="30" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+        <pattern
+          id="waste"
+          width="30"
+          height="30"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(-45)"
+        >
           <path d="M0 0v30" class="hatch-waste" />
         </pattern>
       </defs>
@@ -110,7 +118,11 @@ const showsText = (shape: Shape) => !props.small && (!props.quiet || isSelected(
         >
           <template v-if="shape.kind === 'outline'">
             <path :d="path(shape.points, shape.closed)" :class="{ open: !shape.closed }" />
-            <path v-if="shape.style === 'board' || shape.style === 'plinth'" :d="path(shape.points, shape.closed)" class="grain-fill" />
+            <path
+              v-if="shape.style === 'board' || shape.style === 'plinth'"
+              :d="path(shape.points, shape.closed)"
+              class="grain-fill"
+            />
           </template>
           <template v-else-if="shape.kind === 'dimension'">
             <path class="open" :d="path([shape.from, shape.to], false)" />

@@ -29,7 +29,8 @@ const sizes = [
 const set = (path: string, value: unknown) => job.edit('space', { path, value })
 
 function setShelves(path: string, value: number | null) {
-  const field = path === 'layout.fixed_shelves' ? layout.value?.fixed_shelves : layout.value?.adjustable_shelves
+  const field =
+    path === 'layout.fixed_shelves' ? layout.value?.fixed_shelves : layout.value?.adjustable_shelves
   if (value !== null && value !== field) void set(path, value)
 }
 </script>
@@ -37,28 +38,40 @@ function setShelves(path: string, value: number | null) {
 <template>
   <div v-if="station && layout" class="fit-station">
     <section v-if="station.drawing && run" class="card drawing-card">
-      <DrawingView :drawing="station.drawing" :exaggeration="exaggeration" :selected="selected" @select="selected = $event" />
+      <DrawingView
+        :drawing="station.drawing"
+        :exaggeration="exaggeration"
+        :selected="selected"
+        @select="selected = $event"
+      />
       <div class="slider">
-        <span id="crooked-fit">Crookedness <span class="measure">×{{ exaggeration }}</span></span>
+        <span id="crooked-fit"
+          >Crookedness <span class="measure">×{{ exaggeration }}</span></span
+        >
         <Slider v-model="exaggeration" :min="1" :max="20" aria-labelledby="crooked-fit" />
       </div>
     </section>
     <section v-else class="card waits">
       <h2>Nothing can be fitted yet</h2>
       <p v-for="finding in clashes" :key="finding.code">{{ finding.sentence }}</p>
-      <p v-if="clashes.length === 0">The space is not known: heights, depths and at least one width are needed.</p>
+      <p v-if="clashes.length === 0">
+        The space is not known: heights, depths and at least one width are needed.
+      </p>
       <RouterLink :to="`/jobs/${job.job?.id}/measure`">Go on measuring <kbd>1</kbd></RouterLink>
     </section>
     <aside class="side">
       <FindingCard v-for="finding in clashes" :key="finding.code + finding.place" :finding="finding" />
       <section class="card">
         <h2>Box B1</h2>
-        <p class="soft small">A <em>box</em> is a cupboard’s carcass. Left empty, it is made as large as goes in along its whole way home.</p>
+        <p class="soft small">
+          A <em>box</em> is a cupboard’s carcass. Left empty, it is made as large as goes in along its whole
+          way home.
+        </p>
         <div v-for="size in sizes" :key="size.key" class="size">
           <LengthField
             :label="size.label"
             :text="layout[size.key]?.typed ?? ''"
-            computed="largest"
+            when-empty="largest"
             :unit="unit"
             :refused="job.refused[`layout.${size.key}`]"
             @change="set(`layout.${size.key}`, $event)"

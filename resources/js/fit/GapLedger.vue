@@ -16,9 +16,14 @@ const opened = ref<string | null>(null)
 const scribed = computed(() => props.edges.find((edge) => edge.edge === opened.value) ?? null)
 
 const gap = (edge: Edge) =>
-  edge.least.text === edge.most.text ? edge.most.text : `${edge.least.text.replace(/ (mm|in)$/, '')}–${edge.most.text}`
+  edge.least.text === edge.most.text
+    ? edge.most.text
+    : `${edge.least.text.replace(/ (mm|in)$/, '')}–${edge.most.text}`
 
-const choices = (edge: Edge) => [{ value: 'auto', label: edge.wish ? 'as the table says' : `${edge.closing_label} (as the table says)` }, ...edge.choices]
+const choices = (edge: Edge) => [
+  { value: 'auto', label: edge.wish ? 'as the table says' : `${edge.closing_label} (as the table says)` },
+  ...edge.choices,
+]
 
 const choose = (edge: Edge, value: string) =>
   job.edit('space', { path: `layout.closings.${edge.edge}`, value: value === 'auto' ? null : value })
@@ -37,7 +42,12 @@ const choose = (edge: Edge, value: string) =>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="edge in edges" :key="edge.edge" :class="{ selected: selected === edge.edge }" @click="selected = edge.edge">
+        <tr
+          v-for="edge in edges"
+          :key="edge.edge"
+          :class="{ selected: selected === edge.edge }"
+          @click="selected = edge.edge"
+        >
           <th scope="row">{{ edge.label }}</th>
           <td><MeasureText :text="gap(edge)" /></td>
           <td>
@@ -54,15 +64,30 @@ const choose = (edge: Edge, value: string) =>
             <span v-else>{{ edge.closing_label }}</span>
           </td>
           <td class="reason">{{ edge.reason }}</td>
-          <td><Button v-if="edge.scribe" text size="small" label="Scribe line" :aria-label="`Scribe line: ${edge.label}`" @click.stop="opened = edge.edge" /></td>
+          <td>
+            <Button
+              v-if="edge.scribe"
+              text
+              size="small"
+              label="Scribe line"
+              :aria-label="`Scribe line: ${edge.label}`"
+              @click.stop="opened = edge.edge"
+            />
+          </td>
         </tr>
       </tbody>
     </table>
-    <Dialog :visible="scribed !== null" modal :header="scribed?.label" :style="{ width: '560px' }" @update:visible="opened = null">
+    <Dialog
+      :visible="scribed !== null"
+      modal
+      :header="scribed?.label"
+      :style="{ width: '560px' }"
+      @update:visible="opened = null"
+    >
       <template v-if="scribed?.scribe">
         <p>
-          To <em>scribe</em> is to cut an edge along the wall’s own line. The piece is held plumb and level against the
-          wall, and a compass held level carries the wall’s line onto it.
+          To <em>scribe</em> is to cut an edge along the wall’s own line. The piece is held plumb and level
+          against the wall, and a compass held level carries the wall’s line onto it.
         </p>
         <dl>
           <dt>Set the compass to</dt>
@@ -74,8 +99,8 @@ const choose = (edge: Edge, value: string) =>
         </dl>
         <p v-if="scribed.scribe.taper">The line is straight: one taper cut.</p>
         <p>
-          These stations come from tape readings, so a gap of up to 3 mm (1/8 in) may remain where they are cut to by
-          number. Scribing in place brings it under 1.5 mm (1/16 in).
+          These stations come from tape readings, so a gap of up to 3 mm (1/8 in) may remain where they are
+          cut to by number. Scribing in place brings it under 1.5 mm (1/16 in).
         </p>
         <WorkingTable :working="scribed.scribe.overhang" caption="Overhang of the blank" />
         <table class="stations">

@@ -11,7 +11,12 @@ const popover = ref<InstanceType<typeof Popover> | null>(null)
 </script>
 
 <template>
-  <button type="button" class="size" :aria-label="`${label}: ${working.text}, show the working`" @click="popover?.toggle($event)">
+  <button
+    type="button"
+    class="size"
+    :aria-label="`${label}: ${working.text}, show the working`"
+    @click="popover?.toggle($event)"
+  >
     <MeasureText :text="working.text" />
   </button>
   <Popover ref="popover"><WorkingTable class="table" :working="working" :caption="label" /></Popover>

@@ -8,7 +8,11 @@ defineProps<{ working: Working; caption: string }>()
 
 <template>
   <table class="working">
-    <caption>{{ caption }}</caption>
+    <caption>
+      {{
+        caption
+      }}
+    </caption>
     <tbody>
       <tr v-for="(step, i) in working.steps" :key="i">
         <td>{{ step.label }}</td>

@@ -43,7 +43,10 @@ export const useJob = defineStore('job', () => {
 
   const job = computed(() => answer.value?.job ?? null)
   const space = computed(() => job.value?.spaces.find((entry) => entry.id === answer.value?.space) ?? null)
-  const opened = () => ({ station: open.value, ...(answer.value?.space ? { space: answer.value.space } : {}) })
+  const opened = () => ({
+    station: open.value,
+    ...(answer.value?.space ? { space: answer.value.space } : {}),
+  })
   const query = (parts: Record<string, string>) => new URLSearchParams(parts).toString()
 
   async function load(id: string, station: StationName, spaceId?: string): Promise<boolean> {
@@ -63,13 +66,23 @@ export const useJob = defineStore('job', () => {
   function edit(where: 'job' | 'space', change: Edit): Promise<boolean> {
     const target = where === 'job' ? job.value : space.value
     if (!job.value || !target) return Promise.resolve(false)
-    return ask('POST', `/api/jobs/${job.value.id}/edits`, { target: target.id, version: target.version, ...change, ...opened() })
+    return ask('POST', `/api/jobs/${job.value.id}/edits`, {
+      target: target.id,
+      version: target.version,
+      ...change,
+      ...opened(),
+    })
   }
 
   /** Adds a take; one that corrects another takes it back in the same breath. */
   function take(slot: string, text: string, end: string | null, replaces: string | null): Promise<boolean> {
     if (!space.value) return Promise.resolve(false)
-    const fact = () => ({ id: crypto.randomUUID(), device: deviceId(), sequence: nextSequence(), taken_at: new Date().toISOString() })
+    const fact = () => ({
+      id: crypto.randomUUID(),
+      device: deviceId(),
+      sequence: nextSequence(),
+      taken_at: new Date().toISOString(),
+    })
     const facts = [
       ...(replaces ? [{ ...fact(), kind: 'withdrawal', withdraws: replaces }] : []),
       { ...fact(), kind: 'take', slot, text, end },
@@ -77,12 +90,16 @@ export const useJob = defineStore('job', () => {
     return ask('POST', `/api/spaces/${space.value.id}/facts`, { facts, ...opened() })
   }
 
-  const undo = () => (job.value ? ask('POST', `/api/jobs/${job.value.id}/undo`, opened()) : Promise.resolve(false))
-  const redo = () => (job.value ? ask('POST', `/api/jobs/${job.value.id}/redo`, opened()) : Promise.resolve(false))
+  const undo = () =>
+    job.value ? ask('POST', `/api/jobs/${job.value.id}/undo`, opened()) : Promise.resolve(false)
+  const redo = () =>
+    job.value ? ask('POST', `/api/jobs/${job.value.id}/redo`, opened()) : Promise.resolve(false)
 
   /** The open station's data, once it has come. */
   function station<Name extends StationName>(name: Name) {
-    return computed(() => (answer.value?.station?.name === name ? (answer.value.station as StationOf<Name>) : null))
+    return computed(() =>
+      answer.value?.station?.name === name ? (answer.value.station as StationOf<Name>) : null,
+    )
   }
 
   return { answer, job, space, open, busy, trouble, refused, load, edit, take, undo, redo, station }

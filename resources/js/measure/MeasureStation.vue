@@ -24,7 +24,9 @@ const open = computed(() => readings.value.find((reading) => reading.slot === op
 watch(
   readings,
   (now) => {
-    if (now.length > 0 && !open.value) openSlot.value = (now.find((reading) => reading.required && reading.takes.length === 0) ?? now[0])?.slot ?? null
+    if (now.length > 0 && !open.value)
+      openSlot.value =
+        (now.find((reading) => reading.required && reading.takes.length === 0) ?? now[0])?.slot ?? null
   },
   { immediate: true },
 )
@@ -40,12 +42,20 @@ function goOn(skipped: boolean) {
   const all = readings.value
   const at = all.findIndex((reading) => reading.slot === openSlot.value)
   const after = [...all.slice(at + 1), ...all.slice(0, at)]
-  const next = skipped ? after[0] : (after.find((reading) => reading.required && reading.takes.length === 0) ?? after[0])
+  const next = skipped
+    ? after[0]
+    : (after.find((reading) => reading.required && reading.takes.length === 0) ?? after[0])
   if (next) void openReading(next.slot)
 }
 
-const shown = (reading: Reading) => reading.takes.map((take) => (take.end && take.value.nm !== 0 ? `${take.value.text} ${take.end}` : take.value.text)).join(', ')
-const isSuspect = (reading: Reading) => station.value?.findings.some((finding) => finding.severity === 'warning' && finding.place === reading.slot) ?? false
+const shown = (reading: Reading) =>
+  reading.takes
+    .map((take) => (take.end && take.value.nm !== 0 ? `${take.value.text} ${take.end}` : take.value.text))
+    .join(', ')
+const isSuspect = (reading: Reading) =>
+  station.value?.findings.some(
+    (finding) => finding.severity === 'warning' && finding.place === reading.slot,
+  ) ?? false
 </script>
 
 <template>
@@ -53,13 +63,27 @@ const isSuspect = (reading: Reading) => station.value?.findings.some((finding) =
     <section class="card drawings" aria-label="The space from its readings">
       <div class="elevation">
         <h3>{{ station.drawings.elevation.name }}</h3>
-        <DrawingView :drawing="station.drawings.elevation" :exaggeration="exaggeration" :selected="openSlot ?? undefined" quiet @select="openReading" />
+        <DrawingView
+          :drawing="station.drawings.elevation"
+          :exaggeration="exaggeration"
+          :selected="openSlot ?? undefined"
+          quiet
+          @select="openReading"
+        />
       </div>
       <div class="plan">
         <h3>{{ station.drawings.plan.name }}</h3>
-        <DrawingView :drawing="station.drawings.plan" :exaggeration="exaggeration" :selected="openSlot ?? undefined" quiet @select="openReading" />
+        <DrawingView
+          :drawing="station.drawings.plan"
+          :exaggeration="exaggeration"
+          :selected="openSlot ?? undefined"
+          quiet
+          @select="openReading"
+        />
         <div class="slider">
-          <span id="crooked">Crookedness drawn <span class="measure">×{{ exaggeration }}</span></span>
+          <span id="crooked"
+            >Crookedness drawn <span class="measure">×{{ exaggeration }}</span></span
+          >
           <Slider v-model="exaggeration" :min="1" :max="20" aria-labelledby="crooked" />
         </div>
         <div class="said card">
@@ -73,18 +97,38 @@ const isSuspect = (reading: Reading) => station.value?.findings.some((finding) =
         <h2>Tape book</h2>
         <Button text severity="secondary" label="Where to measure" @click="placesOpen = true" />
       </div>
-      <FindingCard v-for="finding in station.findings" :key="finding.code + finding.place" :finding="finding" />
+      <FindingCard
+        v-for="finding in station.findings"
+        :key="finding.code + finding.place"
+        :finding="finding"
+      />
       <ol>
         <li v-for="(reading, i) in readings" :key="reading.slot">
-          <OpenReading v-if="reading.slot === openSlot" :reading="reading" :number="i + 1" @next="goOn(false)" @skip="goOn(true)" />
-          <button v-else type="button" class="line" :class="{ suspect: isSuspect(reading), empty: reading.takes.length === 0 }" @click="openReading(reading.slot)">
+          <OpenReading
+            v-if="reading.slot === openSlot"
+            :reading="reading"
+            :number="i + 1"
+            @next="goOn(false)"
+            @skip="goOn(true)"
+          />
+          <button
+            v-else
+            type="button"
+            class="line"
+            :class="{ suspect: isSuspect(reading), empty: reading.takes.length === 0 }"
+            @click="openReading(reading.slot)"
+          >
             <span class="soft">{{ i + 1 }}</span>
             <span>{{ reading.label }}<span v-if="!reading.required" class="soft"> · if you can</span></span>
             <MeasureText class="value" :text="reading.takes.length > 0 ? shown(reading) : '–'" />
           </button>
         </li>
       </ol>
-      <p v-if="station.to_go === 0" class="done"><RouterLink :to="`/jobs/${job.job?.id}/fit`">All readings are there: see what fits <kbd>2</kbd></RouterLink></p>
+      <p v-if="station.to_go === 0" class="done">
+        <RouterLink :to="`/jobs/${job.job?.id}/fit`"
+          >All readings are there: see what fits <kbd>2</kbd></RouterLink
+        >
+      </p>
     </section>
     <SheetPlaces v-model:visible="placesOpen" />
   </div>

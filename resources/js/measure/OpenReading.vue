@@ -76,16 +76,21 @@ function press(key: string) {
 <template>
   <section class="open" aria-label="Open reading">
     <div class="head">
-      <h2><span class="soft">{{ number }}</span> {{ reading.label }}</h2>
+      <h2>
+        <span class="soft">{{ number }}</span> {{ reading.label }}
+      </h2>
       <SlotPicture :reading="reading" />
     </div>
     <p class="how">
       {{ reading.how }}
       <span v-if="reading.span && reading.height" class="where">
-        Level from <MeasureText :text="reading.height.text" /> up, <MeasureText :text="reading.span.text" /> long.
+        Level from <MeasureText :text="reading.height.text" /> up,
+        <MeasureText :text="reading.span.text" /> long.
       </span>
       <span v-else-if="reading.height" class="where">
-        At <MeasureText :text="reading.height.text" /> above the floor<template v-if="reading.depth">, <MeasureText :text="reading.depth.text" /> from the back wall</template>.
+        At <MeasureText :text="reading.height.text" /> above the floor<template v-if="reading.depth"
+          >, <MeasureText :text="reading.depth.text" /> from the back wall</template
+        >.
       </span>
     </p>
     <InputText
@@ -108,7 +113,9 @@ function press(key: string) {
       :options="reading.ends"
       :aria-label="reading.kind === 'plumb' ? 'Gap at which end' : 'Which end is lower'"
     />
-    <p id="reading-says" :class="fault ? 'fault' : 'says'" aria-live="polite">{{ fault || said.echo || (last ? last.value.text : '') }}</p>
+    <p id="reading-says" :class="fault ? 'fault' : 'says'" aria-live="polite">
+      {{ fault || said.echo || (last ? last.value.text : '') }}
+    </p>
     <ThumbPad
       v-if="isPhone"
       :unit="unit"
@@ -121,7 +128,9 @@ function press(key: string) {
     <div class="actions">
       <button type="button" class="link" @click="emit('skip')">skip <kbd>Shift</kbd> <kbd>Enter</kbd></button>
       <button v-if="last" type="button" class="link" @click="keep(true)">second take</button>
-      <button v-if="!isPhone" type="button" class="link strong" @click="keep()">keep, next <kbd>Enter</kbd></button>
+      <button v-if="!isPhone" type="button" class="link strong" @click="keep()">
+        keep, next <kbd>Enter</kbd>
+      </button>
     </div>
   </section>
 </template>

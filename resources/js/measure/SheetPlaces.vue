@@ -10,7 +10,7 @@ const job = useJob()
 const sheet = computed(() => job.space?.choices.sheet)
 const fields = [
   { key: 'low', label: 'Lowest widths, above the floor' },
-  { key: 'middle', label: 'Middle widths, above the floor', computed: 'half way' },
+  { key: 'middle', label: 'Middle widths, above the floor', whenEmpty: 'half way' },
   { key: 'high', label: 'Highest widths, below the ceiling' },
   { key: 'back', label: 'Widths at the back, from the back wall' },
   { key: 'front', label: 'Widths at the front, from the front line' },
@@ -27,7 +27,7 @@ const fields = [
         :key="field.key"
         :label="field.label"
         :text="sheet[field.key]?.typed ?? ''"
-        v-bind="'computed' in field ? { computed: field.computed } : {}"
+        v-bind="'whenEmpty' in field ? { whenEmpty: field.whenEmpty } : {}"
         :unit="job.job?.unit ?? 'mm'"
         :refused="job.refused[`sheet.${field.key}`]"
         @change="job.edit('space', { path: `sheet.${field.key}`, value: $event })"

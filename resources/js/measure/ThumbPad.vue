@@ -9,7 +9,23 @@ const emit = defineEmits<{ key: [text: string]; back: []; next: []; end: [name: 
 const digits = ['7', '8', '9', '4', '5', '6', '1', '2', '3']
 const fractions = computed(() =>
   props.unit === 'in'
-    ? ['1/8', '1/4', '3/8', '1/2', '5/8', '3/4', '7/8', '1/16', '3/16', '5/16', '7/16', '9/16', '11/16', '13/16', '15/16']
+    ? [
+        '1/8',
+        '1/4',
+        '3/8',
+        '1/2',
+        '5/8',
+        '3/4',
+        '7/8',
+        '1/16',
+        '3/16',
+        '5/16',
+        '7/16',
+        '9/16',
+        '11/16',
+        '13/16',
+        '15/16',
+      ]
     : [],
 )
 </script>
@@ -20,11 +36,22 @@ const fractions = computed(() =>
       <button v-for="name in ends" :key="name" type="button" @click="emit('end', name)">{{ name }}</button>
     </div>
     <div v-if="fractions.length > 0" class="fractions">
-      <button v-for="fraction in fractions" :key="fraction" type="button" @click="emit('key', ` ${fraction}`)">{{ fraction }}</button>
+      <button
+        v-for="fraction in fractions"
+        :key="fraction"
+        type="button"
+        @click="emit('key', ` ${fraction}`)"
+      >
+        {{ fraction }}
+      </button>
     </div>
     <div class="digits">
-      <button v-for="digit in digits" :key="digit" type="button" @click="emit('key', digit)">{{ digit }}</button>
-      <button type="button" @click="emit('key', unit === 'mm' ? '.' : ' + ')">{{ unit === 'mm' ? '.' : '+' }}</button>
+      <button v-for="digit in digits" :key="digit" type="button" @click="emit('key', digit)">
+        {{ digit }}
+      </button>
+      <button type="button" @click="emit('key', unit === 'mm' ? '.' : ' + ')">
+        {{ unit === 'mm' ? '.' : '+' }}
+      </button>
       <button type="button" @click="emit('key', '0')">0</button>
       <button type="button" aria-label="Take back one sign" @click="emit('back')">⌫</button>
     </div>

@@ -11,12 +11,18 @@ export function split(text: string, ends: string[]): { number: string; end: stri
 
 /** What a plumb or fall reading means, in words. */
 export function meaning(reading: Reading, end: string): string {
-  if (reading.kind === 'plumb') return end === 'bottom' ? 'gap at the bottom: the wall leans in' : 'gap at the top: the wall leans out'
+  if (reading.kind === 'plumb')
+    return end === 'bottom' ? 'gap at the bottom: the wall leans in' : 'gap at the top: the wall leans out'
   return `the ${end} is lower`
 }
 
 /** The echo of a reading while it is typed, or the reason why it cannot be taken. Angles are read by the server alone. */
-export function understand(reading: Reading, text: string, end: string | null, unit: JobUnit): { echo: string; fault: string } {
+export function understand(
+  reading: Reading,
+  text: string,
+  end: string | null,
+  unit: JobUnit,
+): { echo: string; fault: string } {
   const typed = split(text, reading.ends)
   if (typed.number === '') return { echo: '', fault: '' }
   if (reading.kind === 'corner') return { echo: '', fault: '' }

@@ -36,8 +36,13 @@ const groups = computed(() => {
   const groups = new Map<string, Piece[]>()
   for (const space of station.value?.spaces ?? []) {
     for (const piece of space.pieces) {
-      const owner = piece.mark.startsWith('P') ? `Plinth ${piece.mark.split('-')[0]}` : `Box ${piece.mark.split('-')[0]}`
-      const key = grouping.value === 'unit' ? `${space.name} · ${owner}` : `${piece.material_name}, ${piece.thickness.text}`
+      const owner = piece.mark.startsWith('P')
+        ? `Plinth ${piece.mark.split('-')[0]}`
+        : `Box ${piece.mark.split('-')[0]}`
+      const key =
+        grouping.value === 'unit'
+          ? `${space.name} · ${owner}`
+          : `${piece.material_name}, ${piece.thickness.text}`
       groups.set(key, [...(groups.get(key) ?? []), piece])
     }
   }
@@ -51,10 +56,20 @@ const hardware = computed(() => station.value?.spaces.flatMap((space) => space.h
   <div v-if="station" class="pieces-station">
     <div class="head">
       <h1>Pieces</h1>
-      <SelectButton v-model="grouping" :options="groupings" option-label="label" option-value="value" :allow-empty="false" aria-label="Grouped" />
+      <SelectButton
+        v-model="grouping"
+        :options="groupings"
+        option-label="label"
+        option-value="value"
+        :allow-empty="false"
+        aria-label="Grouped"
+      />
       <p class="soft">Press a size to see how it came about.</p>
     </div>
-    <p v-if="groups.length === 0" class="card">There are no pieces yet: they come with the readings. <RouterLink :to="`/jobs/${job.job?.id}/measure`">Go on measuring</RouterLink></p>
+    <p v-if="groups.length === 0" class="card">
+      There are no pieces yet: they come with the readings.
+      <RouterLink :to="`/jobs/${job.job?.id}/measure`">Go on measuring</RouterLink>
+    </p>
     <section v-for="group in groups" :key="group.name" class="card group">
       <h2>{{ group.name }}</h2>
       <table>
@@ -73,11 +88,17 @@ const hardware = computed(() => station.value?.spaces.flatMap((space) => space.h
           <tr v-for="line in group.lines" :key="line.first.key">
             <td class="shape"><DrawingView :drawing="line.first.drawing" small /></td>
             <th scope="row">
-              <strong>{{ line.marks.length > 1 ? `${line.marks.length} × ` : '' }}{{ line.first.name }}</strong>
+              <strong
+                >{{ line.marks.length > 1 ? `${line.marks.length} × ` : '' }}{{ line.first.name }}</strong
+              >
               <span class="marks measure">{{ line.marks.join(', ') }}</span>
             </th>
-            <td class="number"><WorkingButton :working="line.first.length" :label="`${line.first.mark}, length`" /></td>
-            <td class="number"><WorkingButton :working="line.first.width" :label="`${line.first.mark}, width`" /></td>
+            <td class="number">
+              <WorkingButton :working="line.first.length" :label="`${line.first.mark}, length`" />
+            </td>
+            <td class="number">
+              <WorkingButton :working="line.first.width" :label="`${line.first.mark}, width`" />
+            </td>
             <td class="number"><MeasureText :text="line.first.thickness.text" /></td>
             <td>{{ grains[line.first.grain] }}</td>
             <td class="works">
@@ -90,7 +111,9 @@ const hardware = computed(() => station.value?.spaces.flatMap((space) => space.h
     <section v-if="hardware.length > 0" class="card group">
       <h2>Screws and pins</h2>
       <ul>
-        <li v-for="item in hardware" :key="item.name + item.use"><span class="measure">{{ item.quantity }}</span> {{ item.name }}, {{ item.use }}</li>
+        <li v-for="item in hardware" :key="item.name + item.use">
+          <span class="measure">{{ item.quantity }}</span> {{ item.name }}, {{ item.use }}
+        </li>
       </ul>
     </section>
   </div>

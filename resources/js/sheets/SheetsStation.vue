@@ -21,7 +21,10 @@ const proof = computed(() => {
 
 <template>
   <div v-if="station" class="sheets-station">
-    <p v-if="station.sheets.length === 0" class="card">There is nothing to cut yet. <RouterLink :to="`/jobs/${job.job?.id}/measure`">Go on measuring</RouterLink></p>
+    <p v-if="station.sheets.length === 0" class="card">
+      There is nothing to cut yet.
+      <RouterLink :to="`/jobs/${job.job?.id}/measure`">Go on measuring</RouterLink>
+    </p>
     <template v-else>
       <aside class="side">
         <section class="card">
@@ -30,7 +33,9 @@ const proof = computed(() => {
             <tbody>
               <tr v-for="line in station.buy" :key="line.what">
                 <td class="measure count">{{ line.quantity }} ×</td>
-                <td>{{ line.what }}<br /><span class="measure soft">{{ line.size }}</span></td>
+                <td>
+                  {{ line.what }}<br /><span class="measure soft">{{ line.size }}</span>
+                </td>
                 <td class="measure price">{{ money(line.total) }}</td>
               </tr>
             </tbody>
@@ -57,7 +62,13 @@ const proof = computed(() => {
           </header>
           <DrawingView :drawing="sheet.drawing" :selected="selected" @select="selected = $event" />
         </article>
-        <Button v-if="selected" class="clear" text label="Clear the selection" @click="selected = undefined" />
+        <Button
+          v-if="selected"
+          class="clear"
+          text
+          label="Clear the selection"
+          @click="selected = undefined"
+        />
       </section>
     </template>
   </div>

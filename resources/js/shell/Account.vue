@@ -58,8 +58,15 @@ const deleteAccount = () =>
       <h2>Change the password</h2>
       <div class="field">
         <label for="current">Password now</label>
-        <InputText id="current" v-model="change.current_password" type="password" autocomplete="current-password" />
-        <p v-if="refused['change.current_password']" class="refused" role="alert">{{ refused['change.current_password'] }}</p>
+        <InputText
+          id="current"
+          v-model="change.current_password"
+          type="password"
+          autocomplete="current-password"
+        />
+        <p v-if="refused['change.current_password']" class="refused" role="alert">
+          {{ refused['change.current_password'] }}
+        </p>
       </div>
       <div class="field">
         <label for="next">New password</label>
@@ -70,7 +77,9 @@ const deleteAccount = () =>
     </form>
     <form class="card" novalidate @submit.prevent="deleteAccount">
       <h2>Delete the account</h2>
-      <p>All homes, jobs and readings go with it, at once and for good. Export the jobs you want to keep first.</p>
+      <p>
+        All homes, jobs and readings go with it, at once and for good. Export the jobs you want to keep first.
+      </p>
       <div class="field">
         <label for="confirm">Password, to be sure</label>
         <InputText id="confirm" v-model="confirmation" type="password" autocomplete="current-password" />

@@ -45,7 +45,9 @@ const reached = computed(() => {
   return answer.verdict.state === 'fits' ? 4 : 2
 })
 
-const spaces = computed(() => job.job?.spaces.map((space) => ({ id: space.id, name: space.choices.name })) ?? [])
+const spaces = computed(
+  () => job.job?.spaces.map((space) => ({ id: space.id, name: space.choices.name })) ?? [],
+)
 
 useEventListener(document, 'keydown', (event: KeyboardEvent) => {
   if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !isTyping(event)) {
@@ -64,7 +66,14 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
   <div class="frame">
     <TopBar tight>
       <template v-if="job.job">
-        <Button text class="name" :label="job.job.name" icon="" aria-haspopup="dialog" @click="rulesOpen = true">
+        <Button
+          text
+          class="name"
+          :label="job.job.name"
+          icon=""
+          aria-haspopup="dialog"
+          @click="rulesOpen = true"
+        >
           <span class="job-name">{{ job.job.name }}</span>
           <span class="soft rules">rules, materials</span>
         </Button>
@@ -82,13 +91,27 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
         </p>
       </template>
       <template #tools>
-        <Button text severity="secondary" label="Undo" :disabled="!job.answer?.history.undo" @click="job.undo()" />
-        <Button text severity="secondary" label="Redo" :disabled="!job.answer?.history.redo" @click="job.redo()" />
+        <Button
+          text
+          severity="secondary"
+          label="Undo"
+          :disabled="!job.answer?.history.undo"
+          @click="job.undo()"
+        />
+        <Button
+          text
+          severity="secondary"
+          label="Redo"
+          :disabled="!job.answer?.history.redo"
+          @click="job.redo()"
+        />
         <Button v-if="!isNarrow" text severity="secondary" label="Keys" @click="keysOpen = true" />
       </template>
     </TopBar>
     <TapeStrip v-if="job.answer" :job="id" :facts="job.answer.tape" :current="current" :reached="reached" />
-    <Message v-if="job.trouble" severity="warn" class="trouble" closable @close="job.trouble = ''">{{ job.trouble }}</Message>
+    <Message v-if="job.trouble" severity="warn" class="trouble" closable @close="job.trouble = ''">{{
+      job.trouble
+    }}</Message>
     <main v-if="job.answer" class="station">
       <RouterView />
     </main>

@@ -47,11 +47,17 @@ function addSheet(material: string) {
   })
 }
 
-const sheetsOf = (material: string): StockEntry[] => choices.value?.stock.filter((entry) => entry.material === material) ?? []
+const sheetsOf = (material: string): StockEntry[] =>
+  choices.value?.stock.filter((entry) => entry.material === material) ?? []
 </script>
 
 <template>
-  <Drawer v-model:visible="visible" position="left" header="Job rules" :style="{ width: 'min(520px, 100vw)' }">
+  <Drawer
+    v-model:visible="visible"
+    position="left"
+    header="Job rules"
+    :style="{ width: 'min(520px, 100vw)' }"
+  >
     <div v-if="job.job && choices" class="rules">
       <div class="field">
         <label for="job-name">Name</label>
@@ -60,14 +66,29 @@ const sheetsOf = (material: string): StockEntry[] => choices.value?.stock.filter
       </div>
       <div class="field">
         <label for="measure">Unit and working fraction</label>
-        <Select input-id="measure" :model-value="choices.measure" :options="measures" option-label="label" option-value="value" @update:model-value="set('measure', $event)" />
+        <Select
+          input-id="measure"
+          :model-value="choices.measure"
+          :options="measures"
+          option-label="label"
+          option-value="value"
+          @update:model-value="set('measure', $event)"
+        />
       </div>
       <div class="switch">
-        <ToggleSwitch :model-value="choices.skirting_stays" input-id="skirting" @update:model-value="set('skirting_stays', $event)" />
+        <ToggleSwitch
+          :model-value="choices.skirting_stays"
+          input-id="skirting"
+          @update:model-value="set('skirting_stays', $event)"
+        />
         <label for="skirting">{{ unit === 'in' ? 'Baseboard' : 'Skirting' }} stays on the side walls</label>
       </div>
       <div class="switch">
-        <ToggleSwitch :model-value="choices.painted" input-id="painted" @update:model-value="set('painted', $event)" />
+        <ToggleSwitch
+          :model-value="choices.painted"
+          input-id="painted"
+          @update:model-value="set('painted', $event)"
+        />
         <label for="painted">The furniture is painted, so small gaps may be caulked</label>
       </div>
 
@@ -76,7 +97,11 @@ const sheetsOf = (material: string): StockEntry[] => choices.value?.stock.filter
         <h3>{{ role.label }}</h3>
         <div class="field">
           <label :for="`name-${role.value}`">Name</label>
-          <InputText :id="`name-${role.value}`" :model-value="choices.materials[role.value]?.name ?? ''" @change="set(`materials.${role.value}.name`, valueOf($event))" />
+          <InputText
+            :id="`name-${role.value}`"
+            :model-value="choices.materials[role.value]?.name ?? ''"
+            @change="set(`materials.${role.value}.name`, valueOf($event))"
+          />
         </div>
         <LengthField
           label="Thickness, as measured on the sheet"
@@ -86,18 +111,55 @@ const sheetsOf = (material: string): StockEntry[] => choices.value?.stock.filter
           @change="set(`materials.${role.value}.thickness`, $event)"
         />
         <div v-for="sheet in sheetsOf(role.value)" :key="sheet.id" class="sheet">
-          <InputText :model-value="sheet.name" aria-label="Name of the sheet" @change="set(`stock.${sheet.id}.name`, valueOf($event))" />
-          <LengthField label="Length" :text="sheet.length.typed" :unit="unit" :refused="refused(`stock.${sheet.id}.length`)" @change="set(`stock.${sheet.id}.length`, $event)" />
-          <LengthField label="Width" :text="sheet.width.typed" :unit="unit" :refused="refused(`stock.${sheet.id}.width`)" @change="set(`stock.${sheet.id}.width`, $event)" />
-          <label class="row">Price, {{ choices.currency }}
-            <InputText class="number" inputmode="decimal" :model-value="String(sheet.price)" @change="set(`stock.${sheet.id}.price`, valueOf($event))" />
+          <InputText
+            :model-value="sheet.name"
+            aria-label="Name of the sheet"
+            @change="set(`stock.${sheet.id}.name`, valueOf($event))"
+          />
+          <LengthField
+            label="Length"
+            :text="sheet.length.typed"
+            :unit="unit"
+            :refused="refused(`stock.${sheet.id}.length`)"
+            @change="set(`stock.${sheet.id}.length`, $event)"
+          />
+          <LengthField
+            label="Width"
+            :text="sheet.width.typed"
+            :unit="unit"
+            :refused="refused(`stock.${sheet.id}.width`)"
+            @change="set(`stock.${sheet.id}.width`, $event)"
+          />
+          <label class="row"
+            >Price, {{ choices.currency }}
+            <InputText
+              class="number"
+              inputmode="decimal"
+              :model-value="String(sheet.price)"
+              @change="set(`stock.${sheet.id}.price`, valueOf($event))"
+            />
           </label>
-          <p v-if="refused(`stock.${sheet.id}.price`)" class="fault">{{ refused(`stock.${sheet.id}.price`) }}</p>
-          <label class="row">In stock (empty: any number)
-            <InputText class="number" inputmode="numeric" :model-value="sheet.quantity === null ? '' : String(sheet.quantity)" @change="set(`stock.${sheet.id}.quantity`, valueOf($event))" />
+          <p v-if="refused(`stock.${sheet.id}.price`)" class="fault">
+            {{ refused(`stock.${sheet.id}.price`) }}
+          </p>
+          <label class="row"
+            >In stock (empty: any number)
+            <InputText
+              class="number"
+              inputmode="numeric"
+              :model-value="sheet.quantity === null ? '' : String(sheet.quantity)"
+              @change="set(`stock.${sheet.id}.quantity`, valueOf($event))"
+            />
           </label>
-          <p v-if="refused(`stock.${sheet.id}.quantity`)" class="fault">{{ refused(`stock.${sheet.id}.quantity`) }}</p>
-          <Button text severity="secondary" label="Take this sheet out" @click="set(`stock.${sheet.id}`, null)" />
+          <p v-if="refused(`stock.${sheet.id}.quantity`)" class="fault">
+            {{ refused(`stock.${sheet.id}.quantity`) }}
+          </p>
+          <Button
+            text
+            severity="secondary"
+            label="Take this sheet out"
+            @click="set(`stock.${sheet.id}`, null)"
+          />
         </div>
         <Button outlined label="Add a sheet size" @click="addSheet(role.value)" />
       </section>
@@ -108,7 +170,7 @@ const sheetsOf = (material: string): StockEntry[] => choices.value?.stock.filter
         <LengthField
           :label="rule.label"
           :text="choices.rules[rule.name]?.typed ?? ''"
-          :computed="rule.default.text"
+          :when-empty="rule.default.text"
           :unit="unit"
           :refused="refused(`rules.${rule.name}`)"
           @change="set(`rules.${rule.name}`, $event)"

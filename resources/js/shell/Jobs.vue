@@ -11,7 +11,12 @@ import NewJob from './NewJob.vue'
 import TopBar from './TopBar.vue'
 
 const client = useQueryClient()
-const { data: homes, error, isPending, refetch } = useQuery({ queryKey: ['homes'], queryFn: () => api<Home[]>('GET', '/api/homes') })
+const {
+  data: homes,
+  error,
+  isPending,
+  refetch,
+} = useQuery({ queryKey: ['homes'], queryFn: () => api<Home[]>('GET', '/api/homes') })
 const begins = ref<string | null>(null)
 const leaves = ref<{ id: string; name: string } | null>(null)
 const trouble = ref('')
@@ -44,7 +49,9 @@ async function remove() {
 <template>
   <TopBar />
   <main class="jobs">
-    <Message v-if="trouble" severity="error" closable class="trouble" @close="trouble = ''">{{ trouble }}</Message>
+    <Message v-if="trouble" severity="error" closable class="trouble" @close="trouble = ''">{{
+      trouble
+    }}</Message>
     <p v-if="isPending" class="soft" aria-busy="true">Fetching your jobs …</p>
     <div v-else-if="error">
       <Message severity="error">{{ error.message }}</Message>
@@ -56,24 +63,37 @@ async function remove() {
         <Button label="New job" @click="begins = home.id" />
         <label class="import">
           Import a job
-          <input type="file" accept=".json,application/json" class="visually-hidden" @change="importFile(home.id, $event)" />
+          <input
+            type="file"
+            accept=".json,application/json"
+            class="visually-hidden"
+            @change="importFile(home.id, $event)"
+          />
         </label>
       </div>
       <p v-if="home.jobs.length === 0" class="card empty">
-        Nothing is being built here yet. Begin with a new job: you name the space, then walk round it with a tape, one
-        reading after another.
+        Nothing is being built here yet. Begin with a new job: you name the space, then walk round it with a
+        tape, one reading after another.
       </p>
       <ul class="list">
         <li v-for="job in home.jobs" :key="job.id" class="card job">
           <RouterLink :to="`/jobs/${job.id}/measure`">
-            <span class="sketch"><DrawingView v-if="job.drawing" :drawing="job.drawing" small :exaggeration="3" /></span>
+            <span class="sketch"
+              ><DrawingView v-if="job.drawing" :drawing="job.drawing" small :exaggeration="3"
+            /></span>
             <h2>{{ job.name }}</h2>
             <p class="verdict" :class="job.verdict.state">{{ job.verdict.sentence }}</p>
             <p class="soft">{{ job.tape.pieces }} · {{ job.tape.sheets }}</p>
           </RouterLink>
           <div class="actions">
             <a :href="`/api/jobs/${job.id}/export`" download>Export</a>
-            <Button text severity="secondary" label="Delete" :aria-label="`Delete ${job.name}`" @click="leaves = job" />
+            <Button
+              text
+              severity="secondary"
+              label="Delete"
+              :aria-label="`Delete ${job.name}`"
+              @click="leaves = job"
+            />
           </div>
         </li>
       </ul>

@@ -38,17 +38,32 @@ async function begin() {
     <form novalidate @submit.prevent="begin">
       <div class="field">
         <label for="new-name">What are you building?</label>
-        <InputText id="new-name" v-model="form.name" autofocus placeholder="Tall cupboard, upstairs" :invalid="!!refused.name" />
+        <InputText
+          id="new-name"
+          v-model="form.name"
+          autofocus
+          placeholder="Tall cupboard, upstairs"
+          :invalid="!!refused.name"
+        />
         <p v-if="refused.name" class="refused" role="alert">{{ refused.name }}</p>
       </div>
       <div class="field">
-        <label for="new-space">The space it goes into: an alcove, between two side walls and a back wall</label>
+        <label for="new-space"
+          >The space it goes into: an alcove, between two side walls and a back wall</label
+        >
         <InputText id="new-space" v-model="form.space" :invalid="!!refused.space" />
         <p v-if="refused.space" class="refused" role="alert">{{ refused.space }}</p>
       </div>
       <div class="field">
         <span id="new-unit"><strong>Your tape reads</strong></span>
-        <SelectButton v-model="form.measure" :options="measures" option-label="label" option-value="value" :allow-empty="false" aria-labelledby="new-unit" />
+        <SelectButton
+          v-model="form.measure"
+          :options="measures"
+          option-label="label"
+          option-value="value"
+          :allow-empty="false"
+          aria-labelledby="new-unit"
+        />
       </div>
       <Button type="submit" label="Begin measuring" :loading="busy" />
     </form>

@@ -38,8 +38,8 @@ async function enter(path: string, body?: unknown) {
     <section class="about">
       <h1>Furniture that fits the room as it is</h1>
       <p>
-        Walls lean, floors fall, corners are not square. Type what your tape says; Incastro works out the box that
-        goes in, the edges to scribe, every piece with its sum, and the sheets to buy.
+        Walls lean, floors fall, corners are not square. Type what your tape says; Incastro works out the box
+        that goes in, the edges to scribe, every piece with its sum, and the sheets to buy.
       </p>
       <template v-if="session?.demo">
         <Button label="Open the demo" size="large" :loading="busy" @click="enter('/api/session/demo')" />
@@ -56,7 +56,13 @@ async function enter(path: string, body?: unknown) {
       </div>
       <div class="field">
         <label for="email">E-mail</label>
-        <InputText id="email" v-model="form.email" type="email" autocomplete="username" :invalid="!!refused.email" />
+        <InputText
+          id="email"
+          v-model="form.email"
+          type="email"
+          autocomplete="username"
+          :invalid="!!refused.email"
+        />
         <p v-if="refused.email" class="refused" role="alert">{{ refused.email }}</p>
       </div>
       <div class="field">

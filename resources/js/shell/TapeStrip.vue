@@ -4,7 +4,12 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 
 /** The tape: the stations in working order as its marks, pulled out as far as the job has come. */
-const props = defineProps<{ job: string; facts: Record<StationName, string>; current: StationName; reached: number }>()
+const props = defineProps<{
+  job: string
+  facts: Record<StationName, string>
+  current: StationName
+  reached: number
+}>()
 
 const stations: { name: StationName; title: string }[] = [
   { name: 'measure', title: 'Measure' },
@@ -28,10 +33,15 @@ const pulled = computed(() => Math.min(width.value, 20 + props.reached * MARK - 
       :key="station.name"
       :to="`/jobs/${job}/${station.name}`"
       class="mark"
-      :class="{ current: station.name === current, beside: Math.abs(stations.findIndex((s) => s.name === current) - i) === 1 }"
+      :class="{
+        current: station.name === current,
+        beside: Math.abs(stations.findIndex((s) => s.name === current) - i) === 1,
+      }"
       :aria-current="station.name === current ? 'page' : undefined"
     >
-      <span class="title">{{ station.title }} <kbd>{{ i + 1 }}</kbd></span>
+      <span class="title"
+        >{{ station.title }} <kbd>{{ i + 1 }}</kbd></span
+      >
       <span class="fact">{{ facts[station.name] }}</span>
     </RouterLink>
     <div class="ticks" aria-hidden="true"></div>
@@ -62,7 +72,8 @@ const pulled = computed(() => Math.min(width.value, 20 + props.reached * MARK - 
   height: 9px;
   background:
     repeating-linear-gradient(90deg, var(--birch-line) 0 1px, transparent 1px 40px) 20px 0 / auto 9px,
-    repeating-linear-gradient(90deg, var(--birch-line) 0 1px, transparent 1px 8px) 20px 4px / auto 5px no-repeat;
+    repeating-linear-gradient(90deg, var(--birch-line) 0 1px, transparent 1px 8px) 20px 4px / auto 5px
+      no-repeat;
   pointer-events: none;
 }
 .mark {

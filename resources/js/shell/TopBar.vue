@@ -27,7 +27,13 @@ async function leave() {
     <slot />
     <nav class="tools" aria-label="Account and appearance">
       <slot name="tools" />
-      <Button text severity="secondary" :label="isDark ? 'Light' : 'Dark'" :aria-label="`Use the ${isDark ? 'light' : 'dark'} theme`" @click="toggleTheme" />
+      <Button
+        text
+        severity="secondary"
+        :label="isDark ? 'Light' : 'Dark'"
+        :aria-label="`Use the ${isDark ? 'light' : 'dark'} theme`"
+        @click="toggleTheme"
+      />
       <template v-if="session?.user">
         <RouterLink class="who away" to="/account">{{ session.user.name }}</RouterLink>
         <Button class="away" text severity="secondary" label="Sign out" @click="leave" />

@@ -1,5 +1,8 @@
 /** Whether a key press belongs to a field: then no single-character key acts. */
 export function isTyping(event: KeyboardEvent): boolean {
   const target = event.target
-  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  )
 }

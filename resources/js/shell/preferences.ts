@@ -5,7 +5,9 @@ import { computed, watchEffect } from 'vue'
 const choice = useLocalStorage<'system' | 'light' | 'dark'>('incastro.theme', 'system')
 const prefersDark = usePreferredDark()
 
-export const isDark = computed(() => (choice.value === 'system' ? prefersDark.value : choice.value === 'dark'))
+export const isDark = computed(() =>
+  choice.value === 'system' ? prefersDark.value : choice.value === 'dark',
+)
 export const keysOn = useLocalStorage('incastro.keys', true)
 
 watchEffect(() => {

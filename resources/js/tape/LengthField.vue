@@ -10,7 +10,7 @@ const props = defineProps<{
   text: string
   unit: JobUnit
   /** Shown while the field is empty: what is computed when nothing is chosen. */
-  computed?: string
+  whenEmpty?: string
   refused?: string | undefined
 }>()
 const emit = defineEmits<{ change: [text: string] }>()
@@ -32,7 +32,7 @@ const understood = computed(() => {
   }
 })
 const fault = computed(() => understood.value.fault || props.refused || '')
-const mayBeEmpty = computed(() => props.computed !== undefined)
+const mayBeEmpty = computed(() => props.whenEmpty !== undefined)
 
 function give() {
   if (typed.value === props.text || understood.value.fault) return
@@ -57,14 +57,16 @@ function leave(event: KeyboardEvent) {
       v-model="typed"
       class="measure"
       :invalid="fault !== ''"
-      :placeholder="props.computed"
+      :placeholder="props.whenEmpty"
       :aria-describedby="`${id}-says`"
       autocomplete="off"
       @keydown.enter="give"
       @keydown.esc="leave"
       @blur="give"
     />
-    <p :id="`${id}-says`" :class="fault ? 'fault' : 'soft'" aria-live="polite">{{ fault || understood.echo }}</p>
+    <p :id="`${id}-says`" :class="fault ? 'fault' : 'soft'" aria-live="polite">
+      {{ fault || understood.echo }}
+    </p>
   </div>
 </template>
 

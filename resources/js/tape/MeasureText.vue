@@ -16,7 +16,9 @@ const parts = computed(() =>
   <span class="measure"
     ><span aria-hidden="true"
       ><template v-for="(part, i) in parts" :key="i"
-        ><span v-if="part.top" class="fraction"><sup>{{ part.top }}</sup>⁄<sub>{{ part.bottom }}</sub></span
+        ><span v-if="part.top" class="fraction"
+          ><sup>{{ part.top }}</sup
+          >⁄<sub>{{ part.bottom }}</sub></span
         ><template v-else>{{ part.plain }}</template></template
       ></span
     ><span class="visually-hidden">{{ text }}</span></span

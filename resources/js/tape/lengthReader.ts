@@ -8,7 +8,13 @@ type Unit = 'mm' | 'cm' | 'm' | 'in' | 'ft'
 
 export class Unreadable extends Error {}
 
-const NANOMETRES: Record<Unit, bigint> = { mm: 1_000_000n, cm: 10_000_000n, m: 1_000_000_000n, in: 25_400_000n, ft: 304_800_000n }
+const NANOMETRES: Record<Unit, bigint> = {
+  mm: 1_000_000n,
+  cm: 10_000_000n,
+  m: 1_000_000_000n,
+  in: 25_400_000n,
+  ft: 304_800_000n,
+}
 const LONGEST = 30n * NANOMETRES.m
 const LONGEST_TEXT = 100
 
@@ -30,7 +36,17 @@ const SIGNS: [RegExp, string][] = [
   [/[\u00A0\u202F\u2009]/g, ' '],
 ]
 
-const FRACTIONS: Record<string, string> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅓': '1/3', '⅔': '2/3' }
+const FRACTIONS: Record<string, string> = {
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+  '⅓': '1/3',
+  '⅔': '2/3',
+}
 
 interface Rational {
   top: bigint
@@ -56,7 +72,10 @@ function isMetric(unit: Unit): boolean {
   return unit === 'mm' || unit === 'cm' || unit === 'm'
 }
 
-const plus = (a: Rational, b: Rational): Rational => ({ top: a.top * b.bottom + b.top * a.bottom, bottom: a.bottom * b.bottom })
+const plus = (a: Rational, b: Rational): Rational => ({
+  top: a.top * b.bottom + b.top * a.bottom,
+  bottom: a.bottom * b.bottom,
+})
 const times = (a: Rational, b: Rational): Rational => ({ top: a.top * b.top, bottom: a.bottom * b.bottom })
 const whole = (value: bigint): Rational => ({ top: value, bottom: 1n })
 const negated = (a: Rational): Rational => ({ top: -a.top, bottom: a.bottom })
@@ -84,7 +103,9 @@ function tokens(typed: string): Token[] {
       push('unit', match[0].replace(/\.$/, ''))
     } else {
       match = rest.match(/^(?:\p{L}+|.)/su)
-      throw new Unreadable(`“${match?.[0] ?? '?'}” in “${typed}” is not known. Type numbers, fractions, + − × and units (mm, cm, m, in, ft).`)
+      throw new Unreadable(
+        `“${match?.[0] ?? '?'}” in “${typed}” is not known. Type numbers, fractions, + − × and units (mm, cm, m, in, ft).`,
+      )
     }
     rest = rest.slice(match[0].length)
   }
@@ -144,7 +165,9 @@ class Sum {
       this.take()
       const right = this.factor()
       if (left.isLength && right.isLength) {
-        throw new Unreadable(`“${this.typed}” multiplies a length by a length, which is an area. Multiply by a plain number, such as 2 × 18 mm.`)
+        throw new Unreadable(
+          `“${this.typed}” multiplies a length by a length, which is an area. Multiply by a plain number, such as 2 × 18 mm.`,
+        )
       }
       left = { ...times(left, right), isLength: left.isLength || right.isLength }
     }
@@ -160,11 +183,15 @@ class Sum {
     if (this.isSign('(')) {
       this.take()
       let value = this.sum()
-      if (!this.isSign(')')) throw new Unreadable(`A bracket in “${this.typed}” is not closed. Add the missing “)”.`)
+      if (!this.isSign(')'))
+        throw new Unreadable(`A bracket in “${this.typed}” is not closed. Add the missing “)”.`)
       this.take()
       if (this.isKind('unit')) {
         const unit = this.takeUnit()
-        if (value.isLength) throw new Unreadable(`“${this.typed}” gives a unit to something that has one already. Leave one of them out.`)
+        if (value.isLength)
+          throw new Unreadable(
+            `“${this.typed}” gives a unit to something that has one already. Leave one of them out.`,
+          )
         value = { ...times(value, whole(NANOMETRES[unit])), isLength: true }
       }
       return value
@@ -178,7 +205,9 @@ class Sum {
     if (!this.isKind('unit')) {
       this.refuseDoubtful(doubtful, this.unit)
       if (this.isKind('number')) {
-        throw new Unreadable(`“${this.typed}” has two numbers with nothing between them. Put a unit, a fraction or a sign between, such as 5 ft 3 in or 48 + 3.`)
+        throw new Unreadable(
+          `“${this.typed}” has two numbers with nothing between them. Put a unit, a fraction or a sign between, such as 5 ft 3 in or 48 + 3.`,
+        )
       }
       return { ...value, isLength: false }
     }
@@ -189,8 +218,12 @@ class Sum {
       ;({ value, doubtful } = this.number())
       // After feet a bare number is inches, as people write 5' 3 1/2.
       const next: Unit | undefined = this.isKind('unit') ? this.takeUnit() : unit === 'ft' ? 'in' : undefined
-      if (!next) throw new Unreadable(`“${this.typed}” ends in a number without a unit. Say which unit it is, or put + before it.`)
-      if (isMetric(unit) !== isMetric(next) || NANOMETRES[unit] <= NANOMETRES[next]) throw this.clash(unit, next)
+      if (!next)
+        throw new Unreadable(
+          `“${this.typed}” ends in a number without a unit. Say which unit it is, or put + before it.`,
+        )
+      if (isMetric(unit) !== isMetric(next) || NANOMETRES[unit] <= NANOMETRES[next])
+        throw this.clash(unit, next)
       this.refuseDoubtful(doubtful, next)
       total = plus(total, times(value, whole(NANOMETRES[next])))
       unit = next
@@ -202,13 +235,17 @@ class Sum {
     const text = this.take()
     if (this.isSign('/')) return { value: this.fraction(text), doubtful: undefined }
     if (/[.,].*[.,]/.test(text)) {
-      throw new Unreadable(`“${text}” has more than one point or comma. Write it without thousands marks, such as 1203.5.`)
+      throw new Unreadable(
+        `“${text}” has more than one point or comma. Write it without thousands marks, such as 1203.5.`,
+      )
     }
     const [before = '', after = ''] = text.replace(',', '.').split('.')
     let value: Rational = { top: BigInt(`0${before}${after}`), bottom: 10n ** BigInt(after.length) }
     if (this.fractionFollows()) {
       if (!digitsOnly(text)) {
-        throw new Unreadable(`“${this.typed}” has both a decimal and a fraction. Use one of them, such as 31 5/8 or 31.625.`)
+        throw new Unreadable(
+          `“${this.typed}” has both a decimal and a fraction. Use one of them, such as 31 5/8 or 31.625.`,
+        )
       }
       if (this.isSign('-')) this.take()
       value = plus(value, this.fraction(this.take()))
@@ -235,12 +272,14 @@ class Sum {
 
   private fraction(top: string): Rational {
     this.take()
-    if (!this.isKind('number')) throw new Unreadable(`The fraction in “${this.typed}” has no bottom. Finish it, such as 5/8.`)
+    if (!this.isKind('number'))
+      throw new Unreadable(`The fraction in “${this.typed}” has no bottom. Finish it, such as 5/8.`)
     const bottom = this.take()
     if (!digitsOnly(top) || !digitsOnly(bottom)) {
       throw new Unreadable(`“${top}/${bottom}” is not a fraction of whole numbers. Write it such as 5/8.`)
     }
-    if (/^0+$/.test(bottom)) throw new Unreadable(`“${top}/${bottom}” is a fraction over nothing. Write it such as 5/8.`)
+    if (/^0+$/.test(bottom))
+      throw new Unreadable(`“${top}/${bottom}” is a fraction over nothing. Write it such as 5/8.`)
     return { top: BigInt(top), bottom: BigInt(bottom) }
   }
 
@@ -259,17 +298,23 @@ class Sum {
     if (text === undefined || unit !== 'mm') return
     const plain = text.replace(/[.,]/, '')
     const decimal = text.replace(',', '.')
-    throw new Unreadable(`“${text}” could be ${plain} mm or ${decimal} mm. Type ${plain}, or add the unit and a 0: ${decimal}0 mm.`)
+    throw new Unreadable(
+      `“${text}” could be ${plain} mm or ${decimal} mm. Type ${plain}, or add the unit and a 0: ${decimal}0 mm.`,
+    )
   }
 
   private clash(first: Unit, second: Unit): Unreadable {
-    return new Unreadable(`“${this.typed}” mixes ${first} and ${second} in one length. Use one system, or add them: 2 ft + 30 mm.`)
+    return new Unreadable(
+      `“${this.typed}” mixes ${first} and ${second} in one length. Use one system, or add them: 2 ft + 30 mm.`,
+    )
   }
 
   private unexpected(): Unreadable {
     const next = this.peek()
     return next
-      ? new Unreadable(`“${next.text}” was not expected where it stands in “${this.typed}”. Type a length such as 31 5/8 in or 803 mm.`)
+      ? new Unreadable(
+          `“${next.text}” was not expected where it stands in “${this.typed}”. Type a length such as 31 5/8 in or 803 mm.`,
+        )
       : new Unreadable(`“${this.typed}” stops in the middle. A number is missing at the end.`)
   }
 }
@@ -278,17 +323,24 @@ class Sum {
 export function readLength(text: string, unit: JobUnit): number {
   const typed = text.trim()
   if (typed === '') {
-    throw new Unreadable(`Nothing was typed. Type a length such as ${unit === 'mm' ? '803 or 80.3 cm' : `31 5/8 or 2' 7 5/8"`}.`)
+    throw new Unreadable(
+      `Nothing was typed. Type a length such as ${unit === 'mm' ? '803 or 80.3 cm' : `31 5/8 or 2' 7 5/8"`}.`,
+    )
   }
   if ([...text].length > LONGEST_TEXT) {
-    throw new Unreadable(`That is too long for a length. Type one length, such as ${unit === 'mm' ? '803 or 80.3 cm' : `31 5/8 or 2' 7 5/8"`}.`)
+    throw new Unreadable(
+      `That is too long for a length. Type one length, such as ${unit === 'mm' ? '803 or 80.3 cm' : `31 5/8 or 2' 7 5/8"`}.`,
+    )
   }
   const { top, bottom } = new Sum(typed, unit).value()
   const size = ((top < 0n ? -top : top) * 2n + bottom) / (2n * bottom)
   if (size > LONGEST) {
-    throw new Unreadable(`“${typed}” is more than 30 m, which is more than a room. Check the unit; a bare number is in ${unit}.`)
+    throw new Unreadable(
+      `“${typed}” is more than 30 m, which is more than a room. Check the unit; a bare number is in ${unit}.`,
+    )
   }
-  if (top < 0n && size > 0n) throw new Unreadable(`“${typed}” comes to less than nothing. Type a length of 0 or more.`)
+  if (top < 0n && size > 0n)
+    throw new Unreadable(`“${typed}” comes to less than nothing. Type a length of 0 or more.`)
   return Number(size)
 }
 

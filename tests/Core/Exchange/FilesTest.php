@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Exchange;
+
+use Incastro\Exchange\BadFile;
+use Incastro\Exchange\CutListCsv;
+use Incastro\Exchange\CutSheetPdf;
+use Incastro\Exchange\JobFile;
+use Incastro\Measure\Unit;
+use Incastro\Planning\JobReader;
+use Incastro\Planning\Planner;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class FilesTest extends TestCase
+{
+    private const DEMO = __DIR__.'/../../../database/demo/landing-alcove.json';
+
+    private function csv(string $text): string
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'incastro');
+        file_put_contents($file, $text);
+
+        return $file;
+    }
+
+    public function test_pieces_are_read_with_units_quotes_and_windows_line_ends(): void
+    {
+        $file = $this->csv("\u{FEFF}name,quantity,length,width,thickness,material,grain\r\n\"door, left\",2,31 5/8 in,\"40,5 cm\",18,ply,width\r\n\r\n");
+        [$piece] = (new CutListCsv(Unit::Millimetre))->pieces($file);
+        self::assertSame('door, left', $piece->name);
+        self::assertSame(2, $piece->quantity);
+        self::assertSame(803.275, $piece->length->toDouble());
+        self::assertSame(405.0, $piece->width->toDouble());
+    }
+
+    public function test_every_fault_of_a_list_is_named_with_line_and_field(): void
+    {
+        $file = $this->csv("name,quantity,length,width,thickness,material,grain\nside,0,\"1,203\",0,18,ply,l\n,1,5,5,5,,any\n");
+        try {
+            (new CutListCsv(Unit::Millimetre))->pieces($file);
+            self::fail('It was taken.');
+        } catch (BadFile $bad) {
+            $places = array_map(fn ($fault) => str_replace($file.':', '', $fault->place), $bad->faults);
+            self::assertSame(['2:grain', '2:quantity', '2:length', '2:width', '3:name', '3:material'], $places);
+            self::assertStringContainsString('1203 mm or 1.203 mm', $bad->getMessage());
+        }
+    }
+
+    public function test_a_missing_column_and_a_ragged_row_are_named(): void
+    {
+        foreach (["name,quantity\n" => ':1:length,width', "name,quantity,length,width,thickness,material,grain\na,1\n" => ':2:row'] as $text => $place) {
+            try {
+                (new CutListCsv(Unit::Millimetre))->pieces($this->csv($text));
+                self::fail('It was taken.');
+            } catch (BadFile $bad) {
+                self::assertStringContainsString($place, $bad->getMessage());
+            }
+        }
+    }
+
+    public function test_the_demo_job_survives_its_file(): void
+    {
+        $text = (string) file_get_contents(self::DEMO);
+        ['job' => $document, 'record' => $record] = JobFile::read('demo.json', $text);
+        self::assertSame(json_decode($text, true), json_decode((string) json_encode(JobFile::write($document, $record['takes'] ?? [])), true));
+    }
+
+    /** @return array<string, array{string, mixed, string}> */
+    public static function faults(): array
+    {
+        return [
+            'a text for a number' => ['job.spaces.0.layout.fixed_shelves', 'two', '$.job.spaces[0].layout.fixed_shelves: This is string; it must be integer.'],
+            'a length below nothing' => ['job.spaces.0.takes.3.value.nm', -1, '$.job.spaces[0].takes[3].value.nm: This is below the least, 0.'],
+            'an unknown slot' => ['job.spaces.0.takes.2.slot', 'width-sideways', '$.job.spaces[0].takes[2].slot: “width-sideways” is not a reading'],
+            'a plumb reading without its end' => ['job.spaces.0.takes.12.end', null, '$.job.spaces[0].takes[12].end: It must be bottom or top.'],
+            'another format' => ['format', 7, '$.format: This must be 1.'],
+            'an unknown rule' => ['job.rules', ['glue' => 1], '$.job.rules: glue is not known here.'],
+        ];
+    }
+
+    #[DataProvider('faults')]
+    public function test_a_bad_job_file_is_refused_with_the_path_inside_it(string $path, mixed $value, string $fault): void
+    {
+        $data = json_decode((string) file_get_contents(self::DEMO), true);
+        self::set($data, explode('.', $path), $value);
+        $data['job']['rules'] = (object) $data['job']['rules'];
+        try {
+            JobFile::read('job.json', (string) json_encode($data));
+            self::fail('It was taken.');
+        } catch (BadFile $bad) {
+            self::assertStringContainsString('job.json:'.$fault, $bad->getMessage());
+        }
+    }
+
+    public function test_what_is_not_json_says_so(): void
+    {
+        $this->expectExceptionMessage('job.json:$: This is not JSON');
+        JobFile::read('job.json', '{"format": 1');
+    }
+
+    public function test_the_cut_sheet_has_a_page_for_every_sheet_and_a_line_to_check_the_printer(): void
+    {
+        $plan = (new Planner())->plan(JobReader::read(JobFile::read('demo.json', (string) file_get_contents(self::DEMO))['job']));
+        $file = $this->csv((new CutSheetPdf($plan))->write());
+        $pages = explode("\f", (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -'));
+        self::assertSame('', trim(array_pop($pages)));
+        foreach ($pages as $page) {
+            self::assertSame(1, substr_count($page, 'This line is 100 mm long'));
+        }
+        foreach ($plan->sheets->sheets as $i => $sheet) {
+            self::assertStringContainsString(sprintf('Sheet %d of %d', $i + 1, count($plan->sheets->sheets)), implode($pages));
+        }
+        foreach ($plan->pieces() as $piece) {
+            self::assertStringContainsString($piece->mark, implode($pages));
+        }
+    }
+
+    /**
+     * @param  array<string|int, mixed>  $data
+     * @param  list<string>  $path
+     */
+    private static function set(array &$data, array $path, mixed $value): void
+    {
+        $at = &$data;
+        foreach ($path as $part) {
+            $at = &$at[ctype_digit($part) ? (int) $part : $part];
+        }
+        $at = $value;
+    }
+}

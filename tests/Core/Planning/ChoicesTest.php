@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Planning;
+
+use Incastro\Measure\LengthFormat;
+use Incastro\Planning\InvalidChoice;
+use Incastro\Planning\JobChoices;
+use Incastro\Planning\JobReader;
+use Incastro\Planning\SpaceChoices;
+use Incastro\Rules\Edit;
+use Incastro\Rules\Rule;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class ChoicesTest extends TestCase
+{
+    /** @return list<array{string, mixed}> */
+    public static function jobEdits(): array
+    {
+        return [
+            ['name', 'Oar store'], ['measure', 'in/32'], ['skirting_stays', true], ['painted', false], ['currency', '£'],
+            ['rules.kerf', '2.2'], ['rules.plinth_height', '80 mm'], ['materials.carcass.thickness', '17.6'], ['materials.back.name', 'Poplar 5'],
+            ['stock.carcass-full.price', '71,50'], ['stock.carcass-full.quantity', '3'], ['stock.carcass-half', null],
+            ['stock.odd', ['material' => 'back', 'name' => 'leftover', 'length' => '900', 'width' => '60 cm', 'price' => 0, 'quantity' => 1]],
+        ];
+    }
+
+    #[DataProvider('jobEdits')]
+    public function test_the_inverse_of_an_edit_brings_the_document_back(string $path, mixed $value): void
+    {
+        $before = JobChoices::defaults('Landing alcove', 'mm/1');
+        [$after, $inverse] = JobChoices::apply($before, new Edit($path, $value));
+        self::assertNotSame($before, $after);
+        [$back, $again] = JobChoices::apply($after, $inverse);
+        self::assertSame($before, $back);
+        self::assertSame($after, JobChoices::apply($back, $again)[0]);
+    }
+
+    /** @return list<array{string, mixed, string}> */
+    public static function refused(): array
+    {
+        return [
+            ['name', '  ', 'Name of the job: It needs 1 to 80 letters.'],
+            ['measure', 'in/10', 'is not one of'],
+            ['rules.kerf', '12', '“12” was understood as 12 mm. It must be between 0 mm and 8 mm.'],
+            ['rules.kerf', '1,203', 'Saw kerf: “1,203” could be'],
+            ['rules.nothing', '1', 'is not a field of a job'],
+            ['materials.carcass.thickness', '18 kg', '“kg” in “18 kg” is not known'],
+            ['stock.carcass-full.price', 'much', '“much” is not a number'],
+            ['stock.missing.price', '3', 'is not a sheet in stock'],
+            ['stock.new', ['name' => 'x'], 'Material: '],
+        ];
+    }
+
+    #[DataProvider('refused')]
+    public function test_a_bad_value_is_refused_with_its_field_and_nothing_changes(string $path, mixed $value, string $sentence): void
+    {
+        try {
+            JobChoices::apply(JobChoices::defaults('Job', 'mm/1'), new Edit($path, $value));
+            self::fail('It was taken.');
+        } catch (InvalidChoice $refused) {
+            self::assertStringContainsString($sentence, $refused->getMessage());
+            self::assertStringStartsWith($path, $refused->path);
+        }
+    }
+
+    public function test_a_space_is_edited_and_brought_back(): void
+    {
+        $format = LengthFormat::inches();
+        $before = SpaceChoices::defaults('Alcove', 'run', 'box', $format);
+        foreach ([['layout.depth', '15 3/4'], ['layout.closings.left', 'trim'], ['layout.fixed_shelves', 2], ['sheet.level', '24'], ['sheet.middle', '40']] as [$path, $value]) {
+            [$after, $inverse] = SpaceChoices::apply($before, new Edit($path, $value), $format);
+            self::assertNotSame($before, $after, $path);
+            self::assertSame($before, SpaceChoices::apply($after, $inverse, $format)[0], $path);
+        }
+        [$depth] = SpaceChoices::apply($before, new Edit('layout.depth', '15 3/4'), $format);
+        // 15.75 · 25.4 = 400.05 mm
+        self::assertSame(400_050_000, $depth['layout']['depth']['nm']);
+        self::assertNull(SpaceChoices::apply($depth, new Edit('layout.depth', ''), $format)[0]['layout']['depth']);
+    }
+
+    public function test_inches_bring_the_defaults_of_an_inch_workshop(): void
+    {
+        $job = JobReader::read(JobChoices::defaults('Job', 'in/16') + ['spaces' => []]);
+        self::assertSame('1/8 in', $job->format->write($job->rules->get(Rule::SideAllowance)));
+        self::assertSame('2 3/4 in', $job->format->write($job->rules->get(Rule::PlinthHeight)));
+        self::assertSame('23/32 in', LengthFormat::inches(32)->write($job->materials->carcass->thickness));
+        foreach (Rule::cases() as $rule) {
+            foreach ([$rule->default(\Incastro\Measure\Unit::Inch), $rule->default(\Incastro\Measure\Unit::Millimetre)] as $default) {
+                self::assertFalse($default->isLessThan($rule->least()) || $default->isGreaterThan($rule->most()), $rule->value);
+            }
+        }
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Fact;
+use App\Models\Job;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Symfony\Component\Process\Process;
+use Tests\TestCase;
+
+final class JobTest extends TestCase
+{
+    public function test_a_job_begins_empty_and_says_what_it_waits_for(): void
+    {
+        $user = $this->person();
+        $home = $this->home($user);
+        $id = $this->actingAs($user)->postJson("/api/homes/{$home->id}/jobs", ['name' => 'Cupboard', 'space' => 'Landing', 'measure' => 'in/16'])->assertCreated()->json('id');
+        $answer = $this->getJson("/api/jobs/$id?station=measure")->assertOk()
+            ->assertJsonPath('verdict.state', 'waiting')->assertJsonPath('tape.measure', '19 readings to go')->assertJsonPath('tape.sheets', 'none yet');
+        self::assertLessThanOrEqual(30, count($answer->json('station.readings')));
+        foreach (['fit', 'pieces', 'sheets'] as $station) {
+            $this->getJson("/api/jobs/$id?station=$station")->assertOk();
+        }
+        $this->getJson("/api/jobs/$id/cut-sheet")->assertOk();
+        $this->postJson("/api/homes/{$home->id}/jobs", ['name' => '', 'space' => 'x', 'measure' => 'ell/1'])->assertUnprocessable()->assertJsonValidationErrors(['name', 'measure']);
+    }
+
+    public function test_spaces_are_added_and_taken_out(): void
+    {
+        $user = $this->person();
+        $job = $this->alcove($user);
+        $space = $this->actingAs($user)->postJson("/api/jobs/{$job->id}/spaces", ['name' => 'The other side'])->assertCreated()->json('id');
+        $this->getJson("/api/jobs/{$job->id}?station=measure&space=$space")->assertJsonPath('space', $space)->assertJsonPath('tape.measure', '19 readings to go');
+        $this->deleteJson("/api/spaces/$space")->assertNoContent();
+        $this->getJson("/api/jobs/{$job->id}")->assertJsonPath('verdict.state', 'fits');
+    }
+
+    public function test_export_and_import_make_the_same_job_with_ids_of_its_own(): void
+    {
+        $user = $this->person();
+        $job = $this->alcove($user);
+        $old = Fact::query()->where('slot', 'width-low-front')->firstOrFail();
+        $this->actingAs($user)->postJson('/api/spaces/'.$this->space($job)->id.'/facts', ['facts' => [$this->withdrawal($old->id), $this->take('width-low-front', '898')]])->assertOk();
+        $file = $this->getJson("/api/jobs/{$job->id}/export")->assertOk()->assertDownload('landing-alcove.json')->getContent();
+        $home = $this->home($user);
+        $id = $this->post("/api/homes/{$home->id}/import", ['file' => UploadedFile::fake()->createWithContent('job.json', $file)])->assertCreated()->json('id');
+        $station = fn (string $id) => $this->getJson("/api/jobs/$id?station=sheets")->json('station');
+        self::assertSame($station($job->id), $station($id));
+        $copy = Job::query()->findOrFail($id);
+        self::assertNotSame($this->space($job)->choices['layout']['box'], $this->space($copy)->choices['layout']['box']);
+        // The reading that was taken back came along, still taken back.
+        self::assertSame(2, $copy->spaces()->firstOrFail()->facts()->where(['slot' => 'width-low-front', 'kind' => 'take'])->count());
+    }
+
+    public function test_a_bad_file_changes_nothing_and_names_the_path(): void
+    {
+        $user = $this->person();
+        $home = $this->home($user);
+        $bad = str_replace('"fixed_shelves": 1', '"fixed_shelves": "one"', (string) file_get_contents(database_path('demo/landing-alcove.json')));
+        $this->actingAs($user)->postJson("/api/homes/{$home->id}/import", ['file' => UploadedFile::fake()->createWithContent('job.json', $bad)])
+            ->assertUnprocessable()->assertJsonPath('errors.file.0', 'job.json:$.job.spaces[0].layout.fixed_shelves: This is string; it must be integer.');
+        self::assertSame(0, Job::query()->count());
+        self::assertSame(0, Fact::query()->count());
+    }
+
+    public function test_a_sheet_plan_is_remembered_by_what_it_was_made_from(): void
+    {
+        $user = $this->person();
+        $job = $this->alcove($user);
+        $first = $this->actingAs($user)->getJson("/api/jobs/{$job->id}?station=sheets")->json('station');
+        self::assertSame(1, DB::table('stage_results')->where('stage', 'cut')->count());
+        self::assertSame($first, $this->getJson("/api/jobs/{$job->id}?station=sheets")->json('station'));
+        self::assertSame(1, DB::table('stage_results')->where('stage', 'cut')->count());
+        // What cannot be read back is computed anew.
+        DB::table('stage_results')->update(['result' => 'rubbish']);
+        self::assertSame($first, $this->getJson("/api/jobs/{$job->id}?station=sheets")->json('station'));
+    }
+
+    public function test_the_command_lines_print_json_or_faults_alone(): void
+    {
+        $run = function (string ...$words): Process {
+            $process = new Process([PHP_BINARY, base_path('artisan'), ...$words], env: ['DB_PORT' => '1']);
+            $process->run();
+
+            return $process;
+        };
+        $plan = $run('job:plan', database_path('demo/landing-alcove.json'), '--json');
+        self::assertSame(0, $plan->getExitCode(), $plan->getErrorOutput());
+        self::assertSame('fits', json_decode($plan->getOutput(), true)['verdict']['state']);
+        $missing = $run('job:plan', '/nowhere.json');
+        self::assertSame(2, $missing->getExitCode());
+        self::assertSame('', $missing->getOutput());
+        self::assertStringStartsWith('/nowhere.json:$: ', $missing->getErrorOutput());
+
+        $pieces = (string) tempnam(sys_get_temp_dir(), 'pieces');
+        $stock = (string) tempnam(sys_get_temp_dir(), 'stock');
+        file_put_contents($pieces, "name,quantity,length,width,thickness,material,grain\nside,2,2100,350,18,ply,length\n");
+        file_put_contents($stock, "name,quantity,length,width,thickness,material,price\nfull,,2440,1220,18,ply,64.0\n");
+        $cut = json_decode($run('cut:plan', $pieces, $stock, '--trim=long:6mm,short:8mm')->getOutput(), true);
+        self::assertSame(['sheets', 'unplaced', 'sheets_used', 'price', 'bound', 'settings'], array_keys($cut));
+        self::assertSame(['name' => 'side', 'x_mm' => 8, 'y_mm' => 6, 'length_mm' => 2100, 'width_mm' => 350, 'turned' => false], $cut['sheets'][0]['pieces'][0]);
+        self::assertSame(1, $cut['bound']['sheets']);
+        self::assertNotSame(0, $run('cut:plan', $pieces, $stock, '--seconds=2')->getExitCode());
+        $fault = $run('cut:plan', $pieces, $stock, '--kerf=wide');
+        self::assertSame(2, $fault->getExitCode());
+        self::assertStringContainsString('“wide”', $fault->getErrorOutput());
+    }
+}

@@ -1,0 +1,54 @@
+# All suites, one after another, and one line of totals at the end. Called by ./incastro test, whose environment it uses.
+set -u
+export PGPASSWORD=$DB_PASSWORD
+query() { psql -qAt -h 127.0.0.1 -p "$DB_PORT" -U incastro -d postgres -c "$1"; }
+[ -n "$(query "SELECT 1 FROM pg_database WHERE datname='incastro_feature'")" ] || query 'CREATE DATABASE incastro_feature'
+
+passed=0
+failed=0
+results=$VAR/results
+mkdir -p "$results"
+
+# A check without tests of its own counts as one.
+check() {
+    local name=$1
+    shift
+    if "$@" >"$results/check.log" 2>&1; then
+        say "ok      $name"
+        passed=$((passed + 1))
+    else
+        cat "$results/check.log"
+        say "FAILED  $name"
+        failed=$((failed + 1))
+    fi
+}
+
+check "static analysis" vendor/bin/phpstan analyse --no-progress --memory-limit=1G
+check "PHP style" vendor/bin/pint --test
+check "types of the front end" npx vue-tsc --noEmit
+check "lint of the front end" npm run --silent lint
+
+# The demo is there for the browser, whatever an earlier run left behind.
+php artisan incastro:reset-demo >/dev/null || failed=$((failed + 1))
+rm -f tests/browser/results/report.json
+npx playwright test || true
+read -r good bad < <(node -e '
+    try {
+        const { stats } = JSON.parse(require("fs").readFileSync("tests/browser/results/report.json", "utf8"))
+        console.log(stats.expected + stats.flaky, stats.unexpected + (stats.expected + stats.unexpected === 0 ? 1 : 0))
+    } catch { console.log(0, 1) }')
+passed=$((passed + good))
+failed=$((failed + bad))
+
+APP_ENV=testing DB_DATABASE=incastro_feature QUEUE_CONNECTION=sync APP_URL=http://localhost \
+    vendor/bin/phpunit --log-junit "$results/phpunit.xml" || true
+read -r good bad < <(php -r '
+    $suite = @simplexml_load_file($argv[1])->testsuite ?? null;
+    $bad = $suite ? (int) $suite["errors"] + (int) $suite["failures"] : 1;
+    echo ($suite ? (int) $suite["tests"] - $bad : 0), " ", $bad, "\n";' "$results/phpunit.xml")
+passed=$((passed + good))
+failed=$((failed + bad))
+
+stop_instance
+say "$passed passed, $failed failed"
+[ "$failed" -eq 0 ]
