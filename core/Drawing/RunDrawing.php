@@ -8,6 +8,7 @@ use Incastro\Fit\Edge;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\Gap;
 use Incastro\Geometry\Point;
+use Incastro\Geometry\Polyline;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Units\Assembly;
@@ -135,14 +136,30 @@ final readonly class RunDrawing
         $isOver = fn (float $by) => $by > 0.5;
         $upLeft = $isOver($this->left - $placed->u) ? $this->surface(Edge::Left) : [new DrawnPoint($placed->u, max($placed->z, 0.0)), new DrawnPoint($placed->u, min($top, $this->top))];
         $upRight = $isOver($right - $this->right) ? $this->surface(Edge::Right) : [new DrawnPoint($right, max($placed->z, 0.0)), new DrawnPoint($right, min($top, $this->top))];
-        $along = fn (array $line, DrawnPoint $from, DrawnPoint $to) => array_map(
-            fn (DrawnPoint $point) => new DrawnPoint(min(max($point->x, $from->x), $to->x), $point->y, $point->x <= $from->x ? $from->cx : ($point->x >= $to->x ? $to->cx : 0.0), $point->cy),
-            $line
-        );
-        $over = $isOver($top - $this->top) && $placed->z < $this->top + 0.5 ? $along($this->surface(Edge::Top), $upLeft[count($upLeft) - 1], $upRight[count($upRight) - 1]) : [];
-        $under = $isOver(-$placed->z) ? $along($this->surface(Edge::Foot), $upLeft[0], $upRight[0]) : [];
+        $over = $isOver($top - $this->top) && $placed->z < $this->top + 0.5 ? $this->between(Edge::Top, $upLeft[count($upLeft) - 1], $upRight[count($upRight) - 1]) : [];
+        $under = $isOver(-$placed->z) ? $this->between(Edge::Foot, $upLeft[0], $upRight[0]) : [];
 
         return array_values([...$upLeft, ...$over, ...array_reverse($upRight), ...array_reverse($under)]);
+    }
+
+    /**
+     * The surface above or below a piece, from its left end to its right end.
+     *
+     * @return list<DrawnPoint>
+     */
+    private function between(Edge $edge, DrawnPoint $from, DrawnPoint $to): array
+    {
+        $surface = $this->surface($edge);
+        $height = new Polyline(array_map(fn (DrawnPoint $point) => new Point($point->x, $point->y), $surface));
+        $crooked = new Polyline(array_map(fn (DrawnPoint $point) => new Point($point->x, $point->cy), $surface));
+        $points = [$from];
+        foreach ($surface as $point) {
+            if ($point->x > $from->x && $point->x < $to->x) {
+                $points[] = $point;
+            }
+        }
+
+        return array_map(fn (DrawnPoint $point) => new DrawnPoint($point->x, $height->at($point->x), $point->cx, $crooked->at($point->x)), [...$points, $to]);
     }
 
     /** Front faces: the frame, its fillers and trim, and the plinth's front. */
@@ -162,13 +179,15 @@ final readonly class RunDrawing
         $write = fn (Length $length) => $this->format->write($length);
         $gapText = fn (Gap $gap) => $this->range($gap);
         $middle = ($this->foot + $this->top) / 2;
+        // Texts move out with the exaggerated house.
+        $spread = fn (Edge $edge) => $this->run->edge($edge)->gap->most - $this->run->edge($edge)->gap->least;
 
         return [
             new Dimension(new DrawnPoint($this->left, -90.0), new DrawnPoint($this->right, -90.0), $write($this->run->cell->outerWidth()), 'width'),
-            new Dimension(new DrawnPoint($this->right + 330.0, $this->foot), new DrawnPoint($this->right + 330.0, $this->top), $write($this->run->cell->outerHeight()), 'height'),
-            new Label(new DrawnPoint($this->left - 60.0, $middle), $gapText($this->run->edge(Edge::Left)->gap), Style::Measure, Edge::Left->value, 'end'),
-            new Label(new DrawnPoint($this->right + 60.0, $middle + 260.0), $gapText($this->run->edge(Edge::Right)->gap), Style::Measure, Edge::Right->value, 'start'),
-            new Label(new DrawnPoint(($this->left + $this->right) / 2, $this->top + $this->run->edge(Edge::Top)->gap->most + 45.0), $gapText($this->run->edge(Edge::Top)->gap), Style::Measure, Edge::Top->value),
+            new Dimension(new DrawnPoint($this->right + 560.0, $this->foot), new DrawnPoint($this->right + 560.0, $this->top), $write($this->run->cell->outerHeight()), 'height'),
+            new Label(new DrawnPoint($this->left - 60.0, $middle, -$spread(Edge::Left)), $gapText($this->run->edge(Edge::Left)->gap), Style::Measure, Edge::Left->value, 'end'),
+            new Label(new DrawnPoint($this->right + 60.0, $middle + 260.0, $spread(Edge::Right)), $gapText($this->run->edge(Edge::Right)->gap), Style::Measure, Edge::Right->value, 'start'),
+            new Label(new DrawnPoint(($this->left + $this->right) / 2, $this->top + $this->run->edge(Edge::Top)->gap->most + 60.0, 0.0, $spread(Edge::Top)), $gapText($this->run->edge(Edge::Top)->gap), Style::Measure, Edge::Top->value),
         ];
     }
 

@@ -100,7 +100,7 @@ final readonly class CutSheetPdf
                 $this->text(Length::ofDouble($edge->gap->doubt())),
             ));
             $rows = array_map(fn (Point $station) => [
-                $this->text(Length::ofDouble($station->x)), $this->text(Length::ofDouble($station->y)), $this->text($scribe->cutAt($station)),
+                $this->text(Length::ofDouble($station->x)), $this->fine(Length::ofDouble($station->y)), $this->fine($scribe->cutAt($station)),
             ], $edge->gap->stations);
             $this->pdf->table('Scribe lines: '.$space->space->name, ['Station', 'Gap', 'Cut away'], [40, 40, 40], $rows);
         }
@@ -109,6 +109,11 @@ final readonly class CutSheetPdf
     private function text(Length $length): string
     {
         return $this->plan->job->format->write($length);
+    }
+
+    private function fine(Length $length): string
+    {
+        return $this->plan->job->format->finest()->write($length);
     }
 
     private function money(float $amount): string

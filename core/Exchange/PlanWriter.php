@@ -210,7 +210,7 @@ final readonly class PlanWriter
                 'taper' => $scribe->isTaper,
                 'doubt' => $this->mm($edge->gap->doubt()),
                 'stations' => array_map(fn (Point $station) => [
-                    'at' => $this->mm($station->x), 'gap' => $this->mm($station->y), 'cut' => $this->length($scribe->cutAt($station)),
+                    'at' => $this->mm($station->x), 'gap' => $this->exact(Length::ofDouble($station->y)), 'cut' => $this->exact($scribe->cutAt($station)),
                 ], $edge->gap->stations),
             ],
         ];
@@ -272,7 +272,7 @@ final readonly class PlanWriter
         return ['nm' => $length->nanometres(), 'text' => $this->plan->job->format->write($length)];
     }
 
-    /** A step of a working is shown finer than it is cut, so that the sum can be followed. @return array{nm: int, text: string} */
+    /** Shown finer than it is cut: steps of a working, so that the sum can be followed, and scribe lines. @return array{nm: int, text: string} */
     private function exact(Length $length): array
     {
         return ['nm' => $length->nanometres(), 'text' => $this->plan->job->format->finest()->write($length)];

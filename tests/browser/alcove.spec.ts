@@ -125,7 +125,7 @@ test('a gap is closed another way when the person says so', async ({ page }) => 
 
 test('inches are written as true fractions all the way', async ({ page }) => {
   await landingAlcove(page, 'pieces')
-  await page.getByRole('button', { name: /Landing alcove/ }).click()
+  await page.getByRole('button', { name: 'Landing alcove: rules and materials' }).click()
   await page.getByRole('combobox', { name: 'Unit and working fraction' }).click()
   await page.getByRole('option', { name: 'inches, to 1/16' }).click()
   await page.keyboard.press('Escape')

@@ -15,13 +15,11 @@ export async function newPerson(page: Page): Promise<void> {
 /** The landing alcove, brought in from its file, and opened at a station. */
 export async function landingAlcove(page: Page, station = 'measure'): Promise<void> {
   await newPerson(page)
-  await page
-    .getByLabel('Import a job')
-    .setInputFiles({
-      name: 'job.json',
-      mimeType: 'application/json',
-      buffer: readFileSync('database/demo/landing-alcove.json'),
-    })
+  await page.getByLabel('Import a job').setInputFiles({
+    name: 'job.json',
+    mimeType: 'application/json',
+    buffer: readFileSync('database/demo/landing-alcove.json'),
+  })
   await page.getByRole('link', { name: 'Landing alcove' }).click()
   await expect(page.getByRole('status')).toContainText('Fits')
   if (station !== 'measure') await page.goto(page.url().replace('measure', station))

@@ -13,12 +13,13 @@ use_instance() {
         PORT_NAMES=(INCASTRO_PORT INCASTRO_DB_PORT INCASTRO_FPM_PORT)
     fi
     VAR=$ROOT/var/$INSTANCE
-    mkdir -p "$VAR"/{run,log,nginx} "$VAR"/storage/{app,logs,framework/{cache,sessions,views}}
+    mkdir -p "$VAR"/{run,log,nginx,cache} "$VAR"/storage/{app,logs,framework/{cache,sessions,views}}
     [ -f "$VAR/key" ] || (umask 077 && printf 'base64:%s' "$(head -c 32 /dev/urandom | base64)" >"$VAR/key")
     [ -f "$VAR/database-password" ] || (umask 077 && head -c 24 /dev/urandom | base64 | tr -d '+/=\n' >"$VAR/database-password")
     export APP_NAME=Incastro APP_ENV=${APP_ENV:-production} APP_DEBUG=false APP_KEY APP_URL=${INCASTRO_URL:-http://127.0.0.1:$PORT}
     export DB_CONNECTION=pgsql DB_HOST=127.0.0.1 DB_PORT DB_DATABASE=incastro DB_USERNAME=incastro DB_PASSWORD
     export SESSION_DRIVER=database SESSION_LIFETIME=10080 CACHE_STORE=database QUEUE_CONNECTION=database DB_QUEUE_TABLE=queued_jobs
+    export APP_CONFIG_CACHE=$VAR/cache/config.php APP_ROUTES_CACHE=$VAR/cache/routes.php
     export LOG_CHANNEL=single MAIL_MAILER=log LARAVEL_STORAGE_PATH=$VAR/storage
     export INCASTRO_DEMO=${INCASTRO_DEMO:-true} INCASTRO_DEMO_PASSWORD=${INCASTRO_DEMO_PASSWORD:-oar-and-ferry}
     APP_KEY=$(cat "$VAR/key")
@@ -28,12 +29,17 @@ use_instance() {
 
 artisan() { php artisan "$@"; }
 
-is_alive() { [ -f "$1" ] && kill -0 "$(head -n 1 "$1")" 2>/dev/null; }
+is_alive() { [ -f "$1" ] && kill -0 "$(head -n 1 "$1" 2>/dev/null)" 2>/dev/null; }
 
 # A pid file may outlive its process, and its number may belong to another by now: the command line must be ours.
-is_ours() { is_alive "$1" && tr '\0' ' ' <"/proc/$(head -n 1 "$1")/cmdline" 2>/dev/null | grep -q -- "$2"; }
+is_ours() { is_alive "$1" && tr '\0' ' ' <"/proc/$(head -n 1 "$1" 2>/dev/null)/cmdline" 2>/dev/null | grep -q -- "$2"; }
 
 answers() { curl -fsS -o /dev/null --max-time 2 "http://127.0.0.1:$PORT/up" 2>/dev/null; }
+
+# What the running programs were started from: other sources mean migrating and starting anew.
+back_sources() { find app core config routes database/migrations bootstrap/*.php composer.json tools -type f -print0 | sort -z | xargs -0 cat | sha256sum | cut -c1-64; }
+
+instance_is_current() { [ "$(cat "$VAR/run/started-from" 2>/dev/null)" = "$(back_sources)" ]; }
 
 instance_runs() { is_ours "$VAR/run/nginx.pid" nginx && is_ours "$VAR/run/fpm.pid" php-fpm && is_ours "$VAR/run/worker.pid" queue:work && answers; }
 
@@ -102,7 +108,7 @@ start_database() {
 fpm_environment() {
     local name
     for name in APP_NAME APP_ENV APP_DEBUG APP_KEY APP_URL DB_CONNECTION DB_HOST DB_PORT DB_DATABASE DB_USERNAME DB_PASSWORD SESSION_DRIVER \
-        SESSION_LIFETIME CACHE_STORE QUEUE_CONNECTION DB_QUEUE_TABLE LOG_CHANNEL MAIL_MAILER LARAVEL_STORAGE_PATH INCASTRO_DEMO INCASTRO_DEMO_PASSWORD; do
+        SESSION_LIFETIME CACHE_STORE QUEUE_CONNECTION DB_QUEUE_TABLE APP_CONFIG_CACHE APP_ROUTES_CACHE LOG_CHANNEL MAIL_MAILER LARAVEL_STORAGE_PATH INCASTRO_DEMO INCASTRO_DEMO_PASSWORD; do
         printf 'env[%s] = "%s"\n' "$name" "${!name}"
     done
 }
@@ -140,10 +146,14 @@ start_worker() {
 
 start_instance() {
     start_database
+    rm -f "$VAR"/cache/*.php
     artisan migrate --force --quiet
+    artisan config:cache --quiet
+    artisan route:cache --quiet
     start_fpm
     start_nginx
     start_worker
+    back_sources >"$VAR/run/started-from"
     wait_for answers || fail "The page does not answer; see $VAR/log and $VAR/storage/logs."
 }
 

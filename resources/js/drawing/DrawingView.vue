@@ -44,8 +44,17 @@ const box = computed(() => {
 
 /** Millimetres to a pixel, with room kept around for texts. */
 const margin = computed(() => (props.small ? 4 : 26))
+/** Texts that stand beside the drawing need room of their own. */
+const beside = computed(() =>
+  !props.small &&
+  props.drawing.layers.some((layer) =>
+    layer.shapes.some((shape) => shape.kind === 'label' && shape.anchor !== 'middle'),
+  )
+    ? 70
+    : margin.value,
+)
 const scale = computed(() => {
-  const wide = Math.max(40, width.value - 2 * margin.value)
+  const wide = Math.max(40, width.value - 2 * beside.value)
   const high = Math.max(40, height.value - 2 * margin.value)
   return Math.max(box.value.width / wide, box.value.height / high)
 })

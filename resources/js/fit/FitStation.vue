@@ -203,7 +203,16 @@ function setShelves(path: string, value: number | null) {
     overflow: visible;
   }
   .drawing-card {
-    min-height: 460px;
+    display: flex;
+    flex-direction: column;
+  }
+  .drawing-card :deep(.drawing) {
+    position: static;
+    height: 460px;
+  }
+  .slider {
+    position: static;
+    width: auto;
   }
 }
 </style>

@@ -21,7 +21,7 @@ const gap = (edge: Edge) =>
     : `${edge.least.text.replace(/ (mm|in)$/, '')}–${edge.most.text}`
 
 const choices = (edge: Edge) => [
-  { value: 'auto', label: edge.wish ? 'as the table says' : `${edge.closing_label} (as the table says)` },
+  { value: 'auto', label: edge.wish ? 'by the table' : `${edge.closing_label} (by the table)` },
   ...edge.choices,
 ]
 
@@ -151,7 +151,7 @@ tbody th {
   white-space: nowrap;
 }
 td :deep(.p-select) {
-  width: 230px;
+  width: 250px;
 }
 td :deep(.p-button) {
   white-space: nowrap;

@@ -120,6 +120,7 @@ function press(key: string) {
       v-if="isPhone"
       :unit="unit"
       :ends="reading.ends"
+      :end="end"
       @key="press"
       @back="text = text.slice(0, -1)"
       @end="end = $event"

@@ -8,10 +8,10 @@ defineProps<{ reading: Reading }>()
 <template>
   <svg class="picture" viewBox="0 0 96 72" role="img" :aria-label="`How to take it: ${reading.how}`">
     <template v-if="reading.kind === 'plumb'">
-      <path class="wall" d="M22 4L34 68" />
+      <path class="wall" d="M34 4L22 68" />
       <rect class="tool" x="37" y="8" width="8" height="56" rx="1" />
       <circle class="bubble" cx="41" cy="36" r="2.5" />
-      <path class="line" d="M34 62h3M24 12h13" />
+      <path class="line" d="M24 60h13" />
       <text x="52" y="40">gap</text>
     </template>
     <template v-else-if="reading.kind === 'fall'">

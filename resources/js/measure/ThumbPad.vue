@@ -3,7 +3,7 @@ import type { JobUnit } from '@/tape/lengthReader'
 import { computed } from 'vue'
 
 /** Whole numbers and fractions under one thumb. Gives up the keys pressed; the field keeps the text. */
-const props = defineProps<{ unit: JobUnit; ends: string[] }>()
+const props = defineProps<{ unit: JobUnit; ends: string[]; end: string | null }>()
 const emit = defineEmits<{ key: [text: string]; back: []; next: []; end: [name: string] }>()
 
 const digits = ['7', '8', '9', '4', '5', '6', '1', '2', '3']
@@ -33,7 +33,15 @@ const fractions = computed(() =>
 <template>
   <div class="pad" aria-label="Thumb pad">
     <div v-if="ends.length > 0" class="ends">
-      <button v-for="name in ends" :key="name" type="button" @click="emit('end', name)">{{ name }}</button>
+      <button
+        v-for="name in ends"
+        :key="name"
+        type="button"
+        @click="emit('end', name)"
+        :aria-pressed="name === end"
+      >
+        {{ name }}
+      </button>
     </div>
     <div v-if="fractions.length > 0" class="fractions">
       <button
@@ -93,6 +101,10 @@ button {
 .ends button,
 .fractions button {
   font-size: 16px;
+}
+.ends [aria-pressed='true'] {
+  border: 2px solid var(--chalk);
+  background: var(--chalk-wash);
 }
 .next {
   border: 0;

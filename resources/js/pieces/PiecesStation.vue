@@ -14,7 +14,7 @@ const groupings = [
   { value: 'unit', label: 'By unit' },
   { value: 'material', label: 'By material' },
 ]
-const grains = { length: 'along the length', width: 'across', any: 'any way' }
+const grains = { length: 'along', width: 'across', any: 'any way' }
 
 interface Alike {
   first: Piece

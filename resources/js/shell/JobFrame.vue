@@ -69,8 +69,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
         <Button
           text
           class="name"
-          :label="job.job.name"
-          icon=""
+          :aria-label="`${job.job.name}: rules and materials`"
           aria-haspopup="dialog"
           @click="rulesOpen = true"
         >

@@ -68,6 +68,7 @@ const sheetsOf = (material: string): StockEntry[] =>
         <label for="measure">Unit and working fraction</label>
         <Select
           input-id="measure"
+          aria-label="Unit and working fraction"
           :model-value="choices.measure"
           :options="measures"
           option-label="label"

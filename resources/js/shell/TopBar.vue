@@ -28,6 +28,7 @@ async function leave() {
     <nav class="tools" aria-label="Account and appearance">
       <slot name="tools" />
       <Button
+        class="away"
         text
         severity="secondary"
         :label="isDark ? 'Light' : 'Dark'"
@@ -76,7 +77,7 @@ async function leave() {
     gap: 0 10px;
     padding: 2px 12px;
   }
-  .tight .brand span,
+  .tight .brand,
   .tight .away {
     display: none;
   }

@@ -1,0 +1,62 @@
+// Takes the pictures of docs/screenshots/ from the demo of a running application: node tools/screenshots.mjs [names]
+import { chromium } from '@playwright/test'
+
+const base = process.env.APP_URL ?? 'http://127.0.0.1:8640'
+const folder = process.env.SHOTS ?? 'docs/screenshots'
+const wanted = process.argv.slice(2)
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+})
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+
+async function shot(name, prepare) {
+  if (wanted.length > 0 && !wanted.includes(name)) return
+  await prepare()
+  await page.evaluate(() => document.fonts.ready)
+  await page.waitForTimeout(500)
+  await page.screenshot({ path: `${folder}/${name}.png` })
+}
+
+const phone = { width: 390, height: 844 }
+await page.goto(`${base}/sign-in`)
+await shot('sign-in', async () => {})
+await page.getByRole('button', { name: 'Open the demo' }).click()
+await page.locator('.job').first().waitFor()
+await shot('jobs', async () => {})
+await page.getByRole('link', { name: 'Landing alcove' }).first().click()
+await page.locator('.tape').waitFor()
+const job = page.url().replace(/measure$/, '')
+const open = (station) => page.goto(job + station, { waitUntil: 'networkidle' })
+await shot('measure', async () => {
+  await open('measure')
+  await page.getByRole('button', { name: /Width, top, at the back/ }).click()
+})
+await shot('fit', () => open('fit'))
+await shot('scribe-line', async () => {
+  await open('fit')
+  await page.getByRole('button', { name: 'Scribe line: Right stile to wall' }).click()
+})
+await shot('pieces', () => open('pieces'))
+await shot('working', async () => {
+  await open('pieces')
+  await page.getByRole('button', { name: 'B1-bottom, length' }).click()
+})
+await shot('sheets', () => open('sheets'))
+await shot('rules', async () => {
+  await open('fit')
+  await page.getByRole('button', { name: /rules and materials/ }).click()
+})
+await shot('fit-dark', async () => {
+  await page.emulateMedia({ colorScheme: 'dark' })
+  await open('fit')
+})
+await page.emulateMedia({ colorScheme: 'light' })
+await page.setViewportSize(phone)
+await shot('measure-phone', async () => {
+  await open('measure')
+  await page.getByRole('button', { name: /Plumb, left wall, lower/ }).click()
+  await page.evaluate(() => document.querySelector('.station').scrollTo(0, 0))
+})
+await shot('fit-phone', () => open('fit'))
+await browser.close()

@@ -1,0 +1,4 @@
+# Figures that the project holds itself to, printed beside their goals. Called by ./incastro bench.
+install_debian "${TEST_PACKAGES[@]}"
+php -d opcache.enable_cli=1 tools/bench/core.php
+node tools/bench/browser.mjs
