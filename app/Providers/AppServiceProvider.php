@@ -28,6 +28,6 @@ final class AppServiceProvider extends ServiceProvider
             Limit::perMinute(5)->by(mb_strtolower((string) $request->string('email')).'|'.$request->ip()),
             Limit::perMinute(30)->by('sign-in|'.$request->ip()),
         ]);
-        RateLimiter::for('register', fn (Request $request) => Limit::perHour(20)->by('register|'.$request->ip()));
+        RateLimiter::for('register', fn (Request $request) => Limit::perHour(config('incastro.registrations_per_hour'))->by('register|'.$request->ip()));
     }
 }

@@ -31,7 +31,7 @@ final readonly class SheetPlanner
         foreach ($pieces as $piece) {
             $suits = array_keys(array_filter($stock, fn (Stock $sheet) => $sheet->suits($piece)));
             if ($suits === []) {
-                $unplaced[] = new Unplaced($piece->name, $piece->quantity, sprintf('there is no stock of %s, %s thick', $piece->material, $this->format->write($piece->thickness)));
+                $unplaced[] = new Unplaced($piece->name, $piece->quantity, sprintf('no sheet of its material is in stock %s thick', $this->format->write($piece->thickness)));
             } elseif (array_filter($suits, fn (int $k) => $this->fits($piece, $stock[$k])) === []) {
                 $unplaced[] = new Unplaced($piece->name, $piece->quantity, sprintf('%s × %s is larger than every sheet of its kind', $this->format->write($piece->length), $this->format->write($piece->width)));
             } else {

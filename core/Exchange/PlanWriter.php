@@ -182,7 +182,7 @@ final readonly class PlanWriter
     {
         return [
             'box' => [
-                'mark' => $run->cell->mark, 'width' => $this->working($run->cell->width),
+                'mark' => $run->cell->mark(), 'width' => $this->working($run->cell->width),
                 'height' => $this->working($run->cell->height), 'depth' => $this->working($run->cell->depth),
             ],
             'span' => $this->mm($run->span->width),

@@ -9,13 +9,13 @@ use Incastro\Measure\Working;
 
 /**
  * The place of a box in its run: outer sizes as decided, with their workings, and where it stands in the run's frame
- * (u from the left, z above the datum; its back is at v = 0). `mark` is its short name.
+ * (u from the left, z above the datum; its back is at v = 0). Its number is counted through the whole job.
  */
 final readonly class Cell
 {
     public function __construct(
         public string $id,
-        public string $mark,
+        public int $number,
         public Working $width,
         public Working $height,
         public Working $depth,
@@ -24,6 +24,12 @@ final readonly class Cell
         public int $fixedShelves,
         public int $adjustableShelves,
     ) {
+    }
+
+    /** The short name that is written on the wood: "B2". */
+    public function mark(): string
+    {
+        return 'B'.$this->number;
     }
 
     public function outerWidth(): Length

@@ -36,6 +36,7 @@ final readonly class RunFitter
         private HouseRules $rules,
         private Materials $materials,
         private LengthFormat $format,
+        private int $number,
     ) {
         $this->table = new ClosingTable($rules, $format);
         $this->gaps = new GapReader($room, $rules);
@@ -52,7 +53,7 @@ final readonly class RunFitter
             $height = $this->height($depth, $reserves);
             $span = $this->span($height);
             [$width, $u] = $this->width($span, $height, $depth, $reserves);
-            $cell = new Cell($this->layout->boxId, 'B1', $width, $height, $depth, $u, $this->rules->mm(Rule::PlinthHeight), $this->layout->fixedShelves, $this->layout->adjustableShelves);
+            $cell = new Cell($this->layout->boxId, $this->number, $width, $height, $depth, $u, $this->rules->mm(Rule::PlinthHeight), $this->layout->fixedShelves, $this->layout->adjustableShelves);
             $this->refuseTooSmall($cell);
             $edges = $this->edges($cell, $round < 2 ? [] : $edges);
             $asked = $this->reserves($edges);

@@ -40,20 +40,20 @@ final readonly class Planner
 
     public function plan(Job $job): Plan
     {
-        $spaces = array_map(fn (Space $space) => $this->space($job, $space), $job->spaces);
+        $spaces = array_map(fn (Space $space, int $i) => $this->space($job, $space, $i + 1), $job->spaces, array_keys($job->spaces));
         $pieces = array_merge([], ...array_map(fn (SpacePlan $space) => $space->assembly?->pieces() ?? [], $spaces));
 
         return new Plan($job, $spaces, $this->sheets($job, $pieces));
     }
 
-    private function space(Job $job, Space $space): SpacePlan
+    private function space(Job $job, Space $space, int $number): SpacePlan
     {
         $survey = (new AlcoveSurvey($space->sheet, $space->takes))->solve();
         $findings = $survey->findings;
         $run = $assembly = null;
         if ($survey->room !== null) {
             try {
-                $run = $this->fit($job, $survey->room, $space->layout);
+                $run = $this->fit($job, $survey->room, $space->layout, $number);
                 $assembly = $this->build($job, $run);
                 $findings = [
                     ...$findings,
@@ -70,9 +70,9 @@ final readonly class Planner
     }
 
     /** @throws NoRoom */
-    private function fit(Job $job, Room $room, Layout $layout): FittedRun
+    private function fit(Job $job, Room $room, Layout $layout, int $number): FittedRun
     {
-        return (new RunFitter($room, $layout, $job->rules, $job->materials, $job->format))->fit();
+        return (new RunFitter($room, $layout, $job->rules, $job->materials, $job->format, $number))->fit();
     }
 
     private function build(Job $job, FittedRun $run): Assembly
@@ -99,7 +99,7 @@ final readonly class Planner
     private function removes(Job $job, Room $room, Layout $layout, WayOut $way, string $code): bool
     {
         try {
-            $codes = array_map(fn (Finding $finding) => $finding->code, $this->fit($job, $room, $layout->without($way->edit->path))->findings);
+            $codes = array_map(fn (Finding $finding) => $finding->code, $this->fit($job, $room, $layout->without($way->edit->path), 1)->findings);
         } catch (NoRoom) {
             return false;
         }

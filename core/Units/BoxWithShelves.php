@@ -36,7 +36,7 @@ final readonly class BoxWithShelves
         private Materials $materials,
         private LengthFormat $format,
     ) {
-        $this->make = new PieceMaker($cell->id, $cell->mark, $materials, $format);
+        $this->make = new PieceMaker($cell->id, $cell->mark(), $materials, $format);
     }
 
     public function build(): Assembly

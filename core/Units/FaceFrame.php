@@ -44,7 +44,7 @@ final readonly class FaceFrame
         LengthFormat $format,
     ) {
         $this->cell = $run->cell;
-        $this->make = new PieceMaker($this->cell->id, $this->cell->mark, $materials, $format);
+        $this->make = new PieceMaker($this->cell->id, $this->cell->mark(), $materials, $format);
         $this->thickness = $materials->frame->thickness->toDouble();
         $this->v = $this->cell->outerDepth()->toDouble() - $this->thickness;
     }

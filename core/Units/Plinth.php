@@ -29,7 +29,7 @@ final readonly class Plinth
         private Materials $materials,
         private LengthFormat $format,
     ) {
-        $this->make = new PieceMaker($run->cell->id.'/plinth', 'P1', $materials, $format);
+        $this->make = new PieceMaker($run->cell->id.'/plinth', 'P'.$run->cell->number, $materials, $format);
     }
 
     public function build(): Assembly

@@ -127,7 +127,7 @@ test('inches are written as true fractions all the way', async ({ page }) => {
   await landingAlcove(page, 'pieces')
   await page.getByRole('button', { name: 'Landing alcove: rules and materials' }).click()
   await page.getByRole('combobox', { name: 'Unit and working fraction' }).click()
-  await page.getByRole('option', { name: 'inches, to 1/16' }).click()
+  await page.getByRole('option', { name: 'inches, to 1/16', exact: true }).click()
   await page.keyboard.press('Escape')
   await expect(page.getByRole('button', { name: /B1-bottom, length: \d+ \d+\/\d+ in/ })).toBeVisible()
 })

@@ -62,7 +62,7 @@ function setShelves(path: string, value: number | null) {
     <aside class="side">
       <FindingCard v-for="finding in clashes" :key="finding.code + finding.place" :finding="finding" />
       <section class="card">
-        <h2>Box B1</h2>
+        <h2>Box {{ run?.box.mark }}</h2>
         <p class="soft small">
           A <em>box</em> is a cupboard’s carcass. Left empty, it is made as large as goes in along its whole
           way home.

@@ -62,38 +62,48 @@ export const useJob = defineStore('job', () => {
     trouble.value = message
   }
 
-  /** Changes a choice of the job itself, or of the open space. */
-  function edit(where: 'job' | 'space', change: Edit): Promise<boolean> {
-    const target = where === 'job' ? job.value : space.value
-    if (!job.value || !target) return Promise.resolve(false)
-    return ask('POST', `/api/jobs/${job.value.id}/edits`, {
-      target: target.id,
-      version: target.version,
-      ...change,
-      ...opened(),
-    })
+  // Changes go one after another, so that each is made against what the one before it left behind.
+  let last: Promise<unknown> = Promise.resolve()
+  function inTurn(change: () => Promise<boolean>): Promise<boolean> {
+    const turn = last.then(change)
+    last = turn.catch(() => undefined)
+    return turn
   }
+
+  /** Changes a choice of the job itself, or of the open space. */
+  const edit = (where: 'job' | 'space', change: Edit): Promise<boolean> =>
+    inTurn(async () => {
+      const target = where === 'job' ? job.value : space.value
+      if (!job.value || !target) return false
+      return ask('POST', `/api/jobs/${job.value.id}/edits`, {
+        target: target.id,
+        version: target.version,
+        ...change,
+        ...opened(),
+      })
+    })
 
   /** Adds a take; one that corrects another takes it back in the same breath. */
-  function take(slot: string, text: string, end: string | null, replaces: string | null): Promise<boolean> {
-    if (!space.value) return Promise.resolve(false)
-    const fact = () => ({
-      id: crypto.randomUUID(),
-      device: deviceId(),
-      sequence: nextSequence(),
-      taken_at: new Date().toISOString(),
+  const take = (slot: string, text: string, end: string | null, replaces: string | null): Promise<boolean> =>
+    inTurn(async () => {
+      if (!space.value) return false
+      const fact = () => ({
+        id: crypto.randomUUID(),
+        device: deviceId(),
+        sequence: nextSequence(),
+        taken_at: new Date().toISOString(),
+      })
+      const facts = [
+        ...(replaces ? [{ ...fact(), kind: 'withdrawal', withdraws: replaces }] : []),
+        { ...fact(), kind: 'take', slot, text, end },
+      ]
+      return ask('POST', `/api/spaces/${space.value.id}/facts`, { facts, ...opened() })
     })
-    const facts = [
-      ...(replaces ? [{ ...fact(), kind: 'withdrawal', withdraws: replaces }] : []),
-      { ...fact(), kind: 'take', slot, text, end },
-    ]
-    return ask('POST', `/api/spaces/${space.value.id}/facts`, { facts, ...opened() })
-  }
 
-  const undo = () =>
-    job.value ? ask('POST', `/api/jobs/${job.value.id}/undo`, opened()) : Promise.resolve(false)
-  const redo = () =>
-    job.value ? ask('POST', `/api/jobs/${job.value.id}/redo`, opened()) : Promise.resolve(false)
+  const step = (name: 'undo' | 'redo') =>
+    inTurn(async () => (job.value ? ask('POST', `/api/jobs/${job.value.id}/${name}`, opened()) : false))
+  const undo = () => step('undo')
+  const redo = () => step('redo')
 
   /** The open station's data, once it has come. */
   function station<Name extends StationName>(name: Name) {

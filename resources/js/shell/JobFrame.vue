@@ -108,9 +108,14 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
       </template>
     </TopBar>
     <TapeStrip v-if="job.answer" :job="id" :facts="job.answer.tape" :current="current" :reached="reached" />
-    <Message v-if="job.trouble" severity="warn" class="trouble" closable @close="job.trouble = ''">{{
-      job.trouble
-    }}</Message>
+    <Message
+      v-if="job.trouble && !missing"
+      severity="warn"
+      class="trouble"
+      closable
+      @close="job.trouble = ''"
+      >{{ job.trouble }}</Message
+    >
     <main v-if="job.answer" class="station">
       <RouterView />
     </main>

@@ -93,7 +93,7 @@ final class SheetPlannerTest extends TestCase
         }
         self::assertSame([1, '2430 mm × 100 mm is larger than every sheet of its kind'], $reasons['long']);
         self::assertSame([1, 'the stock is used up'], $reasons['two']);
-        self::assertSame([1, 'there is no stock of ply, 12 mm thick'], $reasons['thin']);
+        self::assertSame([1, 'no sheet of its material is in stock 12 mm thick'], $reasons['thin']);
     }
 
     public function test_trimming_two_edges_leaves_the_others(): void

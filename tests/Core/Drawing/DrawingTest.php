@@ -9,11 +9,18 @@ use Incastro\Drawing\Drawing;
 use Incastro\Drawing\DrawnPoint;
 use Incastro\Drawing\Label;
 use Incastro\Drawing\Outline;
+use Incastro\Drawing\PieceDrawing;
+use Incastro\Drawing\RoomDrawing;
 use Incastro\Drawing\RunDrawing;
 use Incastro\Drawing\ScreenWriter;
+use Incastro\Drawing\Shape;
+use Incastro\Drawing\SheetDrawing;
 use Incastro\Drawing\Style;
 use Incastro\Drawing\SvgWriter;
+use Incastro\Measure\LengthFormat;
+use Incastro\Pieces\Grain;
 use Incastro\Planning\Planner;
+use Incastro\Survey\ReadingKind;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestAlcove;
 
@@ -54,12 +61,89 @@ final class DrawingTest extends TestCase
         $space = (new Planner())->plan(TestAlcove::leaning()->job())->spaces[0];
         self::assertNotNull($space->run);
         self::assertNotNull($space->assembly);
-        $drawing = (new RunDrawing($space->run, $space->assembly, \Incastro\Measure\LengthFormat::millimetres()))->elevation();
+        $drawing = (new RunDrawing($space->run, $space->assembly, LengthFormat::millimetres()))->elevation();
         $left = $space->run->cell->u;
         foreach ([1.0, 20.0] as $times) {
             foreach ($drawing->layers['house'][0]->points() as $point) {
                 self::assertLessThan($left, $point->exaggerated($times)->x);
             }
+        }
+    }
+
+    public function test_every_reading_has_its_line_in_one_of_the_two_views(): void
+    {
+        $survey = TestAlcove::leaning()->with('corner-left', 'corner-right')->survey();
+        $drawing = new RoomDrawing($survey, LengthFormat::millimetres());
+        $refs = array_map(fn (Shape $shape) => $shape->ref, [...$drawing->elevation()->layers['readings'], ...$drawing->plan()->layers['readings']]);
+        $drawn = array_map(fn ($slot) => $slot->id, array_filter($survey->slots, fn ($slot) => $slot->kind !== ReadingKind::Skirting && $slot->id !== 'height-front'));
+        sort($refs);
+        sort($drawn);
+        self::assertSame($drawn, $refs);
+    }
+
+    public function test_the_elevation_shows_the_walls_where_they_were_found(): void
+    {
+        $drawing = (new RoomDrawing(TestAlcove::leaning()->survey(), LengthFormat::millimetres()))->elevation();
+        $walls = array_values(array_filter($drawing->layers['house'], fn (Shape $shape) => $shape->ref === 'walls'))[0]->points();
+        // Up the left wall, then down the right one: the left leans in 7 from its foot to its head.
+        self::assertEqualsWithDelta(7.0, $walls[2]->x - $walls[0]->x, 1e-3);
+        self::assertEqualsWithDelta(1203.0, $walls[5]->x - $walls[0]->x, 1e-3);
+        // Its crookedness is measured from the mean of the three heights.
+        self::assertEqualsWithDelta(0.0, array_sum(array_map(fn (DrawnPoint $point) => $point->cx, array_slice($walls, 0, 3))), 1e-3);
+    }
+
+    public function test_a_sheet_is_drawn_with_its_pieces_inside(): void
+    {
+        $plan = (new Planner())->plan(TestAlcove::leaning()->job());
+        foreach ($plan->sheets->sheets as $i => $sheet) {
+            $drawing = (new SheetDrawing($plan->job->saw(), $plan->job->format))->of($sheet, $i + 1);
+            self::assertSame([0.0, 0.0, 2440.0, 1220.0], array_map(fn (float $edge) => round($edge, 6), $drawing->bounds()));
+            $boards = array_filter($drawing->layers['pieces'], fn (Shape $shape) => $shape instanceof Outline);
+            self::assertCount(count($sheet->pieces), $boards);
+        }
+    }
+
+    public function test_narrow_pieces_fall_back_to_their_mark(): void
+    {
+        $plan = (new Planner())->plan(TestAlcove::leaning()->job());
+        $labels = [];
+        foreach ($plan->sheets->sheets as $i => $sheet) {
+            foreach ((new SheetDrawing($plan->job->saw(), $plan->job->format))->of($sheet, $i + 1)->layers['pieces'] as $shape) {
+                if ($shape instanceof Label && $shape->ref === 'P1-bearer-1') {
+                    $labels[] = $shape;
+                }
+            }
+        }
+        self::assertCount(1, $labels);
+        self::assertSame('P1-bearer-1', $labels[0]->short);
+        self::assertStringContainsString('70 mm', $labels[0]->text);
+        self::assertGreaterThan(200.0, $labels[0]->room);
+    }
+
+    public function test_a_scribed_stile_is_drawn_up_to_the_wall_and_not_through_it(): void
+    {
+        $space = (new Planner())->plan(TestAlcove::leaning()->job(layout: ['depth' => '400']))->spaces[0];
+        self::assertNotNull($space->run);
+        self::assertNotNull($space->assembly);
+        $layers = (new RunDrawing($space->run, $space->assembly, LengthFormat::millimetres()))->elevation()->layers;
+        $stile = array_values(array_filter($layers['furniture'], fn (Shape $shape) => str_ends_with($shape->ref, 'stile-L')))[0];
+        foreach ([1.0, 20.0] as $times) {
+            $wall = array_map(fn (DrawnPoint $point) => $point->exaggerated($times), $layers['house'][0]->points());
+            $farthest = min(array_map(fn (DrawnPoint $point) => $point->x, $wall));
+            foreach ($stile->points() as $point) {
+                self::assertGreaterThanOrEqual($farthest - 1e-6, $point->exaggerated($times)->x);
+            }
+        }
+    }
+
+    public function test_a_piece_shows_its_blank_and_what_is_left_of_it(): void
+    {
+        $plan = (new Planner())->plan(TestAlcove::leaning()->job(layout: ['depth' => '400']));
+        foreach ($plan->pieces() as $piece) {
+            $drawing = PieceDrawing::of($piece);
+            $bounds = array_map(fn (float $edge) => round($edge, 3), $drawing->bounds());
+            self::assertSame([0.0, 0.0, $piece->length->result->toDouble(), $piece->width->result->toDouble()], $bounds, $piece->mark);
+            self::assertCount($piece->grain === Grain::Any ? 0 : 1, $drawing->layers['grain']);
         }
     }
 }

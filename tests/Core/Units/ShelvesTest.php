@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Units;
+
+use Incastro\Fit\Cell;
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
+use Incastro\Measure\Unit;
+use Incastro\Measure\Working;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Material;
+use Incastro\Rules\MaterialRole;
+use Incastro\Rules\Materials;
+use Incastro\Units\Assembly;
+use Incastro\Units\BoxWithShelves;
+use Incastro\Units\Placed;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class ShelvesTest extends TestCase
+{
+    private function box(int $fixed, int $adjustable, float $height = 2000.0): Assembly
+    {
+        $size = fn (float $mm) => Working::start('chosen', Length::ofDouble($mm));
+        $cell = new Cell('box', 1, $size(800.0), $size($height), $size(400.0), 0.0, 70.0, $fixed, $adjustable);
+        $material = fn (MaterialRole $role, float $mm) => new Material($role, 'ply', Length::ofDouble($mm), 680.0);
+        $materials = new Materials($material(MaterialRole::Carcass, 18.0), $material(MaterialRole::Frame, 18.0), $material(MaterialRole::Back, 6.0));
+
+        return (new BoxWithShelves($cell, new HouseRules(Unit::Millimetre), $materials, LengthFormat::millimetres()))->build();
+    }
+
+    /** @return list<Placed> */
+    private function shelves(Assembly $box): array
+    {
+        return array_values(array_filter($box->placed, fn (Placed $placed) => str_contains($placed->piece->mark, 'shelf')));
+    }
+
+    /** @return array<string, array{int, int, list<int>}> */
+    public static function counts(): array
+    {
+        return [
+            'one in the middle of five' => [1, 4, [3]],
+            'two among seven' => [2, 5, [3, 5]],
+            'all fixed' => [3, 0, [1, 2, 3]],
+            'none fixed' => [0, 3, []],
+        ];
+    }
+
+    /** @param list<int> $places */
+    #[DataProvider('counts')]
+    public function test_fixed_shelves_stand_as_evenly_as_they_can(int $fixed, int $adjustable, array $places): void
+    {
+        $found = [];
+        foreach ($this->shelves($this->box($fixed, $adjustable)) as $i => $shelf) {
+            if ($shelf->piece->name === 'Fixed shelf') {
+                $found[] = $i + 1;
+            }
+        }
+        self::assertSame($places, $found);
+    }
+
+    public function test_openings_are_equal_and_the_top_one_takes_what_is_left(): void
+    {
+        // (2000 − 2 · 18 − 5 · 18) / 6 = 312.33, down to 312; the top opening is 2000 − 36 − 90 − 5 · 312 = 314.
+        $shelves = $this->shelves($this->box(1, 4));
+        $below = 70.0 + 18.0;
+        foreach ($shelves as $shelf) {
+            self::assertEqualsWithDelta(312.0, $shelf->z - $below, 1e-6);
+            $below = $shelf->z + 18.0;
+        }
+        self::assertEqualsWithDelta(314.0, 70.0 + 2000.0 - 18.0 - $below, 1e-6);
+    }
+
+    public function test_too_many_shelves_are_a_clash(): void
+    {
+        self::assertSame([], $this->box(1, 4)->findings);
+        $findings = $this->box(0, 20)->findings;
+        self::assertSame('shelves-too-close', $findings[0]->code);
+        // (2000 − 36 − 360) / 21 = 76
+        self::assertStringContainsString('openings of 76 mm', $findings[0]->sentence);
+    }
+
+    public function test_a_box_without_shelves_has_its_shell_back_and_nailers(): void
+    {
+        $marks = array_map(fn (Placed $placed) => $placed->piece->mark, $this->box(0, 0)->placed);
+        self::assertSame(['B1-side-L', 'B1-side-R', 'B1-bottom', 'B1-top', 'B1-back', 'B1-nailer-top', 'B1-nailer-bottom'], $marks);
+    }
+
+    public function test_pins_and_screws_are_counted(): void
+    {
+        $count = fn (Assembly $box, string $name) => array_sum(array_map(fn ($item) => $item->name === $name ? $item->quantity : 0, $box->hardware));
+        self::assertSame(16, $count($this->box(1, 4), 'shelf pin'));
+        // Bottom and top 4 · 3, the fixed shelf 2 · 3, nailers 8.
+        self::assertSame(26, $count($this->box(1, 4), 'pocket screw, 32 mm'));
+        self::assertSame(0, $count($this->box(1, 0), 'shelf pin'));
+    }
+
+    public function test_pieces_stand_inside_their_box_and_do_not_overlap(): void
+    {
+        $placed = $this->box(1, 3)->placed;
+        foreach ($placed as $i => $a) {
+            self::assertGreaterThanOrEqual(-1e-6, $a->u);
+            self::assertLessThanOrEqual(800.0 + 1e-6, $a->u + $a->alongU);
+            self::assertLessThanOrEqual(2070.0 + 1e-6, $a->z + $a->alongZ);
+            foreach (array_slice($placed, $i + 1) as $b) {
+                $overlap = min($a->u + $a->alongU, $b->u + $b->alongU) - max($a->u, $b->u) > 1e-6
+                    && min($a->v + $a->alongV, $b->v + $b->alongV) - max($a->v, $b->v) > 1e-6
+                    && min($a->z + $a->alongZ, $b->z + $b->alongZ) - max($a->z, $b->z) > 1e-6;
+                self::assertFalse($overlap, $a->piece->mark.' and '.$b->piece->mark);
+            }
+        }
+    }
+}

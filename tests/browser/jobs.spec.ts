@@ -1,0 +1,123 @@
+import { expect, test } from '@playwright/test'
+import { readFileSync } from 'node:fs'
+import { landingAlcove, newPerson } from './person'
+
+test('a job is exported, deleted after asking, and imported again', async ({ page }) => {
+  await landingAlcove(page)
+  await page.getByRole('link', { name: 'Incastro, to your jobs' }).click()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Export' }).click(),
+  ])
+  expect(download.suggestedFilename()).toBe('landing-alcove.json')
+  const file = readFileSync(await download.path())
+  expect(JSON.parse(file.toString())).toMatchObject({
+    format: 1,
+    job: { name: 'Landing alcove', measure: 'mm/1' },
+  })
+
+  await page.getByRole('button', { name: 'Delete Landing alcove' }).click()
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByRole('link', { name: 'Landing alcove' })).toBeVisible()
+  await page.getByRole('button', { name: 'Delete Landing alcove' }).click()
+  await page.getByRole('button', { name: 'Delete the job' }).click()
+  await expect(page.getByText('Nothing is being built here yet')).toBeVisible()
+
+  await page
+    .getByLabel('Import a job')
+    .setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: file })
+  await expect(page.getByText('Fits. 4 edges to scribe.')).toBeVisible()
+  await expect(page.getByText('22 pieces · 4 sheets')).toBeVisible()
+})
+
+test('a new job without a name is refused at its field', async ({ page }) => {
+  await newPerson(page)
+  await page.getByRole('button', { name: 'New job' }).click()
+  await page.getByLabel(/The space it goes into/).fill('')
+  await page.getByRole('button', { name: 'Begin measuring' }).click()
+  await expect(page.getByRole('alert')).toHaveCount(2)
+  await expect(page.getByText('The name field is required.')).toBeVisible()
+})
+
+test('a wrong password says so, and what was typed stays', async ({ page }) => {
+  await page.goto('/sign-in')
+  await page.getByLabel('E-mail').fill(`nobody-${crypto.randomUUID()}@example.org`)
+  await page.getByLabel('Password').fill('not the password')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByText('E-mail and password do not belong together.')).toBeVisible()
+  await expect(page.getByLabel('Password')).toHaveValue('not the password')
+})
+
+test('an address opened signed out leads back there after signing in', async ({ page }) => {
+  await landingAlcove(page)
+  const address = page.url()
+  await page.getByRole('link', { name: 'Incastro, to your jobs' }).click()
+  await page.getByRole('button', { name: 'Sign out' }).click()
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+  await page.goto(address)
+  await expect(page).toHaveURL(/sign-in\?to=/)
+})
+
+test('another person’s job and a wrong address are said not to exist', async ({ page, browser }) => {
+  await landingAlcove(page)
+  const address = page.url()
+  const other = await (await browser.newContext()).newPage()
+  await newPerson(other)
+  await other.goto(address)
+  await expect(other.getByRole('heading', { name: 'This job cannot be opened' })).toBeVisible()
+  await expect(other.getByText('This does not exist, or it is not yours.')).toBeVisible()
+  await other.goto('/nowhere/at/all')
+  await expect(other.getByRole('heading', { name: 'There is nothing here' })).toBeVisible()
+  await other.context().close()
+})
+
+test('the theme is chosen, and stays chosen', async ({ page }) => {
+  await newPerson(page)
+  await expect(page.locator('html')).not.toHaveClass(/dark/)
+  await page.getByRole('button', { name: 'Use the dark theme' }).click()
+  await expect(page.locator('html')).toHaveClass(/dark/)
+  await page.reload()
+  await expect(page.locator('html')).toHaveClass(/dark/)
+  await page.getByRole('button', { name: 'Use the light theme' }).click()
+  await expect(page.locator('html')).not.toHaveClass(/dark/)
+})
+
+test('two windows: the later write is refused, and shows what the other changed', async ({
+  page,
+  context,
+}) => {
+  await landingAlcove(page, 'fit')
+  const second = await context.newPage()
+  await second.goto(page.url())
+  await second.getByLabel('Depth', { exact: true }).fill('350')
+  await second.getByLabel('Depth', { exact: true }).press('Enter')
+  await expect(second.getByRole('button', { name: 'Depth of the box: 350 mm' })).toBeVisible()
+
+  await page.getByLabel('Height', { exact: true }).fill('2000')
+  await page.getByLabel('Height', { exact: true }).press('Enter')
+  await expect(page.getByText('Meanwhile changed elsewhere: layout.depth.')).toBeVisible()
+  // What the other did is here now, and the same change goes through.
+  await expect(page.getByLabel('Depth', { exact: true })).toHaveValue('350')
+  await page.getByLabel('Height', { exact: true }).fill('2001')
+  await page.getByLabel('Height', { exact: true }).press('Enter')
+  await expect(page.getByRole('button', { name: 'Height of the box: 2001 mm' })).toBeVisible()
+})
+
+test('without the network nothing that was typed is lost, and it goes through afterwards', async ({
+  page,
+  context,
+}) => {
+  await landingAlcove(page)
+  await page.getByRole('button', { name: /Width, bottom, at the back/ }).click()
+  const field = page.getByLabel('Width, bottom, at the back', { exact: true })
+  await field.fill('899')
+  await context.setOffline(true)
+  await field.press('Enter')
+  await expect(
+    page.getByText('The server cannot be reached. What you typed is still here').first(),
+  ).toBeVisible()
+  await expect(field).toHaveValue('899')
+  await context.setOffline(false)
+  await field.press('Enter')
+  await expect(page.getByRole('button', { name: /Width, bottom, at the back/ })).toContainText('899')
+})
