@@ -42,6 +42,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     });
 
     Route::middleware('can:own,space')->group(function (): void {
+        Route::get('/spaces/{space}/elevation.svg', [ExchangeController::class, 'elevation']);
         Route::post('/spaces/{space}/facts', [EditController::class, 'facts']);
         Route::delete('/spaces/{space}', [JobController::class, 'removeSpace']);
     });

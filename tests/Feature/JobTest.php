@@ -25,6 +25,8 @@ final class JobTest extends TestCase
             $this->getJson("/api/jobs/$id?station=$station")->assertOk();
         }
         $this->getJson("/api/jobs/$id/cut-sheet")->assertOk();
+        $space = Job::query()->findOrFail($id)->spaces()->firstOrFail();
+        $this->getJson("/api/spaces/{$space->id}/elevation.svg")->assertNotFound();
         $this->postJson("/api/homes/{$home->id}/jobs", ['name' => '', 'space' => 'x', 'measure' => 'ell/1'])->assertUnprocessable()->assertJsonValidationErrors(['name', 'measure']);
     }
 
@@ -36,6 +38,16 @@ final class JobTest extends TestCase
         $this->getJson("/api/jobs/{$job->id}?station=measure&space=$space")->assertJsonPath('space', $space)->assertJsonPath('tape.measure', '19 readings to go');
         $this->deleteJson("/api/spaces/$space")->assertNoContent();
         $this->getJson("/api/jobs/{$job->id}")->assertJsonPath('verdict.state', 'fits');
+    }
+
+    public function test_the_elevation_is_drawn_at_a_tenth(): void
+    {
+        $user = $this->person();
+        $job = $this->alcove($user);
+        $svg = (string) $this->actingAs($user)->get('/api/spaces/'.$this->space($job)->id.'/elevation.svg')->assertOk()->assertHeader('Content-Type', 'image/svg+xml')->getContent();
+        self::assertStringContainsString('drawn 1:10', $svg);
+        self::assertNotFalse(simplexml_load_string($svg));
+        self::assertStringContainsString('data-ref="'.$this->space($job)->choices['layout']['box'].':stile-L"', $svg);
     }
 
     public function test_export_and_import_make_the_same_job_with_ids_of_its_own(): void

@@ -7,10 +7,13 @@ namespace App\Http\Controllers;
 use App\Exchange\JobPorter;
 use App\Models\Home;
 use App\Models\Job;
+use App\Models\Space;
 use App\Planning\JobAnswer;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Incastro\Drawing\RunDrawing;
+use Incastro\Drawing\SvgWriter;
 use Incastro\Exchange\CutSheetPdf;
 
 /** Jobs as files, out and in, and the paper for the saw. */
@@ -36,6 +39,22 @@ final class ExchangeController extends Controller
         return response((new CutSheetPdf($answer->plan($job)))->write(), 200, [
             'Content-Type' => 'application/pdf',
             'Content-Disposition' => 'attachment; filename="'.$this->fileName($job, 'pdf').'"',
+        ]);
+    }
+
+    /** The run seen from the front, at 1:10. */
+    public function elevation(Space $space, JobAnswer $answer): Response
+    {
+        $plan = $answer->plan($space->job);
+        $fitted = $plan->space($space->id);
+        if ($fitted === null || $fitted->run === null || $fitted->assembly === null) {
+            abort(404, 'Nothing is fitted here yet.');
+        }
+        $drawing = (new RunDrawing($fitted->run, $fitted->assembly, $plan->job->format))->elevation();
+
+        return response((new SvgWriter(10.0))->write($drawing), 200, [
+            'Content-Type' => 'image/svg+xml',
+            'Content-Disposition' => 'attachment; filename="'.$this->fileName($space->job, 'svg').'"',
         ]);
     }
 

@@ -44,6 +44,7 @@ function setShelves(path: string, value: number | null) {
         :selected="selected"
         @select="selected = $event"
       />
+      <a class="svg" :href="`/api/spaces/${job.space?.id}/elevation.svg`" download>Drawing as SVG, 1:10</a>
       <div class="slider">
         <span id="crooked-fit"
           >Crookedness <span class="measure">×{{ exaggeration }}</span></span
@@ -139,6 +140,13 @@ function setShelves(path: string, value: number | null) {
   width: auto;
   height: auto;
 }
+.svg {
+  position: absolute;
+  top: 14px;
+  right: 16px;
+  padding: 10px 0;
+  font-size: 15px;
+}
 .slider {
   position: absolute;
   bottom: 14px;
@@ -209,6 +217,9 @@ function setShelves(path: string, value: number | null) {
   .drawing-card :deep(.drawing) {
     position: static;
     height: 460px;
+  }
+  .svg {
+    position: static;
   }
   .slider {
     position: static;

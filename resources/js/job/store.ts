@@ -70,10 +70,15 @@ export const useJob = defineStore('job', () => {
     return turn
   }
 
-  /** Changes a choice of the job itself, or of the open space. */
-  const edit = (where: 'job' | 'space', change: Edit): Promise<boolean> =>
+  /** Changes a choice of the job itself, of the open space, or of the space with an id. */
+  const edit = (where: string, change: Edit): Promise<boolean> =>
     inTurn(async () => {
-      const target = where === 'job' ? job.value : space.value
+      const target =
+        where === 'job'
+          ? job.value
+          : where === 'space'
+            ? space.value
+            : job.value?.spaces.find((entry) => entry.id === where)
       if (!job.value || !target) return false
       return ask('POST', `/api/jobs/${job.value.id}/edits`, {
         target: target.id,
@@ -112,5 +117,38 @@ export const useJob = defineStore('job', () => {
     )
   }
 
-  return { answer, job, space, open, busy, trouble, refused, load, edit, take, undo, redo, station }
+  /** Adds a space, and opens it. */
+  const addSpace = (name: string): Promise<boolean> =>
+    inTurn(async () => {
+      if (!job.value) return false
+      const { id } = await api<{ id: string }>('POST', `/api/jobs/${job.value.id}/spaces`, { name })
+      return load(job.value.id, open.value, id)
+    })
+
+  /** Takes a space out with its readings, for good. */
+  const removeSpace = (id: string): Promise<boolean> =>
+    inTurn(async () => {
+      if (!job.value) return false
+      await api('DELETE', `/api/spaces/${id}`)
+      const left = job.value.spaces.find((entry) => entry.id !== id)
+      return load(job.value.id, open.value, left?.id)
+    })
+
+  return {
+    addSpace,
+    removeSpace,
+    answer,
+    job,
+    space,
+    open,
+    busy,
+    trouble,
+    refused,
+    load,
+    edit,
+    take,
+    undo,
+    redo,
+    station,
+  }
 })

@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import type { StockEntry } from '@/api/types'
+import type { SpaceChoices, StockEntry } from '@/api/types'
 import { useJob } from '@/job/store'
 import LengthField from '@/tape/LengthField.vue'
 import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
 import Drawer from 'primevue/drawer'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import ToggleSwitch from 'primevue/toggleswitch'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 
 /** The rules a job is built by: units, house rules, materials and the sheets that can be bought. */
 const visible = defineModel<boolean>('visible', { required: true })
@@ -30,6 +31,13 @@ const roles = [
 
 const set = (path: string, value: unknown) => job.edit('job', { path, value })
 const refused = (path: string) => job.refused[path]
+
+const leaves = ref<{ id: string; choices: SpaceChoices } | null>(null)
+
+async function removeSpace() {
+  if (leaves.value) await job.removeSpace(leaves.value.id)
+  leaves.value = null
+}
 
 const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 
@@ -92,6 +100,31 @@ const sheetsOf = (material: string): StockEntry[] =>
         />
         <label for="painted">The furniture is painted, so small gaps may be caulked</label>
       </div>
+
+      <h2>Spaces</h2>
+      <div v-for="space in job.job.spaces" :key="space.id" class="space">
+        <InputText
+          :model-value="space.choices.name"
+          aria-label="Name of the space"
+          @change="job.edit(space.id, { path: 'name', value: valueOf($event) })"
+        />
+        <Button
+          v-if="job.job.spaces.length > 1"
+          text
+          severity="secondary"
+          label="Delete"
+          :aria-label="`Delete ${space.choices.name} with its readings`"
+          @click="leaves = space"
+        />
+      </div>
+      <Button outlined label="Add an alcove" @click="job.addSpace(`Alcove ${job.job.spaces.length + 1}`)" />
+      <Dialog :visible="leaves !== null" modal header="Delete this space?" @update:visible="leaves = null">
+        <p>{{ leaves?.choices.name }} goes with its readings and pieces, for good.</p>
+        <template #footer>
+          <Button text label="Keep it" @click="leaves = null" />
+          <Button severity="danger" label="Delete the space" @click="removeSpace" />
+        </template>
+      </Dialog>
 
       <h2>Materials</h2>
       <section v-for="role in roles" :key="role.value" class="material">
@@ -191,6 +224,14 @@ const sheetsOf = (material: string): StockEntry[] =>
   align-items: center;
   gap: 12px;
   min-height: 44px;
+}
+.space {
+  display: flex;
+  gap: 8px;
+  margin-bottom: 8px;
+}
+.space input {
+  flex: 1;
 }
 .material {
   padding: 12px 0;

@@ -5,6 +5,7 @@ import DrawingView from '@/drawing/DrawingView.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
 import Message from 'primevue/message'
 import { ref } from 'vue'
 import NewJob from './NewJob.vue'
@@ -38,6 +39,23 @@ async function importFile(home: string, event: Event) {
   input.value = ''
 }
 
+const names = ref<{ id: string; name: string } | null>(null)
+const homeRefused = ref('')
+
+async function saveHome() {
+  if (!names.value) return
+  const { id, name } = names.value
+  try {
+    await (id ? api('PATCH', `/api/homes/${id}`, { name }) : api('POST', '/api/homes', { name }))
+    names.value = null
+    homeRefused.value = ''
+    await client.invalidateQueries({ queryKey: ['homes'] })
+  } catch (refusal) {
+    if (!(refusal instanceof Refused)) throw refusal
+    homeRefused.value = refusal.fields.name ?? refusal.message
+  }
+}
+
 async function remove() {
   if (!leaves.value) return
   await api('DELETE', `/api/jobs/${leaves.value.id}`)
@@ -60,6 +78,13 @@ async function remove() {
     <section v-for="home in homes" :key="home.id">
       <div class="head">
         <h1>{{ home.name }}</h1>
+        <Button
+          text
+          severity="secondary"
+          label="Rename"
+          :aria-label="`Rename ${home.name}`"
+          @click="names = { ...home }"
+        />
         <Button label="New job" @click="begins = home.id" />
         <label class="import">
           Import a job
@@ -98,6 +123,23 @@ async function remove() {
         </li>
       </ul>
     </section>
+    <Button v-if="homes" text label="Add a home" @click="names = { id: '', name: '' }" />
+    <Dialog
+      :visible="names !== null"
+      modal
+      :header="names?.id ? 'Rename the home' : 'Add a home'"
+      :style="{ width: '380px' }"
+      @update:visible="names = null"
+    >
+      <form v-if="names" novalidate @submit.prevent="saveHome">
+        <div class="field">
+          <label for="home-name">Name of the home</label>
+          <InputText id="home-name" v-model="names.name" autofocus />
+          <p v-if="homeRefused" class="refused" role="alert">{{ homeRefused }}</p>
+        </div>
+        <Button type="submit" label="Keep the name" />
+      </form>
+    </Dialog>
     <NewJob v-if="begins" :home="begins" @close="begins = null" />
     <Dialog :visible="leaves !== null" modal header="Delete this job?" @update:visible="leaves = null">
       <p>{{ leaves?.name }} goes with its readings, for good. Export it first if you may want it again.</p>
