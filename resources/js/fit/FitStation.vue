@@ -26,12 +26,15 @@ const sizes = [
   { key: 'depth', label: 'Depth' },
 ] as const
 
+const counts = [
+  { key: 'fixed_shelves', label: 'Fixed shelves' },
+  { key: 'adjustable_shelves', label: 'Adjustable shelves' },
+] as const
+
 const set = (path: string, value: unknown) => job.edit('space', { path, value })
 
-function setShelves(path: string, value: number | null) {
-  const field =
-    path === 'layout.fixed_shelves' ? layout.value?.fixed_shelves : layout.value?.adjustable_shelves
-  if (value !== null && value !== field) void set(path, value)
+function setShelves(key: 'fixed_shelves' | 'adjustable_shelves', value: number | null) {
+  if (value !== null && value !== layout.value?.[key]) void set(`layout.${key}`, value)
 }
 </script>
 
@@ -79,28 +82,16 @@ function setShelves(path: string, value: number | null) {
           />
           <WorkingButton v-if="run" :working="run.box[size.key]" :label="`${size.label} of the box`" />
         </div>
-        <div class="count">
-          <label for="fixed">Fixed shelves</label>
+        <div v-for="shelves in counts" :key="shelves.key" class="count">
+          <label :for="shelves.key">{{ shelves.label }}</label>
           <InputNumber
-            :model-value="layout.fixed_shelves"
-            input-id="fixed"
+            :model-value="layout[shelves.key]"
+            :input-id="shelves.key"
             show-buttons
             button-layout="horizontal"
             :min="0"
             :max="20"
-            @update:model-value="setShelves('layout.fixed_shelves', $event)"
-          />
-        </div>
-        <div class="count">
-          <label for="adjustable">Adjustable shelves</label>
-          <InputNumber
-            :model-value="layout.adjustable_shelves"
-            input-id="adjustable"
-            show-buttons
-            button-layout="horizontal"
-            :min="0"
-            :max="20"
-            @update:model-value="setShelves('layout.adjustable_shelves', $event)"
+            @update:model-value="setShelves(shelves.key, $event)"
           />
         </div>
         <div v-for="(working, name) in station.decisions" :key="name" class="count">
