@@ -71,7 +71,7 @@ final readonly class CutSheetPdf
     {
         $this->pdf->page('Pieces');
         $rows = array_map(fn (Piece $piece) => [
-            $piece->mark, $piece->name, $this->text($piece->length->result), $this->text($piece->width->result), $this->text($piece->thickness),
+            $piece->mark, $piece->name, $this->text($piece->length->result), $this->text($piece->width->result), $this->fine($piece->thickness),
             match ($piece->grain) {
                 Grain::Length => 'along', Grain::Width => 'across', Grain::Any => 'any',
             },

@@ -165,7 +165,8 @@ final readonly class PlanWriter
 
             return [
                 'slot' => $slot->id, 'kind' => $slot->kind->value, 'label' => $slot->label, 'how' => $slot->how,
-                'tool' => $slot->tool->label(), 'required' => $slot->required, 'ends' => $slot->ends,
+                'tool' => $slot->tool->label(), // Of the diagonals and corners one is needed: until then the first is asked for.
+                'required' => $slot->required || ($slot->id === 'diagonal-left' && ! $space->survey->planIsChecked), 'ends' => $slot->ends,
                 'height' => $slot->height === null ? null : $this->mm($slot->height),
                 'depth' => $slot->depth === null ? null : $this->mm($slot->depth),
                 'span' => $slot->span === null ? null : $this->mm($slot->span),
@@ -222,7 +223,7 @@ final readonly class PlanWriter
         return [
             'key' => $piece->key, 'mark' => $piece->mark, 'name' => $piece->name,
             'length' => $this->working($piece->length), 'width' => $this->working($piece->width),
-            'thickness' => $this->length($piece->thickness),
+            'thickness' => $this->exact($piece->thickness),
             'material' => $piece->material->value, 'material_name' => $this->plan->job->materials->of($piece->material)->name,
             'grain' => $piece->grain->value, 'likeness' => md5($piece->likeness()),
             'edges' => array_map(fn (EdgeWork $edge) => $edge->edge.': '.$edge->work, $piece->edges),
@@ -272,7 +273,7 @@ final readonly class PlanWriter
         return ['nm' => $length->nanometres(), 'text' => $this->plan->job->format->write($length)];
     }
 
-    /** Shown finer than it is cut: steps of a working, so that the sum can be followed, and scribe lines. @return array{nm: int, text: string} */
+    /** Shown finer than it is cut: steps of a working, so that the sum can be followed, scribe lines, and boards as measured. @return array{nm: int, text: string} */
     private function exact(Length $length): array
     {
         return ['nm' => $length->nanometres(), 'text' => $this->plan->job->format->finest()->write($length)];

@@ -147,6 +147,9 @@ start_worker() {
 }
 
 start_instance() {
+    # Said before anything is started.
+    is_ours "$VAR/run/nginx.pid" nginx || refuse_taken_port "$PORT" "${PORT_NAMES[0]}"
+    is_ours "$VAR/run/fpm.pid" php-fpm || refuse_taken_port "$FPM_PORT" "${PORT_NAMES[2]}"
     start_database
     rm -f "$VAR"/cache/*.php
     artisan migrate --force --quiet

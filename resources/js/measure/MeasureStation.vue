@@ -119,7 +119,12 @@ const isSuspect = (reading: Reading) =>
             @click="openReading(reading.slot)"
           >
             <span class="soft">{{ i + 1 }}</span>
-            <span>{{ reading.label }}<span v-if="!reading.required" class="soft"> · if you can</span></span>
+            <span
+              >{{ reading.label
+              }}<span v-if="!reading.required && reading.takes.length === 0" class="soft">
+                · if you can</span
+              ></span
+            >
             <MeasureText class="value" :text="reading.takes.length > 0 ? shown(reading) : '–'" />
           </button>
         </li>

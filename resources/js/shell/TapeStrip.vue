@@ -64,7 +64,6 @@ const pulled = computed(() => Math.min(width.value, 20 + props.reached * MARK - 
   border-right: 3px solid #6d5b3c;
   background: linear-gradient(180deg, var(--birch-light), var(--birch));
   opacity: 0.8;
-  transition: width 0.3s;
 }
 .ticks {
   position: absolute;
