@@ -22,7 +22,9 @@ final readonly class Verdict
     {
         $clashes = array_values(array_filter($findings, fn (Finding $finding) => $finding->severity === Severity::Clash));
         if ($survey->room === null) {
-            return new self('waiting', sprintf('Waits for %s.', self::count($survey->toGo(), 'reading')));
+            return $survey->toGo() > 0
+                ? new self('waiting', sprintf('Waits for %s.', self::count($survey->toGo(), 'reading')))
+                : new self('warning', 'These readings do not make a space. Check heights and depths, and where the widths are taken between them.');
         }
         if ($survey->disagrees()) {
             return new self('warning', 'Some readings do not agree with the others.');

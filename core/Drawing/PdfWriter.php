@@ -18,7 +18,7 @@ final class PdfWriter
     private const LETTERS = 7.5;
 
     /** Scales a person can reckon with; the first that fits is taken. */
-    private const SCALES = [1, 2, 5, 10, 15, 20, 25, 50];
+    private const SCALES = [1, 2, 5, 10, 12, 15, 20, 25, 50];
 
     private \TCPDF $pdf;
 

@@ -45,7 +45,9 @@ final readonly class RoomDrawing
         $ends = ['diagonal-left' => [$lb, $rf], 'diagonal-right' => [$rb, $lf], 'depth-left' => [$lf, $lb], 'depth-right' => [$rf, $rb]];
         foreach ($this->survey->slots as $slot) {
             if (isset($ends[$slot->id])) {
-                $lines[] = new Dimension($ends[$slot->id][0], $ends[$slot->id][1], $this->valueOf($slot), $slot->id, Style::Reading);
+                // The two diagonals cross: only one of them carries its value there.
+                $style = $slot->id === 'diagonal-right' ? Style::ReadingQuiet : Style::Reading;
+                $lines[] = new Dimension($ends[$slot->id][0], $ends[$slot->id][1], $this->valueOf($slot), $slot->id, $style);
             } elseif ($slot->kind === ReadingKind::Corner) {
                 $lines[] = new Label($slot->id === 'corner-left' ? $lb->plus(90.0, -70.0) : $rb->plus(-90.0, -70.0), $this->valueOf($slot), Style::Reading, $slot->id);
             } elseif ($slot->id === 'fall-depth') {

@@ -36,6 +36,11 @@ final class AlcoveSurvey
 
     private const SKEW = 20.0;
 
+    /** No room is as large as this, mm: an adjustment that goes beyond it has not found one. */
+    private const LARGEST = 100_000.0;
+
+    private const PLAN_CHECKS = ['diagonal-left', 'diagonal-right', 'corner-left', 'corner-right'];
+
     /** @var array<string, Reading> by slot */
     private array $readings;
 
@@ -43,6 +48,9 @@ final class AlcoveSurvey
 
     /** @var list<Slot> */
     private array $slots;
+
+    /** Whether diagonals and corners agree with widths and depths at least so far that some plan closes. */
+    private bool $planCloses = true;
 
     /** @param list<Take> $takes those that count */
     public function __construct(SheetChoices $choices, array $takes)
@@ -60,10 +68,16 @@ final class AlcoveSurvey
     public function solve(): Survey
     {
         $missing = array_values(array_filter($this->slots, fn (Slot $slot) => $slot->required && ! isset($this->readings[$slot->id])));
-        $planIsChecked = array_intersect(['diagonal-left', 'diagonal-right', 'corner-left', 'corner-right'], array_keys($this->readings)) !== [];
         $adjusted = $this->adjust();
+        if ($adjusted === null && $this->has(...self::PLAN_CHECKS)) {
+            // Without the diagonals and corners the rest may still make a room, though not a sure one.
+            $this->planCloses = false;
+            $adjusted = $this->adjust();
+            $this->planCloses = $adjusted === null;
+        }
+        $planIsChecked = $this->checksPlan();
         $room = $adjusted === null ? null : $this->room($adjusted);
-        $findings = (new SurveyFindings($this->sheet, $this->slots, $this->readings, $planIsChecked, $adjusted, $room))->all();
+        $findings = (new SurveyFindings($this->sheet, $this->slots, $this->readings, $planIsChecked, $this->planCloses, $adjusted, $room))->all();
 
         return new Survey($this->slots, $this->readings, $room, $missing, $planIsChecked, $findings);
     }
@@ -95,10 +109,40 @@ final class AlcoveSurvey
         $width = array_sum(array_map(fn (Reading $reading) => $reading->value(), $widths)) / count($widths);
         $start = [...array_fill(0, 6, 0.0), ...array_fill(0, 6, $width), $this->depth('left'), $this->depth('right')];
         try {
-            return Adjustment::solve(array_values([...$this->widths(), ...$this->plan(), ...$this->plumbs(), ...$this->assumptions()]), $start);
+            $adjusted = Adjustment::solve(array_values([...$this->widths(), ...$this->plan(), ...$this->plumbs(), ...$this->assumptions()]), $start);
         } catch (Undetermined) {
             return null;
         }
+        foreach ($adjusted->unknowns as $unknown) {
+            if (! (abs($unknown) < self::LARGEST)) {
+                return null;
+            }
+        }
+
+        return $this->isPlausible($this->room($adjusted)) ? $adjusted : null;
+    }
+
+    /** Whether the walls, carried on to the ends of the room, stay within what a room can be. */
+    private function isPlausible(Room $room): bool
+    {
+        $top = $room->ceiling->lowest();
+        if ($room->mouth() <= 0.0 || $top <= 0.0 || ! (abs($room->ceiling->left) + abs($room->ceiling->right) + $room->floor->fall() < self::LARGEST)) {
+            return false;
+        }
+        foreach ([0.0, $room->mouth()] as $v) {
+            foreach ([0.0, $top, 2 * $top] as $z) {
+                if (! (abs($room->left->at($v, $z)) + abs($room->right->at($v, $z)) < self::LARGEST)) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    private function checksPlan(): bool
+    {
+        return $this->planCloses && $this->has(...self::PLAN_CHECKS);
     }
 
     private function has(string ...$oneOf): bool
@@ -192,7 +236,7 @@ final class AlcoveSurvey
                 "corner-$side" => fn (array $x) => rad2deg(atan2($x[$end[$side]], ($side === 'left' ? 1 : -1) * ($front[$side]($x) - $back[$side]($x)))),
             ];
             foreach ($predictions as $slot => $predict) {
-                if (isset($this->readings[$slot])) {
+                if (isset($this->readings[$slot]) && ($this->planCloses || ! in_array($slot, self::PLAN_CHECKS, true))) {
                     $observations[] = new Observation($slot, $this->readings[$slot]->value(), $this->readings[$slot]->sigma(), $depends, $predict);
                 }
             }
@@ -246,7 +290,7 @@ final class AlcoveSurvey
             }
             $observations[] = Observation::linear("twist-$side", 0.0, self::TWIST, self::difference($lean($front), $lean($back)), true);
             $observations[] = Observation::linear("bow-alike-$side", 0.0, self::TWIST, self::difference($bow($front), $bow($back)), true);
-            if (! $this->has('diagonal-left', 'diagonal-right', 'corner-left', 'corner-right')) {
+            if (! $this->checksPlan()) {
                 $observations[] = Observation::linear("square-$side", 0.0, self::SKEW, self::difference($this->wallAt($wall, $front, $middle), $this->wallAt($wall, $back, $middle)), true);
             }
         }

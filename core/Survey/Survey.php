@@ -38,7 +38,7 @@ final readonly class Survey
     public function disagrees(): bool
     {
         foreach ($this->findings as $finding) {
-            if (in_array($finding->code, ['takes-differ', 'width-against-plumb', 'reading-against-rest'], true)) {
+            if (in_array($finding->code, ['takes-differ', 'width-against-plumb', 'reading-against-rest', 'plan-cannot-close'], true)) {
                 return true;
             }
         }

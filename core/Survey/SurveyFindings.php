@@ -21,6 +21,7 @@ final readonly class SurveyFindings
         private array $slots,
         private array $readings,
         private bool $planIsChecked,
+        private bool $planCloses,
         private ?Adjusted $adjusted,
         private ?Room $room,
     ) {
@@ -157,7 +158,9 @@ final readonly class SurveyFindings
     private function unchecked(): array
     {
         $findings = [];
-        if ($this->room !== null && ! $this->planIsChecked) {
+        if (! $this->planCloses) {
+            $findings[] = Finding::warning('plan-cannot-close', 'The diagonals and corners contradict the widths and depths so far that no plan closes. Take the diagonals again; until then they are left out.', 'diagonal-left');
+        } elseif ($this->room !== null && ! $this->planIsChecked) {
             $findings[] = Finding::warning('plan-not-checked', 'Nothing shows yet whether the alcove is skewed: widths and depths agree just as well in a slanted plan. Take one diagonal or one corner angle.', 'diagonal-left');
         }
         $front = array_filter($this->slots, fn (Slot $slot) => $slot->id === 'height-front');

@@ -29,6 +29,7 @@ final class VerdictTest extends TestCase
         return [
             'all there' => [TestAlcove::leaning(), ['depth' => '400'], 'fits', 'Fits. 3 edges to scribe.'],
             'no height' => [$nothing, [], 'waiting', 'Waits for 2 readings.'],
+            'a shelf of a space' => [new TestAlcove(fn () => 0.0, fn () => 1200.0, depth: 30.0), [], 'warning', 'These readings do not make a space. Check heights and depths, and where the widths are taken between them.'],
             'one to go' => [TestAlcove::leaning()->without('fall-across'), [], 'warning', 'Not sure yet: 1 reading to go.'],
             'no diagonal' => [TestAlcove::skewed()->without('diagonal-left', 'diagonal-right'), [], 'warning', 'Not sure yet: 1 reading to go, a diagonal or a corner among them.'],
             'disagreeing' => [TestAlcove::leaning()->reading('plumb-left-high', -16.5), [], 'warning', 'Some readings do not agree with the others.'],

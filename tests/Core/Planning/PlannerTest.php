@@ -7,6 +7,7 @@ namespace Tests\Core\Planning;
 use Closure;
 use Eris\Generators;
 use Eris\TestTrait;
+use Incastro\Exchange\PlanWriter;
 use Incastro\Fit\Edge;
 use Incastro\Planning\Planner;
 use Incastro\Planning\StageMemory;
@@ -43,6 +44,22 @@ final class PlannerTest extends TestCase
                         self::assertTrue($edge->scribe->setting()->isEqualTo($edge->scribe->blank()->minus(\Incastro\Measure\Length::ofDouble($edge->gap->least))));
                     }
                 }
+            });
+    }
+
+    public function test_no_readings_however_wrong_stop_it(): void
+    {
+        $slots = array_map(fn ($take) => $take->slot, TestAlcove::leaning()->takes());
+        $this->limitTo(120)->forAll(Generators::vector(count($slots), Generators::frequency([4, Generators::constant(null)], [1, Generators::choose(0, 30_000)], [1, Generators::choose(0, 60)])))
+            ->then(function (array $values) use ($slots): void {
+                $alcove = TestAlcove::leaning();
+                foreach ($values as $i => $value) {
+                    $alcove = $value === null ? $alcove : $alcove->reading($slots[$i], (float) $value);
+                }
+                $plan = (new Planner())->plan($alcove->job());
+                self::assertNotSame('', $plan->spaces[0]->verdict->sentence);
+                // What is written for a screen must be numbers, whatever was read.
+                json_encode((new PlanWriter($plan))->all() + (new PlanWriter($plan))->measure($plan->spaces[0]) + (new PlanWriter($plan))->fit($plan->spaces[0]), JSON_THROW_ON_ERROR);
             });
     }
 

@@ -101,6 +101,17 @@ final class AlcoveSurveyTest extends TestCase
         self::assertStringContainsString('iagonal', $finding->sentence);
     }
 
+    public function test_diagonals_that_no_plan_can_have_are_left_out_and_named(): void
+    {
+        // A diagonal of 0.1 m across an alcove 1.2 m wide and 0.6 m deep.
+        $survey = TestAlcove::leaning()->reading('diagonal-left', 100.0)->reading('diagonal-right', 29_000.0)->survey();
+        self::assertNotNull($survey->room);
+        self::assertTrue($survey->disagrees());
+        self::assertFalse($survey->isSure());
+        $impossible = TestAlcove::leaning()->without('diagonal-right')->reading('corner-left', 1.0)->with('corner-left')->reading('diagonal-left', 25_000.0)->survey();
+        self::assertTrue($impossible->room === null || $impossible->disagrees());
+    }
+
     public function test_two_takes_that_differ_ask_for_a_third(): void
     {
         // σ of one inside width of 1.2 m is √(2² + 0.36²) = 2.03; 2.8 σ = 5.7.
