@@ -45,8 +45,19 @@ instance_is_current() { [ "$(cat "$VAR/run/started-from" 2>/dev/null)" = "$(back
 
 instance_runs() { is_ours "$VAR/run/nginx.pid" nginx && is_ours "$VAR/run/fpm.pid" php-fpm && is_ours "$VAR/run/worker.pid" queue:work && answers; }
 
+is_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+
+# Tests run unattended: where nobody chose their ports, they move on to free ones.
+move_to_free_ports() {
+    [ -n "${INCASTRO_TEST_PORT:-}${INCASTRO_TEST_DB_PORT:-}${INCASTRO_TEST_FPM_PORT:-}" ] && return
+    while is_taken "$PORT" || is_taken "$DB_PORT" || is_taken "$FPM_PORT"; do
+        PORT=$((PORT + 10)) DB_PORT=$((DB_PORT + 10)) FPM_PORT=$((FPM_PORT + 10))
+    done
+    export APP_URL=http://127.0.0.1:$PORT
+}
+
 refuse_taken_port() {
-    (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null || return 0
+    is_taken "$1" || return 0
     fail "Port $1 is in use by another program. Choose a free one with $2, for example: $2=$(($1 + 100)) ./incastro start"
 }
 
