@@ -113,7 +113,7 @@ test('house rules and materials follow what is typed, and refuse what cannot be'
   await page.getByRole('button', { name: 'Close' }).first().click()
   // 882 − 2 · 17.6 = 846.8, down
   await page.getByRole('button', { name: 'B1-bottom, length: 846 mm' }).click()
-  await expect(page.getByRole('cell', { name: '17.6 mm' })).toBeVisible()
+  await expect(page.getByRole('table', { name: 'B1-bottom, length' })).toContainText('17.6 mm')
 })
 
 test('a sheet size is added and taken out, and the plan follows', async ({ page }) => {
