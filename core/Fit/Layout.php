@@ -14,7 +14,6 @@ final readonly class Layout
 {
     /** @param array<string, Closing> $closings by edge, where the person chose one */
     public function __construct(
-        public string $runId,
         public string $boxId,
         public ?Length $width,
         public ?Length $height,
@@ -34,7 +33,6 @@ final readonly class Layout
     public function without(string $path): self
     {
         return new self(
-            $this->runId,
             $this->boxId,
             $path === 'layout.width' ? null : $this->width,
             $path === 'layout.height' ? null : $this->height,

@@ -15,9 +15,4 @@ final readonly class Point
     {
         return new self($this->x + $dx, $this->y + $dy);
     }
-
-    public function distanceTo(self $that): float
-    {
-        return hypot($that->x - $this->x, $that->y - $this->y);
-    }
 }

@@ -39,9 +39,4 @@ final readonly class Polygon
     {
         return abs($this->signedArea());
     }
-
-    public function moved(float $dx, float $dy): self
-    {
-        return new self(array_map(fn (Point $point) => $point->plus($dx, $dy), $this->points));
-    }
 }

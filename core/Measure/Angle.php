@@ -37,11 +37,6 @@ final readonly class Angle
         return $this->microdegrees / 1e6;
     }
 
-    public function toRadians(): float
-    {
-        return deg2rad($this->toDegrees());
-    }
-
     public function isEqualTo(self $that): bool
     {
         return $this->microdegrees === $that->microdegrees;

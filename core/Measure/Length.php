@@ -78,11 +78,6 @@ final readonly class Length
         return new self((int) round($this->nanometres / $parts));
     }
 
-    public function negated(): self
-    {
-        return new self(-$this->nanometres);
-    }
-
     /** The largest multiple of the step that is not above this length. */
     public function roundedDown(self $step): self
     {
@@ -129,15 +124,5 @@ final readonly class Length
     public function isLessThan(self $that): bool
     {
         return $this->nanometres < $that->nanometres;
-    }
-
-    public static function min(self $first, self ...$others): self
-    {
-        return array_reduce($others, fn (self $a, self $b) => $b->isLessThan($a) ? $b : $a, $first);
-    }
-
-    public static function max(self $first, self ...$others): self
-    {
-        return array_reduce($others, fn (self $a, self $b) => $b->isGreaterThan($a) ? $b : $a, $first);
     }
 }

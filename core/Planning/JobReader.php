@@ -64,7 +64,6 @@ final class JobReader
             new SheetChoices(self::length($sheet['low']), $optional($sheet['middle']), self::length($sheet['high']), self::length($sheet['back']), self::length($sheet['front']), self::length($sheet['level'])),
             array_map(self::take(...), array_values($space['takes'])),
             new Layout(
-                $layout['run'],
                 $layout['box'],
                 $optional($layout['width']),
                 $optional($layout['height']),

@@ -51,15 +51,4 @@ final readonly class Survey
     {
         return count($this->missing) + ($this->planIsChecked ? 0 : 1);
     }
-
-    public function slot(string $id): ?Slot
-    {
-        foreach ($this->slots as $slot) {
-            if ($slot->id === $id) {
-                return $slot;
-            }
-        }
-
-        return null;
-    }
 }
