@@ -115,7 +115,9 @@ final class JobTest extends TestCase
         self::assertSame(['sheets', 'unplaced', 'sheets_used', 'price', 'bound', 'settings'], array_keys($cut));
         self::assertSame(['name' => 'side', 'x_mm' => 8, 'y_mm' => 6, 'length_mm' => 2100, 'width_mm' => 350, 'turned' => false], $cut['sheets'][0]['pieces'][0]);
         self::assertSame(1, $cut['bound']['sheets']);
-        self::assertNotSame(0, $run('cut:plan', $pieces, $stock, '--seconds=2')->getExitCode());
+        $unknown = $run('cut:plan', $pieces, $stock, '--seconds=2');
+        self::assertSame([2, '', "command:0:arguments: The \"--seconds\" option does not exist.\n"], [$unknown->getExitCode(), $unknown->getOutput(), $unknown->getErrorOutput()]);
+        self::assertSame(2, $run('job:plan')->getExitCode());
         $fault = $run('cut:plan', $pieces, $stock, '--kerf=wide');
         self::assertSame(2, $fault->getExitCode());
         self::assertStringContainsString('“wide”', $fault->getErrorOutput());

@@ -6,10 +6,25 @@ namespace App\Console\Commands;
 
 use Closure;
 use Incastro\Exchange\BadFile;
+use Symfony\Component\Console\Exception\ExceptionInterface;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
 
 /** JSON on standard output; on bad input one line per fault on standard error, exit 2, and nothing on standard output. */
 trait PrintsJson
 {
+    /** An option or argument that is not known is bad input like any other. */
+    public function run(InputInterface $input, OutputInterface $output): int
+    {
+        try {
+            return parent::run($input, $output);
+        } catch (ExceptionInterface $unknown) {
+            fwrite(STDERR, 'command:0:arguments: '.$unknown->getMessage()."\n");
+
+            return 2;
+        }
+    }
+
     /** @param Closure(): array<string, mixed> $compute */
     private function printed(Closure $compute): int
     {
@@ -20,7 +35,7 @@ trait PrintsJson
 
             return 2;
         }
-        $this->output->write(json_encode($answer, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n", false, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+        $this->output->write(json_encode($answer, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n", false, OutputInterface::OUTPUT_RAW);
 
         return self::SUCCESS;
     }
