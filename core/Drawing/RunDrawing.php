@@ -194,9 +194,6 @@ final readonly class RunDrawing
     /** "9–16 mm": the true least and most of a gap. */
     private function range(Gap $gap): string
     {
-        $least = $this->format->write(Length::ofDouble($gap->least));
-        $most = $this->format->write(Length::ofDouble($gap->most));
-
-        return $least === $most ? $most : preg_replace('/ (mm|in)$/', '', $least).'–'.$most;
+        return $this->format->writeRange(Length::ofDouble($gap->least), Length::ofDouble($gap->most));
     }
 }

@@ -77,6 +77,6 @@ final readonly class SheetDrawing
 
     private function size(Rectangle $at): string
     {
-        return preg_replace('/ (mm|in)$/', '', $this->format->write($at->length())).' × '.$this->format->write($at->width());
+        return $this->format->writeSize($at->length(), $at->width());
     }
 }

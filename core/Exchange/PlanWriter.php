@@ -140,9 +140,10 @@ final readonly class PlanWriter
     {
         $sheets = $this->plan->sheets;
         $drawing = new SheetDrawing($this->plan->job->saw(), $this->plan->job->format);
+        $shopping = new ShoppingList($this->plan);
 
         return [
-            'buy' => (new ShoppingList($this->plan))->lines(),
+            'buy' => $shopping->lines(),
             'price' => round($sheets->price, 2),
             'currency' => $this->plan->job->currency,
             'fewest' => $sheets->isFewest(),
@@ -150,7 +151,7 @@ final readonly class PlanWriter
             'settings' => $sheets->settings,
             'unplaced' => array_map(fn (Unplaced $unplaced) => sprintf('%s: %s.', $unplaced->name, $unplaced->reason), $sheets->unplaced),
             'sheets' => array_map(fn (PlannedSheet $sheet, int $i) => [
-                'title' => sprintf('Sheet %d · %s · %s', $i + 1, (new ShoppingList($this->plan))->materialName($sheet->stock), $sheet->stock->name),
+                'title' => sprintf('Sheet %d · %s · %s', $i + 1, $shopping->materialName($sheet->stock), $sheet->stock->name),
                 'used' => (int) round(100 * $sheet->yield()),
                 'drawing' => ScreenWriter::write($drawing->of($sheet, $i + 1)),
             ], $sheets->sheets, array_keys($sheets->sheets)),
@@ -201,6 +202,7 @@ final readonly class PlanWriter
         return [
             'edge' => $edge->edge->value, 'label' => $edge->edge->label(),
             'least' => $this->mm($edge->gap->least), 'most' => $this->mm($edge->gap->most),
+            'gap' => $this->plan->job->format->writeRange(Length::ofDouble($edge->gap->least), Length::ofDouble($edge->gap->most)),
             'closing' => $edge->closing->value, 'closing_label' => $edge->closing->label(),
             'wish' => $edge->wish?->value, 'chosen' => $edge->edge->isChosen(), 'reason' => $edge->reason,
             'choices' => $edge->edge->isChosen() ? array_map(fn (Closing $closing) => ['value' => $closing->value, 'label' => $closing->label()], Closing::cases()) : [],

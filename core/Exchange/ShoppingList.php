@@ -24,7 +24,7 @@ final readonly class ShoppingList
             $key = $stock->material.$stock->name;
             $lines[$key] ??= [
                 'what' => $this->materialName($stock).', '.$stock->name,
-                'size' => preg_replace('/ (mm|in)$/', '', $this->plan->job->format->write($stock->length)).' × '.$this->plan->job->format->write($stock->width),
+                'size' => $this->plan->job->format->writeSize($stock->length, $stock->width),
                 'quantity' => 0, 'each' => $stock->price, 'total' => 0.0,
             ];
             $lines[$key]['quantity']++;

@@ -206,10 +206,9 @@ final readonly class RunFitter
     private function plinthLength(Cell $cell): Working
     {
         $span = $this->room->span(new Path(0.0, $this->room->mouth(), 0.0, $this->rules->mm(Rule::PlinthHeight)), $this->rules->skirtingStays);
-        $goes = Length::ofDouble($span->width - $span->doubt)->minus($this->rules->get(Rule::SideAllowance)->times(2));
 
         return Working::start('width of the box', $cell->outerWidth())
-            ->atMost('clear span at the floor less allowances and doubt', $goes)
+            ->atMost('clear span at the floor less allowances and doubt', $this->widestBetween($span))
             ->roundedDown($this->format);
     }
 
@@ -218,6 +217,12 @@ final readonly class RunFitter
         return Working::start('depth of the box', $cell->outerDepth())
             ->minus('set back for toes', $this->rules->get(Rule::PlinthSetback))
             ->roundedDown($this->format);
+    }
+
+    /** What goes between two walls: their clear span less doubt and the allowance at each side. */
+    private function widestBetween(ClearSpan $span): Length
+    {
+        return Length::ofDouble($span->width - $span->doubt)->minus($this->rules->get(Rule::SideAllowance)->times(2));
     }
 
     /** @throws NoRoom */
@@ -234,7 +239,7 @@ final readonly class RunFitter
     private function findings(Cell $cell, ClearSpan $span, Working $height, Working $depth): array
     {
         $findings = [];
-        $widest = Length::ofDouble($span->width - $span->doubt)->minus($this->rules->get(Rule::SideAllowance)->times(2))->roundedDown($this->format->step);
+        $widest = $this->widestBetween($span)->roundedDown($this->format->step);
         foreach ([
             ['width', $cell->outerWidth(), $widest, 'jams between the walls'],
             ['height', $height->result, $this->tallest($depth, [])->result, 'cannot be stood up and slid home'],

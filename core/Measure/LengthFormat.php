@@ -83,6 +83,23 @@ final readonly class LengthFormat
         return $sign.$this->mixed($size).' in';
     }
 
+    /** Two lengths in one text with the unit said once: "2440 × 1220 mm". */
+    public function writeSize(Length $length, Length $width): string
+    {
+        return $this->withoutUnit($length).' × '.$this->write($width);
+    }
+
+    /** From least to most with the unit said once: "9–16 mm", or one length where both are written alike. */
+    public function writeRange(Length $least, Length $most): string
+    {
+        return $this->write($least) === $this->write($most) ? $this->write($most) : $this->withoutUnit($least).'–'.$this->write($most);
+    }
+
+    private function withoutUnit(Length $length): string
+    {
+        return (string) preg_replace('/ (mm|in)$/', '', $this->write($length));
+    }
+
     /** The same length in the other system, for the echo under a field. */
     public function other(): self
     {

@@ -98,6 +98,8 @@ export interface Edge {
   label: string
   least: Length
   most: Length
+  /** Least to most, as it is read. */
+  gap: string
   closing: string
   closing_label: string
   wish: string | null

@@ -15,11 +15,6 @@ const job = useJob()
 const opened = ref<string | null>(null)
 const scribed = computed(() => props.edges.find((edge) => edge.edge === opened.value) ?? null)
 
-const gap = (edge: Edge) =>
-  edge.least.text === edge.most.text
-    ? edge.most.text
-    : `${edge.least.text.replace(/ (mm|in)$/, '')}–${edge.most.text}`
-
 const choices = (edge: Edge) => [
   { value: 'auto', label: edge.wish ? 'by the table' : `${edge.closing_label} (by the table)` },
   ...edge.choices,
@@ -49,7 +44,7 @@ const choose = (edge: Edge, value: string) =>
           @click="selected = edge.edge"
         >
           <th scope="row">{{ edge.label }}</th>
-          <td><MeasureText :text="gap(edge)" /></td>
+          <td><MeasureText :text="edge.gap" /></td>
           <td>
             <Select
               v-if="edge.chosen"
