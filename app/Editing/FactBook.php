@@ -15,7 +15,6 @@ use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unreadable;
 use Incastro\Planning\JobReader;
 use Incastro\Planning\TakeReader;
-use Incastro\Survey\AlcoveSheet;
 
 /** Adds facts to a space's book: in any order, and each at most once however often it is sent. */
 final readonly class FactBook
@@ -33,7 +32,7 @@ final readonly class FactBook
     {
         $job = $space->job;
         $slots = [];
-        foreach ((new AlcoveSheet(JobReader::read(JobDocument::of($job))->space($space->id)->sheet))->slots() as $slot) {
+        foreach (JobReader::read(JobDocument::of($job))->space($space->id)->sheet->slots() as $slot) {
             $slots[$slot->id] = $slot;
         }
         $reader = new TakeReader(LengthFormat::of($job->choices['measure']));

@@ -64,7 +64,11 @@ final class History
         $this->step($job, $user, 'redo');
     }
 
-    /** What undo and redo would do next, by name; null when there is nothing. @return array{undo: ?string, redo: ?string} */
+    /**
+     * What undo and redo would do next, by name; null when there is nothing.
+     *
+     * @return array{undo: ?string, redo: ?string}
+     */
     public function labels(Job $job, User $user): array
     {
         return ['undo' => $this->next($job, $user, 'undo')?->label, 'redo' => $this->next($job, $user, 'redo')?->label];

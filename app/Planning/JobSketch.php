@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use Incastro\Drawing\RoomDrawing;
+use Incastro\Drawing\PlanDrawing;
+use Incastro\Drawing\ReadingText;
 use Incastro\Drawing\RunDrawing;
 use Incastro\Drawing\ScreenWriter;
 use Incastro\Exchange\PlanWriter;
@@ -14,7 +15,7 @@ use Incastro\Planning\Plan;
 final readonly class JobSketch
 {
     /** Raised when the sketch of the same job looks different. */
-    public const VERSION = '1';
+    public const VERSION = '2';
 
     /**
      * @param  array<string, string>  $verdict
@@ -37,7 +38,8 @@ final readonly class JobSketch
         $drawing = match (true) {
             $space === null => null,
             $space->run !== null && $space->assembly !== null => (new RunDrawing($space->run, $space->assembly, $plan->job->format))->small(),
-            default => (new RoomDrawing($space->survey, $plan->job->format))->elevation(),
+            $space->survey->draft === null => null,
+            default => (new PlanDrawing($space->survey, $space->survey->room ?? $space->survey->draft, new ReadingText($space->survey, $plan->job->format)))->draw(),
         };
 
         return new self($id, $plan->job->name, $writer->verdict(), $writer->tape(), $drawing === null ? null : ScreenWriter::write($drawing));

@@ -11,6 +11,10 @@ abstract readonly class Shape
     {
     }
 
-    /** All its points. @return list<DrawnPoint> */
+    /**
+     * All its points.
+     *
+     * @return list<DrawnPoint>
+     */
     abstract public function points(): array;
 }

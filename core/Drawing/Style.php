@@ -22,4 +22,7 @@ enum Style: string
     case Label = 'label';
     case Measure = 'measure';
     case Grain = 'grain';
+    case Field = 'field';
+    case Thing = 'thing';
+    case ThingDistance = 'thing-distance';
 }

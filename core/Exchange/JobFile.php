@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Incastro\Exchange;
 
 use Incastro\Measure\Unit;
-use Incastro\Survey\AlcoveSheet;
+use Incastro\Planning\ExtraChoices;
+use Incastro\Planning\SpaceChoices;
 use Incastro\Survey\SheetChoices;
+use Incastro\Survey\Space\Sheet;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
 
@@ -16,7 +18,7 @@ use Opis\JsonSchema\Validator;
  */
 final class JobFile
 {
-    public const FORMAT = 1;
+    public const FORMAT = 2;
 
     private const SCHEMA = __DIR__.'/../../docs/job.schema.json';
 
@@ -52,6 +54,7 @@ final class JobFile
         }
         /** @var array{job: array<string, mixed>, record?: array{takes?: list<array<string, mixed>>}} $decoded */
         $decoded = json_decode($json, true, 32, JSON_THROW_ON_ERROR);
+        $decoded = JobUpgrade::toNewest($decoded);
         self::checkTakes($file, $decoded['job']);
 
         return ['job' => $decoded['job'], 'record' => $decoded['record'] ?? []];
@@ -105,17 +108,17 @@ final class JobFile
      */
     private static function checkTakes(string $file, array $job): void
     {
-        $slots = [];
-        foreach ((new AlcoveSheet(SheetChoices::defaults(Unit::Millimetre)))->slots() as $slot) {
-            $slots[$slot->id] = $slot;
-        }
         $faults = [];
         foreach ($job['spaces'] as $s => $space) {
+            $slots = [];
+            foreach ((new Sheet(SpaceChoices::shape($space), SheetChoices::defaults(Unit::Millimetre), array_map(ExtraChoices::read(...), array_values($space['extras']))))->slots() as $slot) {
+                $slots[$slot->id] = $slot;
+            }
             foreach ($space['takes'] as $t => $take) {
                 $path = "$file:\$.job.spaces[$s].takes[$t]";
                 $slot = $slots[$take['slot']] ?? null;
                 if ($slot === null) {
-                    $faults[] = new Fault("$path.slot", sprintf('“%s” is not a reading of an alcove.', $take['slot']));
+                    $faults[] = new Fault("$path.slot", sprintf('“%s” is not a reading of this space.', $take['slot']));
                 } elseif ($slot->kind->isAngle() !== isset($take['value']['microdegrees'])) {
                     $faults[] = new Fault("$path.value", $slot->kind->isAngle() ? 'A corner is an angle: give microdegrees.' : 'This reading is a length: give nm.');
                 } elseif ($slot->ends !== [] && ! in_array($take['end'] ?? null, $slot->ends, true)) {

@@ -8,10 +8,12 @@ use Incastro\Check\Verdict;
 use Incastro\Cut\PlannedSheet;
 use Incastro\Cut\Unplaced;
 use Incastro\Drawing\PieceDrawing;
-use Incastro\Drawing\RoomDrawing;
+use Incastro\Drawing\PlanDrawing;
+use Incastro\Drawing\ReadingText;
 use Incastro\Drawing\RunDrawing;
 use Incastro\Drawing\ScreenWriter;
 use Incastro\Drawing\SheetDrawing;
+use Incastro\Drawing\WallDrawing;
 use Incastro\Fit\Closing;
 use Incastro\Fit\FittedEdge;
 use Incastro\Fit\FittedRun;
@@ -25,8 +27,12 @@ use Incastro\Planning\Plan;
 use Incastro\Planning\SpacePlan;
 use Incastro\Rules\Finding;
 use Incastro\Rules\WayOut;
+use Incastro\Survey\ReadingKind;
 use Incastro\Survey\Slot;
+use Incastro\Survey\Space\SpaceShape;
+use Incastro\Survey\Survey;
 use Incastro\Survey\Take;
+use Incastro\Survey\Things\Thing;
 use Incastro\Units\Hardware;
 
 /**
@@ -38,7 +44,11 @@ final readonly class PlanWriter
     {
     }
 
-    /** All of it: what `job:plan` prints. @return array<string, mixed> */
+    /**
+     * All of it: what `job:plan` prints.
+     *
+     * @return array<string, mixed>
+     */
     public function all(): array
     {
         return [
@@ -58,7 +68,11 @@ final readonly class PlanWriter
         ];
     }
 
-    /** The worst verdict of all spaces. @return array{state: string, sentence: string} */
+    /**
+     * The worst verdict of all spaces.
+     *
+     * @return array{state: string, sentence: string}
+     */
     public function verdict(): array
     {
         $order = ['clash', 'warning', 'waiting', 'fits'];
@@ -68,7 +82,11 @@ final readonly class PlanWriter
         return $verdicts === [] ? ['state' => 'waiting', 'sentence' => 'No space yet.'] : self::verdictOf($verdicts[0]);
     }
 
-    /** One living fact for each station. @return array<string, string> */
+    /**
+     * One living fact for each station.
+     *
+     * @return array<string, string>
+     */
     public function tape(): array
     {
         $toGo = array_sum(array_map(fn (SpacePlan $space) => $space->survey->toGo(), $this->plan->spaces));
@@ -98,15 +116,55 @@ final readonly class PlanWriter
     /** @return array<string, mixed> */
     public function measure(SpacePlan $space): array
     {
-        $drawing = new RoomDrawing($space->survey, $this->plan->job->format);
-
         return [
             'readings' => $this->readings($space),
             'sure' => $space->survey->isSure(),
             'to_go' => $space->survey->toGo(),
             'sentences' => (new RoomWords($space->survey, $this->plan->job->format))->sentences(),
             'findings' => array_map(self::finding(...), $space->survey->findings),
-            'drawings' => ['elevation' => ScreenWriter::write($drawing->elevation()), 'plan' => ScreenWriter::write($drawing->plan())],
+            'shape' => $this->shape($space),
+            'things' => array_map(fn (Thing $thing) => ['id' => $thing->id, 'label' => $thing->kind->label(), 'rule' => $thing->rule->label()], $space->space->things),
+            'drawings' => $this->drawings($space->survey),
+        ];
+    }
+
+    /** @return array<string, mixed> what a person says of the space's shape, in words */
+    private function shape(SpacePlan $space): array
+    {
+        $shape = $space->survey->sheet->shape;
+        $room = $space->survey->room;
+
+        return [
+            'kind' => $shape->kind->value,
+            'corners' => array_map(fn (int $corner) => [
+                'name' => SpaceShape::name($corner),
+                'sigma' => $room === null ? null : $this->mm($room->cornerSigma($corner)),
+                'outside' => in_array($corner, $shape->outside, true),
+            ], array_keys($shape->edges)),
+            'edges' => array_map(fn (int $edge) => ['name' => $shape->edgeName($edge), 'label' => ucfirst($shape->isWall($edge) ? $shape->wallName($edge) : $shape->edges[$edge]->label().' '.$shape->edgeName($edge)), 'kind' => $shape->edges[$edge]->value, 'length' => $room === null ? null : $this->mm($room->edgeLength($edge))], array_keys($shape->edges)),
+            'planes' => $shape->ceiling->planes(),
+            'plan_height' => $this->mm($space->survey->sheet->places()->planHeight()),
+        ];
+    }
+
+    /**
+     * The plan, and every wall as one faces it.
+     *
+     * @return array{plan: array<string, mixed>|null, walls: list<array{wall: int, drawing: array<string, mixed>}>}
+     */
+    private function drawings(Survey $survey): array
+    {
+        $room = $survey->room ?? $survey->draft;
+        if ($room === null) {
+            return ['plan' => null, 'walls' => []];
+        }
+        $texts = new ReadingText($survey, $this->plan->job->format);
+
+        return [
+            'plan' => ScreenWriter::write((new PlanDrawing($survey, $room, $texts))->draw()),
+            'walls' => array_map(fn (int $wall) => [
+                'wall' => $wall, 'drawing' => ScreenWriter::write((new WallDrawing($survey, $room, $wall, $texts, $this->plan->job->format))->draw()),
+            ], $room->shape->walls()),
         ];
     }
 
@@ -161,22 +219,33 @@ final readonly class PlanWriter
     /** @return list<array<string, mixed>> */
     private function readings(SpacePlan $space): array
     {
-        return array_map(function (Slot $slot) use ($space): array {
+        $asked = array_values(array_filter($space->survey->slots, fn (Slot $slot) => $slot->kind === ReadingKind::Diagonal))[0]->id ?? null;
+
+        return array_map(function (Slot $slot) use ($space, $asked): array {
             $reading = $space->survey->readings[$slot->id] ?? null;
 
             return [
                 'slot' => $slot->id, 'kind' => $slot->kind->value, 'label' => $slot->label, 'how' => $slot->how,
-                'tool' => $slot->tool->label(), // Of the diagonals and corners one is needed: until then the first is asked for.
-                'required' => $slot->required || ($slot->id === 'diagonal-left' && ! $space->survey->planIsChecked), 'ends' => $slot->ends,
+                'tool' => $slot->tool->label(), 'group' => $slot->group,
+                // Of the diagonals and corners one is needed: until then the first is asked for.
+                'required' => $slot->required || ($slot->id === $asked && $space->survey->asksForDiagonal()), 'ends' => $slot->ends,
+                'added' => str_starts_with($slot->id, 'x-'), 'is_angle' => $slot->kind->isAngle(), 'may_be_zero' => $slot->kind->mayBeZero(),
                 'height' => $slot->height === null ? null : $this->mm($slot->height),
                 'depth' => $slot->depth === null ? null : $this->mm($slot->depth),
                 'span' => $slot->span === null ? null : $this->mm($slot->span),
-                'takes' => array_map(fn (Take $take) => [
-                    'id' => $take->id, 'typed' => $take->typed, 'end' => $take->end, 'taken_at' => $take->takenAt,
-                    'value' => $take->value instanceof Length ? $this->length($take->value) : ['nm' => null, 'text' => $take->value->write()],
-                ], $reading->takes ?? []),
+                'takes' => array_map(fn (Take $take) => $this->take($take) + ['struck' => in_array($take->id, $space->survey->struck, true)], $reading->takes ?? []),
+                'withdrawn' => array_values(array_map($this->take(...), array_filter($space->space->withdrawn, fn (Take $take) => $take->slot === $slot->id))),
             ];
         }, $space->survey->slots);
+    }
+
+    /** @return array<string, mixed> */
+    private function take(Take $take): array
+    {
+        return [
+            'id' => $take->id, 'typed' => $take->typed, 'end' => $take->end, 'taken_at' => $take->takenAt,
+            'value' => $take->value instanceof Length ? $this->length($take->value) : ['nm' => null, 'text' => $take->value->write()],
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -250,7 +319,7 @@ final readonly class PlanWriter
     private static function finding(Finding $finding): array
     {
         return [
-            'code' => $finding->code, 'severity' => $finding->severity->value, 'sentence' => $finding->sentence, 'place' => $finding->place,
+            'code' => $finding->code, 'severity' => $finding->severity->value, 'sentence' => $finding->sentence, 'place' => $finding->place, 'related' => $finding->related,
             'ways_out' => array_map(fn (WayOut $way) => ['label' => $way->label, 'edit' => $way->edit->toArray()], $finding->waysOut),
         ];
     }
@@ -275,7 +344,11 @@ final readonly class PlanWriter
         return ['nm' => $length->nanometres(), 'text' => $this->plan->job->format->write($length)];
     }
 
-    /** Shown finer than it is cut: steps of a working, so that the sum can be followed, scribe lines, and boards as measured. @return array{nm: int, text: string} */
+    /**
+     * Shown finer than it is cut: steps of a working, so that the sum can be followed, scribe lines, and boards as measured.
+     *
+     * @return array{nm: int, text: string}
+     */
     private function exact(Length $length): array
     {
         return ['nm' => $length->nanometres(), 'text' => $this->plan->job->format->finest()->write($length)];

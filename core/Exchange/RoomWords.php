@@ -7,6 +7,7 @@ namespace Incastro\Exchange;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Survey\Path;
+use Incastro\Survey\Room\Room;
 use Incastro\Survey\Survey;
 
 /** What the readings say, in sentences for the person who took them. */
@@ -24,26 +25,41 @@ final readonly class RoomWords
     {
         $room = $this->survey->room;
         if ($room === null) {
-            return ['Heights, depths and one width draw the space; the rest make it sure.'];
+            return ['The drawing shows the usual shape of such a space; heights, widths and depths put it right as you read them.'];
         }
-        $top = $room->ceiling->lowest();
-        $mid = $room->mouth() / 2;
         $sentences = [];
-        foreach (['left' => [$room->left, 1], 'right' => [$room->right, -1]] as $side => [$wall, $inward]) {
-            $lean = $inward * ($wall->at($mid, $top) - $wall->at($mid, 0.0));
-            $bow = -$inward * ($wall->at($mid, $top / 2) - ($wall->at($mid, $top) + $wall->at($mid, 0.0)) / 2);
-            $parts = array_filter([
-                abs($lean) >= self::WORTH_SAYING ? sprintf('leans %s %s from floor to ceiling', $lean > 0 ? 'in' : 'out', $this->mm(abs($lean))) : null,
-                abs($bow) >= self::WORTH_SAYING ? sprintf('bows %s %s half way up', $bow > 0 ? 'out' : 'in', $this->mm(abs($bow))) : null,
-            ]);
-            $sentences[] = "The $side wall ".($parts === [] ? 'is straight and plumb.' : implode(' and ', $parts).'.');
+        foreach (array_keys($room->network->fields) as $wall) {
+            $sentences[] = $this->wall($room, $wall);
         }
-        $span = $room->span(new Path(0.0, $room->mouth(), 0.0, $top));
-        $sentences[] = sprintf('A straight box as tall as the space may be %s wide, give or take %s: it touches left at %s and right at %s above the floor.', $this->mm($span->width), $this->mm($span->doubt), $this->mm($span->leftHeight), $this->mm($span->rightHeight));
-        $fall = $room->floor->fall();
+        $frame = $room->frame();
+        $top = $frame->lowestCeiling($frame->mouth())[0];
+        if ($top > 0.0) {
+            $span = $room->span($frame, new Path(0.0, $frame->mouth(), 0.0, $top));
+            $sentences[] = sprintf('A straight box as tall as the space may be %s wide, give or take %s: it touches left at %s and right at %s above the floor.', $this->mm($span->width), $this->mm($span->doubt), $this->mm($span->leftHeight), $this->mm($span->rightHeight));
+        }
+        $fall = $room->levels->fall($room->corners);
         $sentences[] = $fall < self::WORTH_SAYING ? 'The floor is level.' : sprintf('The floor falls %s from its highest to its lowest corner.', $this->mm($fall));
+        foreach (array_slice($room->shape->ceiling->planes(), 0, 1) as $name) {
+            if ($name !== 'ceiling') {
+                $sentences[] = sprintf('The %s rises %.1f° from level.', $name, $room->levels->slopeAt($frame->point($frame->length() / 2, 1.0)));
+            }
+        }
 
         return $sentences;
+    }
+
+    private function wall(Room $room, int $wall): string
+    {
+        $middle = $room->edgeLength($wall) / 2;
+        $top = max(1.0, $room->frame($wall)->ceilingAt($middle, 0.0));
+        $lean = $room->wallOffset($wall, $middle, $top) - $room->wallOffset($wall, $middle, 0.0);
+        $bow = $room->wallOffset($wall, $middle, $top / 2) - ($room->wallOffset($wall, $middle, 0.0) + $room->wallOffset($wall, $middle, $top)) / 2;
+        $parts = array_filter([
+            abs($lean) >= self::WORTH_SAYING ? sprintf('leans %s %s from floor to ceiling', $lean > 0 ? 'in' : 'out', $this->mm(abs($lean))) : null,
+            abs($bow) >= self::WORTH_SAYING ? sprintf('bows %s %s half way up', $bow > 0 ? 'in' : 'out', $this->mm(abs($bow))) : null,
+        ]);
+
+        return sprintf('The %s %s.', $room->shape->wallName($wall), $parts === [] ? 'is straight and plumb' : implode(' and ', $parts));
     }
 
     private function mm(float $millimetres): string

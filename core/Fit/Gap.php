@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Fit;
 
 use Incastro\Geometry\Point;
-use Incastro\Survey\Room;
+use Incastro\Survey\Room\Room;
 
 /**
  * The gap between an edge and the surface beside it, as a function of the station along the edge. Double mm; `sigma` is

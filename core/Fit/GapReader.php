@@ -7,7 +7,7 @@ namespace Incastro\Fit;
 use Incastro\Geometry\Point;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Rule;
-use Incastro\Survey\Room;
+use Incastro\Survey\Room\RunFrame;
 
 /** Reads the gaps between a box in its place and the room as found, at the plane of each edge's face. */
 final readonly class GapReader
@@ -15,7 +15,7 @@ final readonly class GapReader
     /** Most between two stations of a scribe line, mm. */
     private const STATIONS = 200.0;
 
-    public function __construct(private Room $room, private HouseRules $rules)
+    public function __construct(private RunFrame $frame, private HouseRules $rules)
     {
     }
 
@@ -37,12 +37,12 @@ final readonly class GapReader
                 $this->sigma(Edge::Right, $depth, $cell->z, $top),
             ),
             Edge::Top => new Gap(
-                array_map(fn (float $u) => new Point($u - $left, $this->room->ceiling->at($u) - $top), $this->spread($left, $right)),
-                $this->room->ceiling->sigma,
+                array_map(fn (float $u) => new Point($u - $left, $this->frame->ceilingAt($u, $depth) - $top), $this->spread($left, $right)),
+                max($this->frame->ceilingSigmaAt($left, $depth), $this->frame->ceilingSigmaAt($right, $depth)),
             ),
             Edge::Foot => new Gap(
-                array_map(fn (float $u) => new Point($u - $left, -$this->room->floor->at($u, $toe)), $this->spread($left, $right)),
-                $this->room->floor->sigma,
+                array_map(fn (float $u) => new Point($u - $left, -$this->frame->floorAt($u, $toe)), $this->spread($left, $right)),
+                max($this->frame->floorSigmaAt($left, $toe), $this->frame->floorSigmaAt($right, $toe)),
             ),
         };
     }
@@ -65,7 +65,7 @@ final readonly class GapReader
      */
     private function stations(float $from, float $to, \Closure $gapAt): array
     {
-        $bends = $this->room->left->bendsBetween($from, $to);
+        $bends = $this->frame->bendsBetween($from, $to);
         $notch = $this->notchTop();
         if ($notch > $from && $notch < $to) {
             $bends = [...$bends, $notch - 1e-3, $notch];
@@ -89,23 +89,23 @@ final readonly class GapReader
 
     private function notchTop(): float
     {
-        return $this->rules->skirtingStays && $this->room->skirtingThickness > 0
-            ? $this->room->skirtingTop() + $this->rules->mm(Rule::NotchPlay)
+        return $this->rules->skirtingStays && $this->frame->skirtingThickness() > 0
+            ? $this->frame->skirtingTop() + $this->rules->mm(Rule::NotchPlay)
             : -INF;
     }
 
     /** Where the wall stands, or the skirting on it with the play of its notch. */
     private function wall(Edge $edge, float $v, float $z): float
     {
-        $skirting = $z < $this->notchTop() ? $this->room->skirtingThickness + $this->rules->mm(Rule::NotchPlay) : 0.0;
+        $skirting = $z < $this->notchTop() ? $this->frame->skirtingThickness() + $this->rules->mm(Rule::NotchPlay) : 0.0;
 
-        return $edge === Edge::Left ? $this->room->leftAt($v, $z) + $skirting : $this->room->rightAt($v, $z) - $skirting;
+        return $edge === Edge::Left ? $this->frame->leftAt($v, $z) + $skirting : $this->frame->rightAt($v, $z) - $skirting;
     }
 
     private function sigma(Edge $edge, float $v, float $from, float $to): float
     {
-        $wall = $edge === Edge::Left ? $this->room->left : $this->room->right;
+        $side = $edge === Edge::Left ? 'left' : 'right';
 
-        return max([0.0, ...array_map(fn (float $z) => $this->room->sigmaAt($wall, $v, $z), $wall->bendsBetween($from, $to))]);
+        return max([0.0, ...array_map(fn (float $z) => $this->frame->sigmaAt($side, $v, $z), $this->frame->bendsBetween($from, $to))]);
     }
 }

@@ -15,7 +15,8 @@ use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
 use Incastro\Survey\ClearSpan;
 use Incastro\Survey\Path;
-use Incastro\Survey\Room;
+use Incastro\Survey\Room\Room;
+use Incastro\Survey\Room\RunFrame;
 
 /**
  * Fits one box run along the back wall of an alcove: the deepest, tallest and widest box that goes in along its whole
@@ -30,6 +31,8 @@ final readonly class RunFitter
 
     private GapReader $gaps;
 
+    private RunFrame $frame;
+
     public function __construct(
         private Room $room,
         private Layout $layout,
@@ -39,7 +42,8 @@ final readonly class RunFitter
         private int $number,
     ) {
         $this->table = new ClosingTable($rules, $format);
-        $this->gaps = new GapReader($room, $rules);
+        $this->frame = $room->frame();
+        $this->gaps = new GapReader($this->frame, $rules);
     }
 
     /** @throws NoRoom when nothing that deserves the name of a box goes in */
@@ -77,9 +81,9 @@ final readonly class RunFitter
 
     private function deepest(): Working
     {
-        return Working::start('shallowest side of the alcove', Length::ofDouble($this->room->mouth()))
+        return Working::start('shallowest side of the alcove', Length::ofDouble($this->frame->mouth()))
             ->minus('set back from the front line', $this->rules->get(Rule::FrontSetback))
-            ->minus('doubt of the depth, 95 %', Length::ofDouble(Room::QUANTILE * $this->room->depthSigma))
+            ->minus('doubt of the depth, 95 %', Length::ofDouble(Room::QUANTILE * $this->frame->mouthSigma()))
             ->roundedDown($this->format);
     }
 
@@ -99,17 +103,18 @@ final readonly class RunFitter
      */
     private function tallest(Working $depth, array $reserves): Working
     {
-        $working = Working::start('lowest clear height in the alcove', Length::ofDouble($this->room->ceiling->lowest()))
+        [$lowest, $sigmaAbove] = $this->frame->lowestCeiling($depth->result->toDouble());
+        $working = Working::start('lowest clear height in the alcove', Length::ofDouble($lowest))
             ->minus('plinth, from the highest floor point', $this->rules->get(Rule::PlinthHeight));
         $top = $this->rules->get(Rule::TopAllowance);
         $reserve = Length::ofDouble($reserves[Edge::Top->value] ?? 0.0);
         $working = $reserve->isGreaterThan($top)
             ? $working->minus('kept free above for its closing', $reserve)
             : $working->minus('above, to lift it onto the plinth', $top);
-        $working = $working->minus('doubt of the height, 95 %', Length::ofDouble(Room::QUANTILE * $this->room->ceiling->sigma));
+        $working = $working->minus('doubt of the height, 95 %', Length::ofDouble(Room::QUANTILE * $sigmaAbove));
         [$ceiling, $sigma, $where] = $this->room->heightInFront !== null
             ? [$this->room->heightInFront, $this->room->heightInFrontSigma, 'in front']
-            : [$this->room->ceiling->lowest(), $this->room->ceiling->sigma, 'in the alcove'];
+            : [$lowest, $sigmaAbove, 'in the alcove'];
         $diagonal = $ceiling - $this->rules->mm(Rule::TiltAllowance) - Room::QUANTILE * $sigma;
         $side = $this->boxDepth($depth);
         $tilted = sqrt(max(0.0, $diagonal ** 2 - $side ** 2));
@@ -130,7 +135,7 @@ final readonly class RunFitter
     {
         $top = $this->rules->mm(Rule::PlinthHeight) + $height->result->toDouble() + $this->rules->mm(Rule::TopAllowance);
 
-        return $this->room->span(new Path(0.0, $this->room->mouth(), 0.0, $top), $this->rules->skirtingStays);
+        return $this->room->span($this->frame, new Path(0.0, $this->frame->mouth(), 0.0, $top), $this->rules->skirtingStays);
     }
 
     /**
@@ -205,7 +210,7 @@ final readonly class RunFitter
     /** Plinth: no wider than the box, and between the walls where it stands. */
     private function plinthLength(Cell $cell): Working
     {
-        $span = $this->room->span(new Path(0.0, $this->room->mouth(), 0.0, $this->rules->mm(Rule::PlinthHeight)), $this->rules->skirtingStays);
+        $span = $this->room->span($this->frame, new Path(0.0, $this->frame->mouth(), 0.0, $this->rules->mm(Rule::PlinthHeight)), $this->rules->skirtingStays);
 
         return Working::start('width of the box', $cell->outerWidth())
             ->atMost('clear span at the floor less allowances and doubt', $this->widestBetween($span))

@@ -50,7 +50,11 @@ final readonly class Polyline
         return $y;
     }
 
-    /** The knots strictly between two places. @return list<float> */
+    /**
+     * The knots strictly between two places.
+     *
+     * @return list<float>
+     */
     public function knotsBetween(float $from, float $to): array
     {
         return array_values(array_filter(

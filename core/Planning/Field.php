@@ -87,6 +87,41 @@ final readonly class Field
             : throw new Unreadable(sprintf('“%s” is not one of %s.', is_scalar($value) ? (string) $value : 'that', implode(', ', $names))));
     }
 
+    /**
+     * A list of names, each one of those allowed.
+     *
+     * @param  list<string>  $names
+     */
+    public static function listOf(string $label, array $names, int $least, int $most): self
+    {
+        return new self($label, function (mixed $value) use ($names, $least, $most): array {
+            if (! is_array($value) || ! array_is_list($value) || count($value) < $least || count($value) > $most) {
+                throw new Unreadable(sprintf('There are %s. It takes %d to %d.', is_array($value) ? (string) count($value) : 'none', $least, $most));
+            }
+            foreach ($value as $entry) {
+                if (! is_string($entry) || ! in_array($entry, $names, true)) {
+                    throw new Unreadable(sprintf('“%s” is not one of %s.', is_scalar($entry) ? (string) $entry : 'that', implode(', ', $names)));
+                }
+            }
+
+            return $value;
+        });
+    }
+
+    /** A list of different numbers below a limit, in rising order. */
+    public static function numbersBelow(string $label, int $limit, int $most): self
+    {
+        return new self($label, function (mixed $value) use ($limit, $most): array {
+            $numbers = is_array($value) ? array_values(array_unique(array_filter($value, fn (mixed $n) => is_int($n) && $n >= 0 && $n < $limit))) : null;
+            if ($numbers === null || ! is_array($value) || count($numbers) !== count($value) || count($numbers) > $most) {
+                throw new Unreadable(sprintf('It is a list of at most %d different numbers from 0 to %d.', $most, $limit - 1));
+            }
+            sort($numbers);
+
+            return $numbers;
+        });
+    }
+
     /** The same field, which may also be left to the computation: null, or nothing typed. */
     public function orComputed(): self
     {

@@ -68,7 +68,7 @@ final class JobChoices
         $parts = explode('.', $edit->path);
         $format = LengthFormat::of($document['measure']);
         if ($parts[0] === 'stock') {
-            return StockChoices::apply($document, $edit, $format);
+            return StockChoices::entries($format)->apply($document, $edit);
         }
         $field = match (true) {
             $edit->path === 'name' => Field::text('Name of the job'),

@@ -15,6 +15,7 @@ use Incastro\Rules\Material;
 use Incastro\Rules\MaterialRole;
 use Incastro\Rules\Materials;
 use Incastro\Survey\SheetChoices;
+use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Take;
 
 /** Reads the planner's input from its document, whose shape was checked before (docs/job.schema.json). */
@@ -61,7 +62,12 @@ final class JobReader
         return new Space(
             $space['id'],
             $space['name'],
-            new SheetChoices(self::length($sheet['low']), $optional($sheet['middle']), self::length($sheet['high']), self::length($sheet['back']), self::length($sheet['front']), self::length($sheet['level'])),
+            new Sheet(
+                SpaceChoices::shape($space),
+                new SheetChoices(self::length($sheet['low']), $optional($sheet['middle']), self::length($sheet['high']), self::length($sheet['back']), self::length($sheet['front']), self::length($sheet['level'])),
+                array_map(ExtraChoices::read(...), array_values($space['extras'])),
+                $space['skipped'],
+            ),
             array_map(self::take(...), array_values($space['takes'])),
             new Layout(
                 $layout['box'],
@@ -72,6 +78,8 @@ final class JobReader
                 $layout['adjustable_shelves'],
                 array_map(Closing::from(...), array_filter($layout['closings'], is_string(...))),
             ),
+            array_map(ThingChoices::read(...), array_values($space['things'])),
+            array_map(self::take(...), array_values($space['withdrawn'] ?? [])),
         );
     }
 

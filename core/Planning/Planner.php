@@ -16,8 +16,8 @@ use Incastro\Fit\RunFitter;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Finding;
 use Incastro\Rules\WayOut;
-use Incastro\Survey\AlcoveSurvey;
-use Incastro\Survey\Room;
+use Incastro\Survey\Room\Room;
+use Incastro\Survey\SpaceSurvey;
 use Incastro\Units\Assembly;
 use Incastro\Units\BoxWithShelves;
 use Incastro\Units\FaceFrame;
@@ -32,7 +32,7 @@ use Incastro\Units\Plinth;
 final readonly class Planner
 {
     /** Part of every remembered stage's key; raised when a stage computes something else from the same inputs. */
-    public const VERSION = '1';
+    public const VERSION = '2';
 
     public function __construct(private StageMemory $memory = new NoMemory())
     {
@@ -48,8 +48,9 @@ final readonly class Planner
 
     private function space(Job $job, Space $space, int $number): SpacePlan
     {
-        $survey = (new AlcoveSurvey($space->sheet, $space->takes))->solve();
-        $findings = $survey->findings;
+        $survey = (new SpaceSurvey($space->sheet, $space->takes, $space->things, $job->format))->solve();
+        // What would make the survey surer is said where one measures.
+        $findings = array_values(array_filter($survey->findings, fn (Finding $finding) => ! in_array($finding->code, ['unchecked', 'struck'], true)));
         $run = $assembly = null;
         if ($survey->room !== null) {
             try {

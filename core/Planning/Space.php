@@ -5,19 +5,26 @@ declare(strict_types=1);
 namespace Incastro\Planning;
 
 use Incastro\Fit\Layout;
-use Incastro\Survey\SheetChoices;
+use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Take;
+use Incastro\Survey\Things\Thing;
 
 /** A space of a job: where its readings are taken, the takes that count, and what is to stand in it. */
 final readonly class Space
 {
-    /** @param list<Take> $takes */
+    /**
+     * @param  list<Take>  $takes
+     * @param  list<Thing>  $things
+     * @param  list<Take>  $withdrawn  takes that somebody took back: shown, not counted
+     */
     public function __construct(
         public string $id,
         public string $name,
-        public SheetChoices $sheet,
+        public Sheet $sheet,
         public array $takes,
         public Layout $layout,
+        public array $things = [],
+        public array $withdrawn = [],
     ) {
     }
 }

@@ -10,6 +10,12 @@ use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Rules\Edit;
 use Incastro\Survey\SheetChoices;
+use Incastro\Survey\Slot;
+use Incastro\Survey\Space\CeilingKind;
+use Incastro\Survey\Space\EdgeKind;
+use Incastro\Survey\Space\Sheet;
+use Incastro\Survey\Space\SpaceKind;
+use Incastro\Survey\Space\SpaceShape;
 
 /** The choices of one space: its name, where its readings are taken, and the layout of its run. */
 final class SpaceChoices
@@ -17,18 +23,24 @@ final class SpaceChoices
     private const MOST_SHELVES = 20;
 
     /**
-     * The document of a new alcove. The ids name the run and its box; pieces are keyed by them.
+     * The document of a new space. The ids name the run and its box; pieces are keyed by them.
      *
      * @return array<string, mixed>
      */
-    public static function defaults(string $name, string $runId, string $boxId, LengthFormat $format): array
+    public static function defaults(string $name, string $runId, string $boxId, LengthFormat $format, SpaceKind $kind = SpaceKind::Alcove): array
     {
+        $edges = array_map(fn (EdgeKind $edge) => $edge->value, $kind->edges());
         $sheet = SheetChoices::defaults($format->unit);
         $stored = fn (?Length $length) => $length === null ? null : ['nm' => $length->nanometres(), 'typed' => $format->write($length)];
 
         return [
             'name' => $name,
-            'kind' => 'alcove',
+            'kind' => $kind->value,
+            'shape' => ['ceiling' => $kind->ceiling()->value, 'edges' => $edges, 'outside' => SpaceShape::of($kind)->outside],
+            'extras' => [],
+            'skipped' => [],
+            'things' => [],
+            'practice' => null,
             'sheet' => array_map($stored, [
                 'low' => $sheet->low, 'middle' => $sheet->middle, 'high' => $sheet->high,
                 'back' => $sheet->back, 'front' => $sheet->front, 'level' => $sheet->level,
@@ -50,13 +62,44 @@ final class SpaceChoices
      */
     public static function apply(array $document, Edit $edit, LengthFormat $format): array
     {
-        $field = self::field($edit->path, $format)
+        $shape = self::shape($document);
+        $list = explode('.', $edit->path)[0];
+        if ($list === 'things' || $list === 'extras') {
+            return ($list === 'things' ? ThingChoices::entries($format, $shape) : ExtraChoices::entries($format, $shape))->apply($document, $edit);
+        }
+        $field = self::field($edit->path, $format, $shape)
             ?? throw new InvalidChoice($edit->path, sprintf('“%s” is not a field of a space.', $edit->path));
 
         return DocumentPath::set($document, $edit->path, $field->store($edit->path, $edit->value));
     }
 
-    private static function field(string $path, LengthFormat $format): ?Field
+    /**
+     * What a space has had since the second format of the job file; before, every space was an alcove.
+     *
+     * @return array<string, mixed>
+     */
+    public static function sinceFormat2(): array
+    {
+        $kind = SpaceKind::Alcove;
+
+        return [
+            'shape' => ['ceiling' => $kind->ceiling()->value, 'edges' => array_map(fn (EdgeKind $edge) => $edge->value, $kind->edges()), 'outside' => []],
+            'extras' => [], 'skipped' => [], 'things' => [], 'practice' => null,
+        ];
+    }
+
+    /** @param array<string, mixed> $document */
+    public static function shape(array $document): SpaceShape
+    {
+        $kind = SpaceKind::from($document['kind']);
+        $ceiling = CeilingKind::from($document['shape']['ceiling']);
+
+        return $kind === SpaceKind::Other
+            ? SpaceShape::any(array_map(EdgeKind::from(...), array_values($document['shape']['edges'])), array_values($document['shape']['outside']), $ceiling)
+            : SpaceShape::of($kind, $ceiling);
+    }
+
+    private static function field(string $path, LengthFormat $format, SpaceShape $shape): ?Field
     {
         $mm = Length::ofMillimetres(...);
         $box = fn (string $label) => Field::length($label, $format, $mm(150), $mm(6000))->orComputed();
@@ -64,6 +107,10 @@ final class SpaceChoices
 
         return match ($path) {
             'name' => Field::text('Name of the space'),
+            'shape.ceiling' => Field::oneOf('Ceiling', array_map(fn (CeilingKind $ceiling) => $ceiling->value, CeilingKind::cases())),
+            'shape.edges' => $shape->kind !== SpaceKind::Other ? null : Field::listOf('Corners', array_map(fn (EdgeKind $edge) => $edge->value, EdgeKind::cases()), SpaceShape::LEAST_CORNERS, SpaceShape::MOST_CORNERS),
+            'shape.outside' => $shape->kind !== SpaceKind::Other ? null : Field::numbersBelow('Outside corners', $shape->corners(), $shape->corners() - 3),
+            'skipped' => Field::listOf('Readings that cannot be taken', array_map(fn (Slot $slot) => $slot->id, (new Sheet($shape, SheetChoices::defaults($format->unit)))->slots()), 0, 100),
             'sheet.low' => Field::length('Height of the lowest widths above the floor', $format, $mm(0), $mm(1000)),
             'sheet.middle' => Field::length('Height of the middle widths above the floor', $format, $mm(100), $mm(5000))->orComputed(),
             'sheet.high' => Field::length('Distance of the highest widths from the ceiling', $format, $mm(0), $mm(1000)),

@@ -8,7 +8,6 @@ use Incastro\Measure\AngleReader;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unreadable;
-use Incastro\Survey\ReadingKind;
 use Incastro\Survey\Slot;
 
 /** Reads a take as typed for a slot: its value in the stored form, and at which end the gap is or which end is lower. */
@@ -41,7 +40,7 @@ final readonly class TakeReader
             if (! $length->isZero() && ! in_array($end, $slot->ends, true)) {
                 throw new Unreadable(sprintf('%s was understood, but not at which end. Say %s.', $this->format->write($length), implode(' or ', $slot->ends)));
             }
-        } elseif ($slot->kind !== ReadingKind::Skirting && ! $length->isPositive()) {
+        } elseif (! $slot->kind->mayBeZero() && ! $length->isPositive()) {
             throw new Unreadable(sprintf('“%s” was understood as nothing. Type a length such as %s.', trim($typed), $this->format->unit->isMetric() ? '803' : '31 5/8'));
         }
 

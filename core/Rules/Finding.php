@@ -7,17 +7,22 @@ namespace Incastro\Rules;
 /**
  * Something that the person should know: what, how grave, where, and ways out.
  *
- * `code` names the rule that found it; `place` is the reference of what it is about (a slot, an edge, a piece).
+ * `code` names the rule that found it; `place` is the reference of what it is about (a slot, an edge, a piece), `related`
+ * those of others that it is about too.
  */
 final readonly class Finding
 {
-    /** @param list<WayOut> $waysOut */
+    /**
+     * @param  list<WayOut>  $waysOut
+     * @param  list<string>  $related
+     */
     public function __construct(
         public string $code,
         public Severity $severity,
         public string $sentence,
         public string $place,
         public array $waysOut = [],
+        public array $related = [],
     ) {
     }
 
@@ -26,9 +31,10 @@ final readonly class Finding
         return new self($code, Severity::Clash, $sentence, $place);
     }
 
-    public static function warning(string $code, string $sentence, string $place): self
+    /** @param list<string> $related */
+    public static function warning(string $code, string $sentence, string $place, array $related = []): self
     {
-        return new self($code, Severity::Warning, $sentence, $place);
+        return new self($code, Severity::Warning, $sentence, $place, [], $related);
     }
 
     public static function note(string $code, string $sentence, string $place): self
@@ -39,6 +45,6 @@ final readonly class Finding
     /** @param list<WayOut> $waysOut */
     public function withWaysOut(array $waysOut): self
     {
-        return new self($this->code, $this->severity, $this->sentence, $this->place, $waysOut);
+        return new self($this->code, $this->severity, $this->sentence, $this->place, $waysOut, $this->related);
     }
 }

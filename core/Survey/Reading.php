@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Incastro\Survey;
 
+use Incastro\Survey\Plan\PlanReading;
+
 /** A slot with the takes that count: their mean, and its σ. */
 final readonly class Reading
 {
@@ -21,6 +23,18 @@ final readonly class Reading
         return array_sum(array_map(fn (Take $take) => $take->signed($this->slot), $this->takes)) / count($this->takes);
     }
 
+    /**
+     * Mean of the takes that the others do not prove wrong; of all where nothing else is left.
+     *
+     * @param  list<string>  $struck
+     */
+    public function standing(array $struck): float
+    {
+        $takes = array_values(array_filter($this->takes, fn (Take $take) => ! in_array($take->id, $struck, true)));
+
+        return (new self($this->slot, $takes === [] ? $this->takes : $takes))->value();
+    }
+
     public function sigma(): float
     {
         return $this->sigmaOfOneTake() / sqrt(count($this->takes));
@@ -36,6 +50,21 @@ final readonly class Reading
 
     private function sigmaOfOneTake(): float
     {
-        return $this->slot->tool->sigma($this->slot->span ?? abs($this->value()));
+        return $this->sigmaAt(abs($this->value()));
+    }
+
+    /** σ of one take, in mm or degrees. Of a 3-4-5 it is that of its long side with those of its legs carried over. */
+    public function sigmaOf(Take $take): float
+    {
+        return $this->sigmaAt(abs($take->signed($this->slot)));
+    }
+
+    private function sigmaAt(float $value): float
+    {
+        if ($this->slot->legs === null) {
+            return $this->slot->tool->sigma($this->slot->span ?? $value);
+        }
+
+        return PlanReading::sigmaOfLongSide($this->slot->legs, $value, $this->slot->tool);
     }
 }

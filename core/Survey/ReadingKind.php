@@ -7,13 +7,18 @@ namespace Incastro\Survey;
 /** What was measured. */
 enum ReadingKind: string
 {
-    case Height = 'height';
+    case Side = 'side';
+    case Diagonal = 'diagonal';
+    case Tie = 'tie';
     case Width = 'width';
     case Depth = 'depth';
-    case Diagonal = 'diagonal';
+    case Height = 'height';
     case Corner = 'corner';
+    case ThreeFourFive = 'three_four_five';
     case Plumb = 'plumb';
     case Fall = 'fall';
+    case Slope = 'slope';
+    case Offset = 'offset';
     case Skirting = 'skirting';
 
     /** The two ends of which one must be named with the value: where the gap is, or which end is lower. */
@@ -24,6 +29,29 @@ enum ReadingKind: string
 
     public function isAngle(): bool
     {
-        return $this === self::Corner;
+        return $this === self::Corner || $this === self::Slope;
+    }
+
+    /** Whether it runs from corner to corner, all at one height. */
+    public function isBetweenCorners(): bool
+    {
+        return in_array($this, [self::Side, self::Diagonal, self::Depth], true);
+    }
+
+    /** Whether it says something about the plan at one height, rather than about walls, floor or ceiling. */
+    public function isOfPlan(): bool
+    {
+        return $this->isBetweenCorners() || in_array($this, [self::Tie, self::Corner, self::ThreeFourFive], true);
+    }
+
+    public function isOfLevels(): bool
+    {
+        return in_array($this, [self::Height, self::Fall, self::Slope], true);
+    }
+
+    /** Whether nothing at all is a reading: a rule may read 0. */
+    public function mayBeZero(): bool
+    {
+        return in_array($this, [self::Plumb, self::Fall, self::Slope, self::Offset, self::Skirting], true);
     }
 }

@@ -4,15 +4,26 @@ declare(strict_types=1);
 
 namespace Incastro\Survey;
 
+use Incastro\Survey\Space\Spot;
+
 /**
  * One line of the tape book: what to measure, where, and how.
  *
- * `ends` names the two answers to "at which end" for a plumb or fall reading. Heights are mm above the floor, depths mm
- * from the back wall; both are null where the room does not determine them yet.
+ * Heights are mm above the floor; `depth` is mm out from the wall that the slot refers to. `from`, `to` and `at` are
+ * corners; `wall` is the edge that a plumb, width or offset refers to, `along` mm from its left end as one faces it;
+ * `between` are the two walls of a width; `spots` are the places on the plan of a height (one) or a fall (two), `plane` the
+ * plane of the ceiling. `ends` names the two answers to "at which end" for a plumb or fall reading. `straightedge` names
+ * the straightedge to which an offset belongs, and whether it was held level. `swap` is the slot of the other side, which
+ * may have been written here by mistake.
  */
 final readonly class Slot
 {
-    /** @param list<string> $ends */
+    /**
+     * @param  list<string>  $ends
+     * @param  array{int, int}|null  $between
+     * @param  list<Spot>  $spots
+     * @param  array{float, float}|null  $legs  of a 3-4-5, mm
+     */
     public function __construct(
         public string $id,
         public ReadingKind $kind,
@@ -24,6 +35,25 @@ final readonly class Slot
         public ?float $depth = null,
         public ?float $span = null,
         public array $ends = [],
+        public ?int $from = null,
+        public ?int $to = null,
+        public ?int $at = null,
+        public ?int $wall = null,
+        public ?float $along = null,
+        public ?array $between = null,
+        public array $spots = [],
+        public int $plane = 0,
+        public ?array $legs = null,
+        public bool $outside = false,
+        public ?string $straightedge = null,
+        public bool $isLevel = false,
+        public ?string $swap = null,
+        public string $group = '',
     ) {
+    }
+
+    public function asOptional(): self
+    {
+        return new self(...['required' => false] + get_object_vars($this));
     }
 }

@@ -5,26 +5,36 @@ declare(strict_types=1);
 namespace Incastro\Survey;
 
 use Incastro\Rules\Finding;
+use Incastro\Survey\Room\Room;
+use Incastro\Survey\Space\Sheet;
 
 /**
  * What the readings of a space come to: its slots, the takes in them, the room as found, and what they say.
  *
- * `room` is null while the readings do not determine one. `missing` are the required slots without a reading.
+ * `room` is null while the readings do not determine one; `draft` is then the usual plan as the readings so far bend it,
+ * for drawing alone. `missing` are the required slots without a reading; `struck` the takes that the others prove wrong.
  */
 final readonly class Survey
 {
+    /** Findings that say the readings do not agree. */
+    private const DISAGREE = ['takes-differ', 'suspect', 'undecided', 'too-few', 'plan-cannot-close', 'plan-crosses'];
+
     /**
      * @param  list<Slot>  $slots
      * @param  array<string, Reading>  $readings  by slot
      * @param  list<Slot>  $missing
+     * @param  list<string>  $struck
      * @param  list<Finding>  $findings
      */
     public function __construct(
+        public Sheet $sheet,
         public array $slots,
         public array $readings,
         public ?Room $room,
+        public ?Room $draft,
         public array $missing,
         public bool $planIsChecked,
+        public array $struck,
         public array $findings,
     ) {
     }
@@ -38,7 +48,7 @@ final readonly class Survey
     public function disagrees(): bool
     {
         foreach ($this->findings as $finding) {
-            if (in_array($finding->code, ['takes-differ', 'width-against-plumb', 'reading-against-rest', 'plan-cannot-close'], true)) {
+            if (in_array($finding->code, self::DISAGREE, true)) {
                 return true;
             }
         }
@@ -49,6 +59,12 @@ final readonly class Survey
     /** How many readings are still needed. */
     public function toGo(): int
     {
-        return count($this->missing) + ($this->planIsChecked ? 0 : 1);
+        return count($this->missing) + ($this->asksForDiagonal() ? 1 : 0);
+    }
+
+    /** Whether a diagonal or a corner is needed that the sheet leaves to the person's choice. */
+    public function asksForDiagonal(): bool
+    {
+        return ! $this->planIsChecked && array_filter($this->missing, fn (Slot $slot) => $slot->kind === ReadingKind::Diagonal) === [];
     }
 }

@@ -4,40 +4,130 @@ declare(strict_types=1);
 
 namespace Incastro\Survey;
 
+use Incastro\Geometry\Polygon;
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
 use Incastro\Rules\Finding;
+use Incastro\Survey\Network\Adjusted;
+use Incastro\Survey\Network\Scrutinised;
+use Incastro\Survey\Network\Suspect;
+use Incastro\Survey\Network\UndecidedSet;
+use Incastro\Survey\Plan\MostHelpful;
+use Incastro\Survey\Plan\PlanReading;
+use Incastro\Survey\Room\Room;
+use Incastro\Survey\Room\RoomNetwork;
+use Incastro\Survey\Space\Sheet;
+use Incastro\Survey\Things\Face;
 
-/** What the readings say about themselves: what is missing, and which do not agree. */
+/** What the readings say about themselves, in sentences: what is missing, which do not agree, and what to take again. */
 final readonly class SurveyFindings
 {
-    /** Two-sided 99 %: one sound survey in a hundred is asked about for nothing, per comparison. */
-    private const DISAGREES = 2.576;
+    /** A reading of which the others check less than this share is checked by nobody. */
+    private const UNCHECKED = 0.03;
+
+    /** Most readings named in one sentence. */
+    private const NAMED = 4;
+
+    /** Beyond this only metres are said, mm: such a reading is no reading of a room. */
+    private const FAR = 100_000.0;
+
+    /** A thing may stand over the end of its face by this much before it is said, mm. */
+    private const OVER = 5.0;
 
     /**
      * @param  list<Slot>  $slots
      * @param  array<string, Reading>  $readings  by slot
+     * @param  array<string, array{Take, Slot}>  $takes  by take
      */
     public function __construct(
-        private AlcoveSheet $sheet,
+        private Sheet $sheet,
         private array $slots,
         private array $readings,
-        private bool $planIsChecked,
-        private bool $planCloses,
-        private ?Adjusted $adjusted,
-        private ?Room $room,
+        private array $takes,
+        private RoomNetwork $network,
+        private LengthFormat $format,
     ) {
     }
 
     /** @return list<Finding> */
-    public function all(): array
+    public function all(?Room $room, ?Scrutinised $walls, ?Scrutinised $levels, PlanClosing $closing, bool $planIsChecked): array
     {
-        $againstPlumb = $this->widthsAgainstPlumb();
+        $accused = [...$this->accusations($walls), ...$this->accusations($levels)];
 
         return [
-            ...$this->takesThatDiffer(),
-            ...$againstPlumb,
-            ...($againstPlumb === [] ? $this->againstTheRest() : []),
-            ...$this->unchecked(),
+            ...$this->contradictions($closing),
+            ...$accused,
+            ...($accused === [] ? $this->takesThatDiffer() : []),
+            ...$this->crossing($walls?->adjusted),
+            ...$this->plan($room, $planIsChecked),
+            ...($room === null ? [] : $this->unchecked($room, $walls)),
+            ...$this->notes($room),
         ];
+    }
+
+    /** @return list<Finding> */
+    private function accusations(?Scrutinised $scrutinised): array
+    {
+        $findings = [];
+        foreach ($scrutinised->suspects ?? [] as $suspect) {
+            [$take, $slot] = $this->takes[$suspect->id];
+            if ($this->isRetaken($suspect, $scrutinised->suspects ?? [])) {
+                $findings[] = Finding::note('struck', sprintf('One take of “%s” was %s and does not count; the other agrees with the rest.', $slot->label, $this->error($slot, $suspect->error, $suspect->slip)), $slot->id);
+            } else {
+                $findings[] = Finding::warning('suspect', sprintf('“%s” is %s. Take it again.', $slot->label, $this->error($slot, $suspect->error, $suspect->slip)), $slot->id);
+            }
+        }
+        foreach ($scrutinised->undecided ?? [] as $set) {
+            $findings[] = $this->undecided($set);
+        }
+        if ($scrutinised->tooFew ?? false) {
+            $findings[] = Finding::warning('too-few', 'More than one reading is wrong, and there are too few to say which. More readings are needed: a diagonal or a corner that is not there yet, or these again.', '');
+        }
+
+        return $findings;
+    }
+
+    /** @param list<Suspect> $suspects whether a take that nobody doubts stands beside the suspect */
+    private function isRetaken(Suspect $suspect, array $suspects): bool
+    {
+        $doubted = array_map(fn (Suspect $other) => $other->id, $suspects);
+        foreach ($this->readings[$this->takes[$suspect->id][1]->id]->takes as $take) {
+            if (! in_array($take->id, $doubted, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function undecided(UndecidedSet $set): Finding
+    {
+        $members = [];
+        foreach ($set->ids as $i => $id) {
+            $slot = $this->takes[$id][1];
+            $members[] = sprintf('“%s” (%s)', $slot->label, $this->error($slot, $set->errors[$i], $set->slips[$i]));
+        }
+        $again = $this->takes[$set->takeAgain][1];
+        $slots = array_unique(array_map(fn (string $id) => $this->takes[$id][1]->id, $set->ids));
+        if (count($slots) === 1) {
+            return Finding::warning('takes-differ', sprintf('The takes of “%s” differ by more than their tool does. Take it a third time.', $again->label), $again->id);
+        }
+        $new = array_values(array_filter($this->slots, fn (Slot $slot) => $slot->id === $set->newReading))[0] ?? null;
+
+        return Finding::warning('undecided', sprintf(
+            'One of these is wrong, and they cannot be told apart: %s. Take “%s” again%s.',
+            self::listed($members, 'or'),
+            $again->label,
+            $new === null ? '' : sprintf('; “%s” would decide better', $new->label),
+        ), $again->id, array_values($slots));
+    }
+
+    /** "25.1 mm too long: one inch". */
+    private function error(Slot $slot, float $error, ?string $slip): string
+    {
+        $size = $slot->kind->isAngle() ? sprintf('%.1f° too %s', abs($error), $error > 0 ? 'wide' : 'narrow') : sprintf('%s too %s', $this->mm(abs($error)), $error > 0 ? 'large' : 'small');
+
+        return $slip === null ? $size : "$size: $slip";
     }
 
     /** @return list<Finding> */
@@ -53,121 +143,144 @@ final readonly class SurveyFindings
         return $findings;
     }
 
-    /**
-     * Widths at two heights against the leans between them: w(z₂) − w(z₁) = −(lean left + lean right), handbook,
-     * "Adjusting the readings". A level that covers most of the step speaks for all of it.
-     *
-     * @return list<Finding>
-     */
-    private function widthsAgainstPlumb(): array
+    /** @return list<Finding> */
+    private function contradictions(PlanClosing $closing): array
     {
         $findings = [];
-        foreach ([['low', 'low', 'middle', 'lower half'], ['high', 'middle', 'high', 'upper half']] as [$half, $below, $above, $name]) {
-            $left = $this->readings["plumb-left-$half"] ?? null;
-            $right = $this->readings["plumb-right-$half"] ?? null;
-            $widths = [];
-            foreach (AlcoveSheet::COLUMNS as $column) {
-                foreach ([$below, $above] as $row) {
-                    if (isset($this->readings["width-$row-$column"])) {
-                        $widths["$row-$column"] = $this->readings["width-$row-$column"];
-                    }
-                }
-            }
-            $step = $this->sheet->heightOf($above) - $this->sheet->heightOf($below);
-            if ($left === null || $right === null || count($widths) < 4 || (float) $left->slot->span < 0.8 * $step) {
-                continue;
-            }
-            $grows = 0.0;
-            $variance = 0.0;
-            foreach ($widths as $key => $reading) {
-                $grows += (str_starts_with($key, $above) ? 1 : -1) * $reading->value() / 2;
-                $variance += ($reading->sigma() / 2) ** 2;
-            }
-            $share = $step / (float) $left->slot->span;
-            $leans = $share * ($left->value() + $right->value());
-            $variance += $share ** 2 * ($left->sigma() ** 2 + $right->sigma() ** 2);
-            $off = $grows + $leans;
-            if (abs($off) > self::DISAGREES * sqrt($variance)) {
-                $findings[] = Finding::warning('width-against-plumb', sprintf(
-                    'In the %s the widths and the plumb readings disagree by %.0f mm: the widths say the space gets %.0f mm %s, the level says %.0f mm %s. Take again: %s, %s, or the widths there (%s).',
-                    $name,
-                    abs($off),
-                    abs($grows),
-                    $grows < 0 ? 'narrower' : 'wider',
-                    abs($leans),
-                    $leans > 0 ? 'narrower' : 'wider',
-                    lcfirst($left->slot->label),
-                    lcfirst($right->slot->label),
-                    implode('; ', array_map(fn (Reading $reading) => lcfirst($reading->slot->label), $widths)),
-                ), $left->slot->id);
-            }
+        $name = fn (PlanReading $reading) => '“'.$this->takes[$reading->id][1]->label.'”';
+        foreach (array_slice($closing->contradictions()->found, 0, 2) as [$long, $way]) {
+            $sum = array_sum(array_map(fn (PlanReading $part) => $part->value, $way));
+            $findings[] = Finding::warning('plan-cannot-close', sprintf(
+                'No plan closes: %s was read as %s, but %s come to %s together. It is at least %s too long, or one of them too short. Take them again.',
+                $name($long),
+                $this->mm($long->value),
+                self::listed(array_map($name, $way), 'and'),
+                $this->mm($sum),
+                $this->mm($long->value - $sum),
+            ), $this->takes[$long->id][1]->id);
         }
 
         return $findings;
-    }
-
-    /**
-     * The reading whose normalised residual is beyond the family-wise 5 % limit, if any.
-     *
-     * @return list<Finding>
-     */
-    private function againstTheRest(): array
-    {
-        if ($this->adjusted === null) {
-            return [];
-        }
-        $worst = null;
-        $count = 0;
-        foreach ($this->adjusted->observations as $k => $observation) {
-            if ($observation->isAssumption) {
-                continue;
-            }
-            $count++;
-            if ($worst === null || $this->adjusted->normalised($k) > $this->adjusted->normalised($worst)) {
-                $worst = $k;
-            }
-        }
-        if ($worst === null || $this->adjusted->normalised($worst) <= self::limit($count)) {
-            return [];
-        }
-        $observation = $this->adjusted->observations[$worst];
-        $slot = $this->readings[$observation->id]->slot;
-        $error = -$this->adjusted->residuals[$worst] / $this->adjusted->redundancy($worst);
-
-        return [Finding::warning('reading-against-rest', sprintf(
-            '“%s” does not agree with the others: it looks about %.1f %s too %s. Take it again, and what it is measured with.',
-            $slot->label,
-            abs($error),
-            $slot->kind->isAngle() ? 'degrees' : 'mm',
-            $error > 0 ? 'large' : 'small',
-        ), $slot->id)];
-    }
-
-    /**
-     * The two-sided normal quantile for 0.05/n (handbook, "Adjusting the readings"), by the rational approximation of
-     * Abramowitz and Stegun 26.2.23, good to 4.5·10⁻⁴.
-     */
-    private static function limit(int $n): float
-    {
-        $t = sqrt(-2 * log(0.025 / max(1, $n)));
-
-        return $t - (2.515517 + 0.802853 * $t + 0.010328 * $t ** 2) / (1 + 1.432788 * $t + 0.189269 * $t ** 2 + 0.001308 * $t ** 3);
     }
 
     /** @return list<Finding> */
-    private function unchecked(): array
+    private function crossing(?Adjusted $adjusted): array
     {
-        $findings = [];
-        if (! $this->planCloses) {
-            $findings[] = Finding::warning('plan-cannot-close', 'The diagonals and corners contradict the widths and depths so far that no plan closes. Take the diagonals again; until then they are left out.', 'diagonal-left');
-        } elseif ($this->room !== null && ! $this->planIsChecked) {
-            $findings[] = Finding::warning('plan-not-checked', 'Nothing shows yet whether the alcove is skewed: widths and depths agree just as well in a slanted plan. Take one diagonal or one corner angle.', 'diagonal-left');
+        if ($adjusted === null) {
+            return [];
         }
-        $front = array_filter($this->slots, fn (Slot $slot) => $slot->id === 'height-front');
-        if ($this->room !== null && $front !== [] && ! isset($this->readings['height-front'])) {
-            $findings[] = Finding::note('height-in-front-missing', 'The ceiling height in front is not known, so a box is reckoned to be stood up under the alcove’s own ceiling.', 'height-front');
+        $shape = $this->sheet->shape;
+        $crossing = (new Polygon(array_map(fn (int $corner) => $this->network->corner($adjusted->unknowns, $corner, $this->network->planHeight), array_keys($shape->edges))))->crossing();
+
+        return $crossing === null ? [] : [Finding::warning('plan-crosses', sprintf('The plan crosses itself: %s crosses %s. Check the order of the corners, which go round anticlockwise as seen from above, and the sides there.', $shape->edgeName($crossing[0]), $shape->edgeName($crossing[1])), '')];
+    }
+
+    /** @return list<Finding> */
+    private function plan(?Room $room, bool $planIsChecked): array
+    {
+        if ($room === null || $planIsChecked) {
+            return [];
+        }
+        $open = array_values(array_filter($this->slots, fn (Slot $slot) => $slot->kind === ReadingKind::Diagonal && ! isset($this->readings[$slot->id])));
+
+        return [Finding::warning('plan-not-checked', 'Nothing shows yet whether the space is skewed: widths and depths agree just as well in a slanted plan. Take one diagonal or one corner angle.', $open[0]->id ?? '')];
+    }
+
+    /**
+     * Readings that nothing checks, and the one that would help most.
+     *
+     * @return list<Finding>
+     */
+    private function unchecked(Room $room, ?Scrutinised $walls): array
+    {
+        if ($walls === null) {
+            return [];
+        }
+        $unchecked = [];
+        foreach ([$walls->adjusted, $room->levels->adjusted] as $adjusted) {
+            foreach ($adjusted->observations as $k => $observation) {
+                if (! $observation->isAssumption && $adjusted->redundancy($k) < self::UNCHECKED) {
+                    $unchecked[$this->takes[$observation->id][1]->id] = '“'.$this->takes[$observation->id][1]->label.'”';
+                }
+            }
+        }
+        if ($unchecked === []) {
+            return [];
+        }
+        $best = $this->mostHelpful($room, $walls->adjusted);
+        $more = count($unchecked) - self::NAMED;
+
+        return [Finding::note('unchecked', sprintf(
+            'Nothing checks %s%s: take them with care, or twice.%s',
+            $more > 0 ? implode(', ', array_slice($unchecked, 0, self::NAMED)) : self::listed(array_values($unchecked), 'and'),
+            $more > 0 ? sprintf(' and %d more', $more) : '',
+            $best === null ? '' : sprintf(' One reading more would help most: “%s”.', $best->label)
+        ), $best->id ?? array_key_first($unchecked))];
+    }
+
+    /** The slot not yet taken that would lower the doubt of the clear span most. */
+    private function mostHelpful(Room $room, Adjusted $walls): ?Slot
+    {
+        $candidates = [];
+        foreach ($this->slots as $slot) {
+            if (! isset($this->readings[$slot->id]) && ($slot->wall === null || isset($this->network->fields[$slot->wall]))) {
+                $candidate = $this->network->observation($slot->id, $slot, 0.0, $slot->tool->sigma($slot->span ?? 2000.0));
+                if ($candidate !== null) {
+                    $candidates[$slot->id] = $candidate;
+                }
+            }
+        }
+        $frame = $room->frame();
+        $top = $frame->lowestCeiling($frame->mouth())[0];
+        $best = MostHelpful::span($walls, [$frame->span(new Path(0.0, $frame->mouth(), 0.0, max(1.0, $top)))->weights], $candidates);
+
+        return array_values(array_filter($this->slots, fn (Slot $slot) => $slot->id === $best))[0] ?? null;
+    }
+
+    /** @return list<Finding> */
+    private function notes(?Room $room): array
+    {
+        if ($room === null) {
+            return [];
+        }
+        $findings = [];
+        if (array_filter($this->slots, fn (Slot $slot) => $slot->id === 'height-front') !== [] && ! isset($this->readings['height-front'])) {
+            $findings[] = Finding::note('height-in-front-missing', 'The ceiling height in front is not known, so a box is reckoned to be stood up under the space’s own ceiling.', 'height-front');
+        }
+        foreach ($room->things as $thing) {
+            $place = "thing:$thing->id";
+            if ($thing->face === Face::Wall && isset($room->shape->edges[$thing->wall])) {
+                $length = $room->edgeLength($thing->wall);
+                $left = $thing->left($length);
+                if ($left < -self::OVER || $left + $thing->width > $length + self::OVER) {
+                    $findings[] = Finding::warning('thing-outside', sprintf('%s lies outside %s: it is %s wide at %s from the %s corner, and the wall is %s long. Check the distance or the corner it is measured from.', $thing->name, $room->shape->wallName($thing->wall), $this->mm($thing->width), $this->mm($thing->along), $thing->fromRight ? 'right' : 'left', $this->mm($length)), $place);
+                }
+                $height = $room->levels->ceilingAt($room->corners[$thing->wall]);
+                $foot = $thing->foot($height);
+                if ($foot < -self::OVER || $foot + $thing->height > $height + 200.0) {
+                    $findings[] = Finding::warning('thing-outside', sprintf('%s does not lie between floor and ceiling: %s high at %s from the %s, under %s. Check the height or what it is measured from.', $thing->name, $this->mm($thing->height), $this->mm($thing->up), $thing->fromCeiling ? 'ceiling' : 'floor', $this->mm($height)), $place);
+                }
+            }
+            $caution = $thing->kind->caution();
+            if ($caution !== null) {
+                $findings[] = Finding::note('caution-'.$thing->kind->value, $caution, $place);
+            }
         }
 
-        return $findings;
+        return array_values(array_intersect_key($findings, array_unique(array_map(fn (Finding $finding) => $finding->sentence, $findings))));
+    }
+
+    private function mm(float $millimetres): string
+    {
+        return $millimetres > self::FAR ? sprintf('%.0f m', $millimetres / 1000) : $this->format->write(Length::ofDouble($millimetres));
+    }
+
+    /** @param list<string> $names */
+    private static function listed(array $names, string $joint): string
+    {
+        $names = array_values(array_unique($names));
+        $last = array_pop($names);
+
+        return $names === [] ? (string) $last : implode(', ', $names)." $joint $last";
     }
 }

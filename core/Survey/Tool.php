@@ -41,6 +41,11 @@ enum Tool: string
         return $span < 1000 ? self::Level600 : self::Level1200;
     }
 
+    public function isLevel(): bool
+    {
+        return $this === self::Level600 || $this === self::Level1200;
+    }
+
     public function label(): string
     {
         return match ($this) {

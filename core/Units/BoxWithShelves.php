@@ -122,7 +122,11 @@ final readonly class BoxWithShelves
         return new Assembly($placed, $hardware, ['Clear between shelves' => $spacing], $findings);
     }
 
-    /** Fixed shelves stand as evenly as they can among all of them. @return list<int> from 1 */
+    /**
+     * Fixed shelves stand as evenly as they can among all of them.
+     *
+     * @return list<int> from 1
+     */
     private function fixedPlaces(int $count): array
     {
         $fixed = $this->cell->fixedShelves;

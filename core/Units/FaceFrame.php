@@ -132,7 +132,11 @@ final readonly class FaceFrame
         return new Placed($piece, $this->cell->u + $this->rules->mm(Rule::StileWidth), $this->v, $z, $piece->length->result->toDouble(), $this->thickness, $piece->width->result->toDouble());
     }
 
-    /** The strips that close an edge where the frame itself does not. @return list<Placed> */
+    /**
+     * The strips that close an edge where the frame itself does not.
+     *
+     * @return list<Placed>
+     */
     private function closing(Edge $edge): array
     {
         return match ($this->run->edge($edge)->closing) {
@@ -200,7 +204,11 @@ final readonly class FaceFrame
         return $fitted->scribe?->blank()->toDouble() ?? max(0.0, $fitted->gap->most);
     }
 
-    /** Lower left corner of a strip beyond an edge: u and z in mm. @return array{float, float} */
+    /**
+     * Lower left corner of a strip beyond an edge: u and z in mm.
+     *
+     * @return array{float, float}
+     */
     private function corner(Edge $edge, float $across): array
     {
         return match ($edge) {

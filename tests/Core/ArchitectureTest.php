@@ -29,7 +29,8 @@ final class ArchitectureTest extends TestCase
     {
         $wrong = [];
         foreach ($this->files() as $file) {
-            $own = array_search(basename($file->getPath()), self::ORDER, true);
+            // Folders inside a folder belong to it.
+            $own = array_search(explode('/', substr((string) $file->getRealPath(), strlen((string) realpath(__DIR__.'/../../core')) + 1))[0], self::ORDER, true);
             self::assertNotFalse($own, $file->getPath().' has no place in the order.');
             preg_match_all('/Incastro\\\\(\w+)\\\\/', (string) file_get_contents($file->getPathname()), $found);
             foreach ($found[1] as $folder) {

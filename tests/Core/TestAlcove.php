@@ -14,11 +14,13 @@ use Incastro\Planning\Job;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\JobReader;
 use Incastro\Planning\SpaceChoices;
-use Incastro\Survey\AlcoveSheet;
-use Incastro\Survey\AlcoveSurvey;
 use Incastro\Survey\ReadingKind;
 use Incastro\Survey\SheetChoices;
 use Incastro\Survey\Slot;
+use Incastro\Survey\Space\Sheet;
+use Incastro\Survey\Space\SpaceKind;
+use Incastro\Survey\Space\SpaceShape;
+use Incastro\Survey\SpaceSurvey;
 use Incastro\Survey\Survey;
 use Incastro\Survey\Take;
 
@@ -32,7 +34,7 @@ final class TestAlcove
     private array $instead = [];
 
     /** @var list<string> */
-    private array $without = ['corner-left', 'corner-right'];
+    private array $without = ['corner-left', 'corner-right', 'plumb-back-low', 'plumb-back-high'];
 
     /**
      * @param  Closure(float, float): float  $left  u of the left wall at depth v and height z
@@ -103,13 +105,24 @@ final class TestAlcove
 
     public function survey(): Survey
     {
-        return (new AlcoveSurvey($this->choices(), $this->takes()))->solve();
+        return $this->surveyOf($this->takes());
+    }
+
+    /** @param list<Take> $takes */
+    public function surveyOf(array $takes): Survey
+    {
+        return (new SpaceSurvey($this->sheet(), $takes, [], LengthFormat::millimetres()))->solve();
+    }
+
+    public function sheet(): Sheet
+    {
+        return new Sheet(SpaceShape::of(SpaceKind::Alcove), $this->choices());
     }
 
     /** @return list<Take> */
     public function takes(): array
     {
-        $sheet = new AlcoveSheet($this->choices());
+        $sheet = $this->sheet();
         $known = [];
         foreach ($sheet->slots() as $slot) {
             if (in_array($slot->kind, [ReadingKind::Height, ReadingKind::Depth], true)) {
@@ -117,7 +130,7 @@ final class TestAlcove
             }
         }
         $takes = [];
-        foreach ((new AlcoveSheet($this->choices(), array_diff_key($known, ['height-front' => 1])))->slots() as $slot) {
+        foreach ($sheet->knowing($known)->slots() as $slot) {
             if (! in_array($slot->id, $this->without, true) && ! ($slot->id === 'height-front' && $this->inFront === null)) {
                 $takes[] = $this->take($slot);
             }
@@ -148,9 +161,9 @@ final class TestAlcove
             ReadingKind::Depth => hypot($this->depth, $wall($this->depth, $mid) - $wall(0.0, $mid)),
             ReadingKind::Diagonal => $isLeft ? hypot($across($this->depth)[1] - $across(0.0)[0], $this->depth) : hypot($across($this->depth)[0] - $across(0.0)[1], $this->depth),
             ReadingKind::Corner => rad2deg(atan2($this->depth, $inward * ($wall($this->depth, $mid) - $wall(0.0, $mid)))),
-            ReadingKind::Plumb => $inward * ($wall((float) $slot->depth, (float) $slot->height + (float) $slot->span) - $wall((float) $slot->depth, (float) $slot->height)),
+            ReadingKind::Plumb => str_contains($slot->id, 'back') ? 0.0 : $inward * ($wall((float) $slot->depth, (float) $slot->height + (float) $slot->span) - $wall((float) $slot->depth, (float) $slot->height)),
             ReadingKind::Fall => $slot->id === 'fall-across' ? $this->fall : 0.0,
-            ReadingKind::Skirting => $slot->id === 'skirting-height' ? $this->skirting : ($this->skirting > 0 ? 15.0 : 0.0),
+            default => $slot->id === 'skirting-height' ? $this->skirting : ($this->skirting > 0 ? 15.0 : 0.0),
         };
     }
 

@@ -10,13 +10,15 @@ use Incastro\Drawing\DrawnPoint;
 use Incastro\Drawing\Label;
 use Incastro\Drawing\Outline;
 use Incastro\Drawing\PieceDrawing;
-use Incastro\Drawing\RoomDrawing;
+use Incastro\Drawing\PlanDrawing;
+use Incastro\Drawing\ReadingText;
 use Incastro\Drawing\RunDrawing;
 use Incastro\Drawing\ScreenWriter;
 use Incastro\Drawing\Shape;
 use Incastro\Drawing\SheetDrawing;
 use Incastro\Drawing\Style;
 use Incastro\Drawing\SvgWriter;
+use Incastro\Drawing\WallDrawing;
 use Incastro\Measure\LengthFormat;
 use Incastro\Pieces\Grain;
 use Incastro\Planning\Planner;
@@ -70,11 +72,16 @@ final class DrawingTest extends TestCase
         }
     }
 
-    public function test_every_reading_has_its_line_in_one_of_the_two_views(): void
+    public function test_every_reading_has_its_line_in_one_of_the_views(): void
     {
         $survey = TestAlcove::leaning()->with('corner-left', 'corner-right')->survey();
-        $drawing = new RoomDrawing($survey, LengthFormat::millimetres());
-        $refs = array_map(fn (Shape $shape) => $shape->ref, [...$drawing->elevation()->layers['readings'], ...$drawing->plan()->layers['readings']]);
+        self::assertNotNull($survey->room);
+        $texts = new ReadingText($survey, LengthFormat::millimetres());
+        $layers = [(new PlanDrawing($survey, $survey->room, $texts))->draw()->layers['readings']];
+        foreach ($survey->room->shape->walls() as $wall) {
+            $layers[] = (new WallDrawing($survey, $survey->room, $wall, $texts, LengthFormat::millimetres()))->draw()->layers['readings'];
+        }
+        $refs = array_values(array_unique(array_map(fn (Shape $shape) => $shape->ref, array_merge(...$layers))));
         $drawn = array_map(fn ($slot) => $slot->id, array_filter($survey->slots, fn ($slot) => $slot->kind !== ReadingKind::Skirting && $slot->id !== 'height-front'));
         sort($refs);
         sort($drawn);
@@ -83,11 +90,13 @@ final class DrawingTest extends TestCase
 
     public function test_the_elevation_shows_the_walls_where_they_were_found(): void
     {
-        $drawing = (new RoomDrawing(TestAlcove::leaning()->survey(), LengthFormat::millimetres()))->elevation();
+        $survey = TestAlcove::leaning()->survey();
+        self::assertNotNull($survey->room);
+        $drawing = (new WallDrawing($survey, $survey->room, 0, new ReadingText($survey, LengthFormat::millimetres()), LengthFormat::millimetres()))->draw();
         $walls = array_values(array_filter($drawing->layers['house'], fn (Shape $shape) => $shape->ref === 'walls'))[0]->points();
         // Up the left wall, then down the right one: the left leans in 7 from its foot to its head.
         self::assertEqualsWithDelta(7.0, $walls[2]->x - $walls[0]->x, 1e-3);
-        self::assertEqualsWithDelta(1203.0, $walls[5]->x - $walls[0]->x, 1e-3);
+        self::assertEqualsWithDelta(1203.0, $walls[count($walls) - 1]->x - $walls[0]->x, 1e-3);
         // Its crookedness is measured from the mean of the three heights.
         self::assertEqualsWithDelta(0.0, array_sum(array_map(fn (DrawnPoint $point) => $point->cx, array_slice($walls, 0, 3))), 1e-3);
     }

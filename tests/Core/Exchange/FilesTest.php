@@ -68,6 +68,17 @@ final class FilesTest extends TestCase
         self::assertSame(json_decode($text, true), json_decode((string) json_encode(JobFile::write($document, $record['takes'] ?? [])), true));
     }
 
+    public function test_a_job_of_the_first_format_is_still_taken(): void
+    {
+        $old = (string) file_get_contents(__DIR__.'/../../examples/job-format-1.json');
+        ['job' => $document] = JobFile::read('old.json', $old);
+        self::assertSame('flat', $document['spaces'][0]['shape']['ceiling']);
+        self::assertSame([], $document['spaces'][0]['things']);
+        $takes = json_decode($old, true)['job']['spaces'][0]['takes'];
+        self::assertSame(count($takes), count(JobReader::read($document)->spaces[0]->takes));
+        self::assertSame(2, JobFile::write($document, [])['format']);
+    }
+
     /** @return array<string, array{string, mixed, string}> */
     public static function faults(): array
     {
@@ -76,7 +87,7 @@ final class FilesTest extends TestCase
             'a length below nothing' => ['job.spaces.0.takes.3.value.nm', -1, '$.job.spaces[0].takes[3].value.nm: This is below the least, 0.'],
             'an unknown slot' => ['job.spaces.0.takes.2.slot', 'width-sideways', '$.job.spaces[0].takes[2].slot: “width-sideways” is not a reading'],
             'a plumb reading without its end' => ['job.spaces.0.takes.12.end', null, '$.job.spaces[0].takes[12].end: It must be bottom or top.'],
-            'another format' => ['format', 7, '$.format: This must be 1.'],
+            'another format' => ['format', 7, '$.format: This is not one of the allowed values.'],
             'an unknown rule' => ['job.rules', ['glue' => 1], '$.job.rules: glue is not known here.'],
         ];
     }

@@ -40,7 +40,7 @@ final class WordsTest extends TestCase
     public function test_the_clear_span_is_said_with_the_places_that_bind(): void
     {
         $sentences = (new RoomWords(TestAlcove::parallel()->survey(), LengthFormat::millimetres()))->sentences();
-        self::assertContains('A straight box as tall as the space may be 1196 mm wide, give or take 5 mm: it touches left at 2400 mm and right at 0 mm above the floor.', $sentences);
+        self::assertContains('A straight box as tall as the space may be 1196 mm wide, give or take 4 mm: it touches left at 2400 mm and right at 0 mm above the floor.', $sentences);
     }
 
     public function test_inches_are_said_in_inches(): void
@@ -53,7 +53,7 @@ final class WordsTest extends TestCase
     public function test_before_a_room_is_known_the_words_say_what_draws_it(): void
     {
         $survey = TestAlcove::leaning()->without('height-left', 'height-right')->survey();
-        self::assertSame(['Heights, depths and one width draw the space; the rest make it sure.'], (new RoomWords($survey, LengthFormat::millimetres()))->sentences());
+        self::assertSame(['The drawing shows the usual shape of such a space; heights, widths and depths put it right as you read them.'], (new RoomWords($survey, LengthFormat::millimetres()))->sentences());
     }
 
     public function test_every_rule_has_its_own_name_and_a_reason(): void

@@ -84,7 +84,7 @@ final class RunFitterTest extends TestCase
     {
         $space = $this->planned(new TestAlcove(fn () => 0.0, fn () => 140.0));
         self::assertNull($space->run);
-        self::assertStringContainsString('no box goes in: its width would be 121 mm', $space->verdict->sentence);
+        self::assertStringContainsString('no box goes in: its width would be 122 mm', $space->verdict->sentence);
     }
 
     public function test_gaps_and_box_make_up_the_whole_width(): void

@@ -8,9 +8,11 @@ use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unit;
 use Incastro\Measure\Unreadable;
 use Incastro\Planning\TakeReader;
-use Incastro\Survey\AlcoveSheet;
 use Incastro\Survey\SheetChoices;
 use Incastro\Survey\Slot;
+use Incastro\Survey\Space\Sheet;
+use Incastro\Survey\Space\SpaceKind;
+use Incastro\Survey\Space\SpaceShape;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -18,7 +20,7 @@ final class TakeReaderTest extends TestCase
 {
     private function slot(string $id): Slot
     {
-        foreach ((new AlcoveSheet(SheetChoices::defaults(Unit::Inch)))->slots() as $slot) {
+        foreach ((new Sheet(SpaceShape::of(SpaceKind::Alcove), SheetChoices::defaults(Unit::Inch)))->slots() as $slot) {
             if ($slot->id === $id) {
                 return $slot;
             }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Survey;
 
-use Incastro\Survey\Adjustment;
-use Incastro\Survey\Observation;
+use Incastro\Survey\Network\Adjustment;
+use Incastro\Survey\Network\Observation;
+use Incastro\Survey\Network\Undetermined;
 use Incastro\Survey\Tool;
-use Incastro\Survey\Undetermined;
 use PHPUnit\Framework\TestCase;
 
 final class AdjustmentTest extends TestCase

@@ -6,7 +6,7 @@ namespace Tests\Core\Survey;
 
 use Incastro\Measure\Length;
 use Incastro\Rules\Finding;
-use Incastro\Survey\AlcoveSurvey;
+use Incastro\Survey\ClearSpan;
 use Incastro\Survey\Path;
 use Incastro\Survey\Survey;
 use Incastro\Survey\Take;
@@ -33,7 +33,7 @@ final class AlcoveSurveyTest extends TestCase
         self::assertNotNull($survey->room);
         self::assertSame([], $this->codes($survey));
         self::assertTrue($survey->isSure());
-        self::assertEqualsWithDelta($span, $survey->room->span(new Path(0.0, 600.0, 0.0, 2400.0))->width, 1e-3);
+        self::assertEqualsWithDelta($span, self::span($survey, new Path(0.0, 600.0, 0.0, 2400.0))->width, 1e-3);
     }
 
     public function test_walls_are_found_where_they_stand(): void
@@ -41,17 +41,17 @@ final class AlcoveSurveyTest extends TestCase
         $room = TestAlcove::leaning()->survey()->room;
         self::assertNotNull($room);
         // From the left wall half way up, where the frame begins: 3.5 back at the floor, 3.5 in at the top.
-        self::assertEqualsWithDelta(-3.5, $room->left->at(300.0, 0.0), 1e-3);
-        self::assertEqualsWithDelta(3.5, $room->left->at(300.0, 2400.0), 1e-3);
+        self::assertEqualsWithDelta(-3.5, $room->frame()->leftAt(300.0, 0.0), 1e-3);
+        self::assertEqualsWithDelta(3.5, $room->frame()->leftAt(300.0, 2400.0), 1e-3);
         // Right: 1203 + 10.5 · 600/1200 − 3.5 at 600 up.
-        self::assertEqualsWithDelta(1204.75, $room->right->at(300.0, 600.0), 1e-3);
+        self::assertEqualsWithDelta(1204.75, $room->frame()->rightAt(300.0, 600.0), 1e-3);
     }
 
     public function test_a_corner_angle_serves_as_well_as_a_diagonal(): void
     {
         $survey = TestAlcove::skewed()->without('diagonal-left', 'diagonal-right')->with('corner-left')->survey();
         self::assertTrue($survey->planIsChecked);
-        self::assertEqualsWithDelta(1185.0, $survey->room?->span(new Path(0.0, 600.0, 0.0, 2400.0))->width, 1e-3);
+        self::assertEqualsWithDelta(1185.0, self::span($survey, new Path(0.0, 600.0, 0.0, 2400.0))->width, 1e-3);
     }
 
     public function test_without_a_diagonal_or_a_corner_a_skew_stays_unseen_and_the_survey_is_not_sure(): void
@@ -60,7 +60,7 @@ final class AlcoveSurveyTest extends TestCase
         self::assertFalse($survey->isSure());
         self::assertSame(1, $survey->toGo());
         self::assertContains('plan-not-checked', $this->codes($survey));
-        $span = $survey->room?->span(new Path(0.0, 600.0, 0.0, 2400.0));
+        $span = self::span($survey, new Path(0.0, 600.0, 0.0, 2400.0));
         self::assertNotNull($span);
         // The doubt says so: 20 mm of possible skew at each wall dwarfs what tapes leave.
         self::assertGreaterThan(15.0, $span->doubt);
@@ -76,16 +76,22 @@ final class AlcoveSurveyTest extends TestCase
         self::assertNull(TestAlcove::leaning()->without('height-left', 'height-right')->survey()->room);
     }
 
-    public function test_widths_and_plumb_readings_that_disagree_are_named(): void
+    public function test_a_two_tier_elevation_names_the_level_that_was_held_upside_down_among_those_that_tie(): void
     {
-        // The upper half narrows by 14 mm; a level read 20 mm the other way on the left says it widens.
-        $survey = TestAlcove::leaning()->reading('plumb-left-high', -16.5)->survey();
-        $finding = $this->finding($survey, 'width-against-plumb');
-        self::assertStringContainsString('upper half', $finding->sentence);
-        self::assertStringContainsString('plumb, left wall, upper half', $finding->sentence);
-        self::assertStringContainsString('width, top, at the back', $finding->sentence);
-        self::assertStringContainsString('20 mm', $finding->sentence);
+        // In the upper half the left wall leans in 3.5 and the right one 10.5: the widths narrow by 14. A level of 12 read
+        // the wrong way round on a wall that leans 6 a half: −6 instead of 6, and both plumbs tie with each other.
+        $alcove = new TestAlcove(fn (float $v, float $z) => 12.0 * $z / 2400.0, fn (float $v, float $z) => 1200.0 - 3.0 * $z / 2400.0);
+        $survey = $alcove->reading('plumb-left-high', -6.0)->survey();
+        $finding = $this->finding($survey, 'undecided');
+        self::assertStringContainsString('“Plumb, left wall, upper half”', $finding->sentence);
+        self::assertStringContainsString('the level’s sign the wrong way round', $finding->sentence);
+        self::assertSame('plumb-left-high', $finding->place);
+        self::assertContains('plumb-right-high', $finding->related);
         self::assertFalse($survey->isSure());
+        // Held again the right way up: the two takes of the same wall decide.
+        $again = $alcove->surveyOf([...$alcove->reading('plumb-left-high', -6.0)->takes(), new Take('again', 'plumb-left-high', Length::ofMillimetres(6), 'bottom')]);
+        self::assertSame(['plumb-left-high'], $again->struck);
+        self::assertFalse($again->disagrees());
     }
 
     public function test_readings_within_their_uncertainty_accuse_nobody(): void
@@ -94,11 +100,16 @@ final class AlcoveSurveyTest extends TestCase
         self::assertSame([], $this->codes($survey));
     }
 
-    public function test_a_diagonal_an_inch_long_does_not_agree_with_the_rest(): void
+    public function test_a_diagonal_an_inch_long_is_asked_for_again_and_then_struck(): void
     {
-        $true = hypot(1210.0, 600.0);
-        $finding = $this->finding(TestAlcove::leaning()->reading('diagonal-left', $true + 25.4)->survey(), 'reading-against-rest');
-        self::assertStringContainsString('iagonal', $finding->sentence);
+        $alcove = TestAlcove::leaning();
+        $wrong = $alcove->reading('diagonal-left', hypot(1210.0, 600.0) + 25.4);
+        $finding = $this->finding($wrong->survey(), 'undecided');
+        self::assertContains('diagonal-left', [$finding->place, ...$finding->related]);
+        self::assertStringContainsString('one inch too long', $finding->sentence);
+        $again = $alcove->surveyOf([...$wrong->takes(), new Take('again', 'diagonal-left', Length::ofDouble(hypot(1210.0, 600.0)))]);
+        self::assertSame(['diagonal-left'], $again->struck);
+        self::assertTrue($again->isSure());
     }
 
     public function test_diagonals_that_no_plan_can_have_are_left_out_and_named(): void
@@ -117,7 +128,7 @@ final class AlcoveSurveyTest extends TestCase
         // σ of one inside width of 1.2 m is √(2² + 0.36²) = 2.03; 2.8 σ = 5.7.
         $takes = TestAlcove::leaning()->takes();
         $second = fn (float $by) => [...$takes, new Take('again', 'width-low-back', Length::ofDouble(1203.0 + $by))];
-        $codes = fn (float $by) => $this->codes((new AlcoveSurvey(TestAlcove::leaning()->choices(), $second($by)))->solve());
+        $codes = fn (float $by) => $this->codes(TestAlcove::leaning()->surveyOf($second($by)));
         self::assertContains('takes-differ', $codes(6.0));
         self::assertNotContains('takes-differ', $codes(5.0));
     }
@@ -142,13 +153,20 @@ final class AlcoveSurveyTest extends TestCase
             foreach ($alcove->survey()->readings as $id => $reading) {
                 $alcove = $alcove->reading($id, $alcove->truth($reading->slot) + self::gauss($reading->sigma()));
             }
-            $span = $alcove->survey()->room?->span(new Path(0.0, 600.0, 0.0, 2400.0));
+            $span = self::span($alcove->survey(), new Path(0.0, 600.0, 0.0, 2400.0));
             self::assertNotNull($span);
             $places = [[0.0, 0.0], [600.0, 0.0], [0.0, 1200.0], [600.0, 1200.0], [0.0, 2400.0], [600.0, 2400.0]];
             $true = min(array_map(fn (array $p) => $right(...$p), $places)) - max(array_map(fn (array $p) => $left(...$p), $places));
             $went += $true >= $span->width - $span->doubt ? 1 : 0;
         }
         self::assertGreaterThanOrEqual(0.93 * $rounds, $went);
+    }
+
+    private static function span(Survey $survey, Path $path): ClearSpan
+    {
+        self::assertNotNull($survey->room);
+
+        return $survey->room->span($survey->room->frame(), $path);
     }
 
     /** @return list<string> codes of warnings */

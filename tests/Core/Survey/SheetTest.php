@@ -6,20 +6,26 @@ namespace Tests\Core\Survey;
 
 use Incastro\Measure\Length;
 use Incastro\Measure\Unit;
-use Incastro\Survey\AlcoveSheet;
-use Incastro\Survey\CeilingLine;
-use Incastro\Survey\LevelPlane;
 use Incastro\Survey\Reading;
 use Incastro\Survey\ReadingKind;
 use Incastro\Survey\SheetChoices;
 use Incastro\Survey\Slot;
+use Incastro\Survey\Space\Sheet;
+use Incastro\Survey\Space\SpaceKind;
+use Incastro\Survey\Space\SpaceShape;
 use Incastro\Survey\Take;
 use Incastro\Survey\Tool;
 use PHPUnit\Framework\TestCase;
 
 final class SheetTest extends TestCase
 {
-    private function slot(string $id, AlcoveSheet $sheet): Slot
+    /** @param array<string, Reading> $known */
+    private static function alcove(?SheetChoices $choices = null, array $known = []): Sheet
+    {
+        return new Sheet(SpaceShape::of(SpaceKind::Alcove), $choices ?? SheetChoices::defaults(Unit::Millimetre), known: $known);
+    }
+
+    private function slot(string $id, Sheet $sheet): Slot
     {
         foreach ($sheet->slots() as $slot) {
             if ($slot->id === $id) {
@@ -32,7 +38,7 @@ final class SheetTest extends TestCase
     /** @return array<string, Reading> */
     private function known(float $left, float $right, float $depth): array
     {
-        $sheet = new AlcoveSheet(SheetChoices::defaults(Unit::Millimetre));
+        $sheet = self::alcove();
         $read = fn (string $id, float $mm) => new Reading($this->slot($id, $sheet), [new Take($id, $id, Length::ofDouble($mm))]);
 
         return ['height-left' => $read('height-left', $left), 'height-right' => $read('height-right', $right), 'depth-left' => $read('depth-left', $depth)];
@@ -40,7 +46,7 @@ final class SheetTest extends TestCase
 
     public function test_an_alcove_is_done_in_at_most_thirty_takes_and_each_says_how(): void
     {
-        $slots = (new AlcoveSheet(SheetChoices::defaults(Unit::Millimetre)))->slots();
+        $slots = self::alcove()->slots();
         self::assertLessThanOrEqual(30, count($slots));
         self::assertSame(count($slots), count(array_unique(array_map(fn (Slot $slot) => $slot->id, $slots))));
         foreach ($slots as $slot) {
@@ -53,7 +59,7 @@ final class SheetTest extends TestCase
 
     public function test_widths_are_taken_100_up_half_way_and_100_below_the_lower_side_of_the_ceiling(): void
     {
-        $sheet = new AlcoveSheet(SheetChoices::defaults(Unit::Millimetre), $this->known(2403.0, 2398.0, 412.0));
+        $sheet = self::alcove(known: $this->known(2403.0, 2398.0, 412.0));
         self::assertSame(100.0, $this->slot('width-low-back', $sheet)->height);
         self::assertSame(1199.0, $this->slot('width-middle-back', $sheet)->height);
         self::assertSame(2298.0, $this->slot('width-high-back', $sheet)->height);
@@ -63,12 +69,12 @@ final class SheetTest extends TestCase
 
     public function test_the_level_is_held_from_the_lowest_widths_up_and_from_the_highest_down(): void
     {
-        $sheet = new AlcoveSheet(SheetChoices::defaults(Unit::Millimetre), $this->known(2400.0, 2400.0, 600.0));
+        $sheet = self::alcove(known: $this->known(2400.0, 2400.0, 600.0));
         self::assertSame([100.0, 1200.0], [$this->slot('plumb-left-low', $sheet)->height, $this->slot('plumb-left-low', $sheet)->span]);
         self::assertSame([1100.0, 1200.0], [$this->slot('plumb-right-high', $sheet)->height, $this->slot('plumb-right-high', $sheet)->span]);
         self::assertSame(Tool::Level1200, $this->slot('plumb-left-low', $sheet)->tool);
         $short = new SheetChoices(...array_replace((array) get_object_vars(SheetChoices::defaults(Unit::Millimetre)), ['level' => Length::ofMillimetres(600)]));
-        self::assertSame(Tool::Level600, $this->slot('plumb-left-low', new AlcoveSheet($short))->tool);
+        self::assertSame(Tool::Level600, $this->slot('plumb-left-low', self::alcove($short))->tool);
     }
 
     public function test_inches_have_places_of_their_own(): void
@@ -97,25 +103,5 @@ final class SheetTest extends TestCase
         self::assertTrue($takes(900.0, 906.0)->takesDiffer());
         // A third take settles it: the mean is used, and nothing more is asked.
         self::assertFalse($takes(900.0, 906.0, 905.0)->takesDiffer());
-    }
-
-    public function test_the_floor_is_0_at_its_highest_corner_and_below_it_elsewhere(): void
-    {
-        // 6 lower on the right over 900, 2 lower in front over 400.
-        $floor = new LevelPlane(-6.0 / 900.0, -2.0 / 400.0, 900.0, 400.0, 0.5);
-        self::assertEqualsWithDelta(0.0, $floor->at(0.0, 0.0), 1e-9);
-        self::assertEqualsWithDelta(-8.0, $floor->at(900.0, 400.0), 1e-9);
-        self::assertEqualsWithDelta(8.0, $floor->fall(), 1e-9);
-        // Rising to the right: the highest corner is there.
-        $rising = new LevelPlane(6.0 / 900.0, 0.0, 900.0, 400.0, 0.5);
-        self::assertEqualsWithDelta(-6.0, $rising->at(0.0, 0.0), 1e-9);
-        self::assertEqualsWithDelta(0.0, $rising->at(900.0, 0.0), 1e-9);
-    }
-
-    public function test_a_ceiling_runs_straight_from_left_to_right(): void
-    {
-        $ceiling = new CeilingLine(2403.0, 2392.0, 900.0, 1.0);
-        self::assertSame(2392.0, $ceiling->lowest());
-        self::assertEqualsWithDelta(2397.5, $ceiling->at(450.0), 1e-9);
     }
 }

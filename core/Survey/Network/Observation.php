@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Incastro\Survey;
+namespace Incastro\Survey\Network;
 
 /**
  * What one reading says about the unknowns: a value with its σ, and the function that predicts it.
@@ -14,6 +14,8 @@ final readonly class Observation
     /**
      * @param  list<int>  $depends  the unknowns that the prediction looks at
      * @param  \Closure(array<int, float>): float  $predict
+     * @param  bool  $isAngle  in degrees, where a whole turn makes no difference
+     * @param  array<int, float>|null  $weights  of the unknowns, where the prediction is a linear function of them
      */
     public function __construct(
         public string $id,
@@ -21,8 +23,16 @@ final readonly class Observation
         public float $sigma,
         public array $depends,
         public \Closure $predict,
+        public bool $isAngle = false,
         public bool $isAssumption = false,
+        public ?array $weights = null,
     ) {
+    }
+
+    /** The same, as something that nobody read. */
+    public function asAssumption(): self
+    {
+        return new self($this->id, $this->value, $this->sigma, $this->depends, $this->predict, $this->isAngle, true, $this->weights);
     }
 
     /**
@@ -41,6 +51,6 @@ final readonly class Observation
             }
 
             return $sum;
-        }, $isAssumption);
+        }, false, $isAssumption, $weights);
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Incastro\Survey;
+namespace Incastro\Survey\Network;
 
 /** The readings leave something floating: no number of them says where it is. */
 final class Undetermined extends \RuntimeException

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Planning;
+
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
+use Incastro\Survey\Space\SpaceShape;
+use Incastro\Survey\Things\Face;
+use Incastro\Survey\Things\Thing;
+use Incastro\Survey\Things\ThingKind;
+use Incastro\Survey\Things\ThingRule;
+
+/** Edits of the things on a space's faces: a thing is placed by typing its two distances. */
+final class ThingChoices
+{
+    private const MOST = 100;
+
+    /** Narrower than this, a door is not a door, mm. */
+    private const NARROWEST_DOOR = 100;
+
+    private const NAMES = ['kind', 'name', 'face', 'wall', 'along', 'along_from', 'up', 'up_from', 'width', 'height', 'stands_out', 'rule', 'hand_room', 'clearance', 'swing', 'direction'];
+
+    public static function entries(LengthFormat $format, SpaceShape $shape): EntryList
+    {
+        $values = fn (array $cases) => array_map(fn (\BackedEnum $case) => (string) $case->value, array_values($cases));
+
+        return new EntryList('things', 'a thing of this space', self::NAMES, function (string $name, array $entry) use ($format, $shape, $values): ?Field {
+            $kind = is_string($entry['kind'] ?? null) ? ThingKind::tryFrom($entry['kind']) : null;
+            $mm = Length::ofMillimetres(...);
+            $distance = fn (string $label) => Field::length($label, $format, $mm(0), $mm(20_000));
+
+            return match ($name) {
+                'kind' => Field::oneOf('What it is', $values(ThingKind::cases())),
+                'name' => Field::text('Name', 60),
+                'face' => Field::oneOf('Where it is', $values(Face::cases())),
+                'wall' => Field::whole('Wall', 0, $shape->corners() - 1),
+                'along' => $distance('Distance from the side'),
+                'along_from' => Field::oneOf('Side it is measured from', ['left', 'right']),
+                'up' => $distance('Distance from the floor or the ceiling'),
+                'up_from' => Field::oneOf('Measured from', ['floor', 'ceiling']),
+                'width' => Field::length($kind?->isRound() ? 'Diameter' : 'Width', $format, $kind === ThingKind::Door ? $mm(self::NARROWEST_DOOR) : $mm(1), $mm(10_000)),
+                'height' => Field::length('Height', $format, $mm(1), $mm(10_000)),
+                'stands_out' => $distance('How far it stands out'),
+                'rule' => Field::oneOf('Rule', $values(ThingRule::cases())),
+                'hand_room' => $distance('Hand room')->orComputed(),
+                'clearance' => $distance('Clearance')->orComputed(),
+                'swing' => Field::oneOf('Swing', ['left', 'right', 'slides'])->orComputed(),
+                'direction' => Field::oneOf('Direction', ['up', 'along', 'out'])->orComputed(),
+                default => null,
+            };
+        }, self::MOST);
+    }
+
+    /** @param array<string, mixed> $entry */
+    public static function read(array $entry): Thing
+    {
+        $mm = fn (?array $stored): float => $stored === null ? 0.0 : Length::ofNanometres($stored['nm'])->toDouble();
+
+        return new Thing(
+            $entry['id'],
+            ThingKind::from($entry['kind']),
+            $entry['name'],
+            Face::from($entry['face']),
+            $entry['wall'],
+            $mm($entry['along']),
+            $entry['along_from'] === 'right',
+            $mm($entry['up']),
+            $entry['up_from'] === 'ceiling',
+            $mm($entry['width']),
+            $mm($entry['height']),
+            $mm($entry['stands_out']),
+            ThingRule::from($entry['rule']),
+            $mm($entry['hand_room']),
+            $mm($entry['clearance']),
+            $entry['swing'],
+            $entry['direction'],
+        );
+    }
+}

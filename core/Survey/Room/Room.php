@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Survey\Room;
+
+use Incastro\Geometry\Point;
+use Incastro\Survey\ClearSpan;
+use Incastro\Survey\Network\Adjusted;
+use Incastro\Survey\Path;
+use Incastro\Survey\Plan\PlanNetwork;
+use Incastro\Survey\Space\SpaceShape;
+use Incastro\Survey\Things\Thing;
+
+/**
+ * A space as found: corners, walls, floor, ceiling, and the things on them. Double millimetres; plan coordinates have the
+ * first corner at the origin and the second on the positive x axis, z goes up from the highest corner of the floor.
+ */
+final readonly class Room
+{
+    /** One-sided 95 % quantile of the normal distribution. */
+    public const QUANTILE = 1.645;
+
+    /** @var list<Point> at the plan's height */
+    public array $corners;
+
+    /** @param list<Thing> $things */
+    public function __construct(
+        public SpaceShape $shape,
+        public RoomNetwork $network,
+        public Adjusted $adjusted,
+        public Levels $levels,
+        public ?float $heightInFront,
+        public float $heightInFrontSigma,
+        public float $skirtingHeight,
+        public float $skirtingThickness,
+        public array $things,
+    ) {
+        $this->corners = array_map(fn (int $corner) => PlanNetwork::at($adjusted->unknowns, $corner), array_keys($shape->edges));
+    }
+
+    /** σ of a corner's place, mm. */
+    public function cornerSigma(int $corner): float
+    {
+        return sqrt(array_sum(array_map(fn (int $i) => $this->adjusted->covariance[$i][$i], PlanNetwork::of($corner))));
+    }
+
+    public function edgeLength(int $edge): float
+    {
+        return $this->corners[$edge]->distanceTo($this->corners[$this->shape->after($edge)]);
+    }
+
+    /** A corner at a height above the floor. */
+    public function cornerAt(int $corner, float $z): Point
+    {
+        return $this->network->corner($this->adjusted->unknowns, $corner, $z);
+    }
+
+    /** How far a wall stands into the room off the line of its corners, so far from its left end as one faces it. */
+    public function wallOffset(int $wall, float $along, float $z): float
+    {
+        return isset($this->network->fields[$wall]) ? $this->network->fields[$wall]->at($this->adjusted->unknowns, $this->network->station($wall, $along), $z) : 0.0;
+    }
+
+    /** σ of that offset; that of an assumption where nobody measured the wall. */
+    public function wallOffsetSigma(int $wall, float $along, float $z): ?float
+    {
+        return isset($this->network->fields[$wall]) ? $this->adjusted->sigmaOf($this->network->fields[$wall]->weights($this->network->station($wall, $along), $z)) : null;
+    }
+
+    /** The frame of a run along a wall. */
+    public function frame(int $wall = 0): RunFrame
+    {
+        return new RunFrame($this, $wall);
+    }
+
+    /** Clear span of a run along a path, with the places that bind (handbook, "The frame of a run, and clear span"). */
+    public function span(RunFrame $frame, Path $path, bool $withSkirting = false): ClearSpan
+    {
+        return $frame->span($path, $withSkirting);
+    }
+}

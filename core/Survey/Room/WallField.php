@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Survey\Room;
+
+use Incastro\Geometry\Point;
+use Incastro\Geometry\Polyline;
+
+/**
+ * How far a wall stands into the room off the straight line between its corners at the plan's height: unknowns at the
+ * crossings of stations along it and rows up it, straight between them and beyond.
+ */
+final readonly class WallField
+{
+    private Polyline $along;
+
+    private Polyline $up;
+
+    /**
+     * @param  int  $first  the first of its unknowns, station by station
+     * @param  non-empty-list<float>  $stations  mm from the wall's first corner, rising
+     * @param  non-empty-list<float>  $rows  mm above the floor, rising
+     */
+    public function __construct(public int $first, public array $stations, public array $rows)
+    {
+        $this->along = new Polyline(array_map(fn (float $at) => new Point($at, 0.0), $stations));
+        $this->up = new Polyline(array_map(fn (float $at) => new Point($at, 0.0), $rows));
+    }
+
+    public function size(): int
+    {
+        return count($this->stations) * count($this->rows);
+    }
+
+    /** @return list<int> all its unknowns */
+    public function unknowns(): array
+    {
+        return range($this->first, $this->first + $this->size() - 1);
+    }
+
+    /**
+     * Σ weight·unknown is the wall's offset at a place.
+     *
+     * @return array<int, float> by unknown
+     */
+    public function weights(float $along, float $z): array
+    {
+        $weights = [];
+        $up = $this->up->weightsAt($z);
+        foreach ($this->along->weightsAt($along) as $i => $share) {
+            foreach ($up as $j => $weight) {
+                if ($share * $weight !== 0.0) {
+                    $weights[$this->first + $i * count($this->rows) + $j] = $share * $weight;
+                }
+            }
+        }
+
+        return $weights;
+    }
+
+    /** @param array<int, float> $x */
+    public function at(array $x, float $along, float $z): float
+    {
+        $sum = 0.0;
+        foreach ($this->weights($along, $z) as $i => $weight) {
+            $sum += $weight * $x[$i];
+        }
+
+        return $sum;
+    }
+
+    /**
+     * Rows strictly between two heights.
+     *
+     * @return list<float>
+     */
+    public function bendsBetween(float $from, float $to): array
+    {
+        return $this->up->knotsBetween($from, $to);
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Survey\Space;
+
+use Incastro\Survey\ReadingKind;
+
+/** A reading that the person added to the sheet: what it is taken between, in the numbers of the space's shape; mm. */
+final readonly class ExtraSlot
+{
+    public function __construct(
+        public string $id,
+        public ReadingKind $kind,
+        public ?int $from = null,
+        public ?int $to = null,
+        public ?int $wall = null,
+        public ?float $along = null,
+        public ?float $height = null,
+        public ?float $depth = null,
+        public bool $isLevel = false,
+        public ?string $straightedge = null,
+        public int $plane = 0,
+    ) {
+    }
+}

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Survey\Space;
+
+use Incastro\Survey\Reading;
+use Incastro\Survey\ReadingKind;
+use Incastro\Survey\SheetChoices;
+
+/** Where on a space's walls the readings of its sheet are taken: from the person's choices and what is known so far. */
+final readonly class SheetPlaces
+{
+    public const ROWS = ['low', 'middle', 'high'];
+
+    private const UNMEASURED_HEIGHT = 2400.0;
+
+    /** Heights that a space is thought to have until they are read, by the slot that reads them. */
+    private const UNMEASURED = ['height-knee-left' => 900.0, 'height-knee-right' => 900.0, 'height-back-low' => 600.0, 'height-front-low' => 600.0];
+
+    /** The plan's usual height above the floor, clear of skirting (handbook, "Readings"). */
+    private const PLAN_HEIGHT = 1000.0;
+
+    /** A row of readings stands at least this far above the one below it, mm. */
+    private const LEAST_STEP = 100.0;
+
+    /** @param array<string, Reading> $known */
+    public function __construct(public SpaceShape $shape, private SheetChoices $choices, private array $known)
+    {
+    }
+
+    /** A height read in mm, or what it is thought to be. */
+    public function read(string $slot): float
+    {
+        return isset($this->known[$slot]) ? $this->known[$slot]->value() : self::UNMEASURED[$slot] ?? self::UNMEASURED_HEIGHT;
+    }
+
+    public function isKnown(string $slot): bool
+    {
+        return isset($this->known[$slot]);
+    }
+
+    /** The length in mm of an edge of the plan as far as it is known, else of the usual plan. */
+    public function length(int $edge): float
+    {
+        foreach ($this->known as $reading) {
+            $slot = $reading->slot;
+            $ends = [$slot->from, $slot->to];
+            if ($slot->kind->isBetweenCorners() && in_array($ends, [[$edge, $this->shape->after($edge)], [$this->shape->after($edge), $edge]], true)) {
+                return $reading->value();
+            }
+            if ($slot->kind === ReadingKind::Width && $slot->wall === $edge && $slot->between === [$this->shape->after($edge), $this->shape->before($edge)]) {
+                return $reading->value();
+            }
+        }
+
+        return $this->shape->nominalLength($edge, $this->shape->after($edge));
+    }
+
+    /** Height in mm of a wall: that of the lowest ceiling read above it. */
+    public function wallHeight(int $wall): float
+    {
+        $heights = match ($this->shape->kind) {
+            SpaceKind::UnderStair => match ($wall) {
+                1 => ['height-back-low', 'height-front-low'],
+                $this->shape->corners() - 1 => ['height-back-high', 'height-front-high'],
+                default => ['height-back-low'],
+            },
+            SpaceKind::RoofSlope => $wall === 0 ? ['height-knee-left', 'height-knee-right'] : ['height-front-left', 'height-front-right'],
+            default => array_keys(array_filter($this->known, fn (Reading $reading) => $reading->slot->kind === ReadingKind::Height && $reading->slot->spots !== [])),
+        };
+
+        return $heights === [] ? self::UNMEASURED_HEIGHT : min(array_map($this->read(...), $heights));
+    }
+
+    /** The height of the plan in mm: sides and diagonals are taken here. */
+    public function planHeight(): float
+    {
+        if ($this->choices->middle !== null) {
+            return $this->choices->middle->toDouble();
+        }
+        $lowest = min(array_map($this->wallHeight(...), $this->shape->walls() ?: [0]));
+
+        return match ($this->shape->kind) {
+            SpaceKind::Alcove => floor($lowest / 2),
+            default => min(self::PLAN_HEIGHT, floor($lowest / 2)),
+        };
+    }
+
+    /** Height in mm above the floor of a row of readings on a wall. */
+    public function row(string $row, int $wall = 0): float
+    {
+        return match ($row) {
+            'low' => $this->choices->low->toDouble(),
+            'high' => $this->shape->kind === SpaceKind::Alcove
+                ? $this->wallHeight($wall) - $this->choices->high->toDouble()
+                : max($this->planHeight() + self::LEAST_STEP, $this->wallHeight($wall) - $this->choices->high->toDouble()),
+            default => $this->planHeight(),
+        };
+    }
+
+    /** @return non-empty-list<float> rising heights at which a wall may bend */
+    public function rows(int $wall): array
+    {
+        $rows = array_map(fn (string $row) => $this->row($row, $wall), self::ROWS);
+
+        return $rows[0] + 1.0 < $rows[1] && $rows[1] + 1.0 < $rows[2] ? $rows : [0.0, $this->planHeight(), $this->planHeight() + max(self::LEAST_STEP, $this->planHeight())];
+    }
+
+    /** Whether the places chosen for the readings leave room between them. */
+    public function rowsRise(): bool
+    {
+        return $this->row('low') + 1.0 < $this->row('middle') && $this->row('middle') + 1.0 < $this->row('high')
+            && ($this->shape->kind !== SpaceKind::Alcove || $this->column('back') + 1.0 < $this->column('front'));
+    }
+
+    /** How far the back wall's widths at the back and in front stand from it, mm. */
+    public function column(string $column): float
+    {
+        return $column === 'back' ? $this->choices->back->toDouble() : $this->depth() - $this->choices->front->toDouble();
+    }
+
+    /** Depth of the space in mm, along its shallower side wall. */
+    public function depth(): float
+    {
+        return match ($this->shape->kind) {
+            SpaceKind::Closet => min($this->length(1), $this->length($this->shape->corners() - 1)),
+            default => min(array_map($this->length(...), $this->sideWalls())),
+        };
+    }
+
+    /** @return non-empty-list<int> the edges beside the back wall that are walls */
+    private function sideWalls(): array
+    {
+        $sides = array_values(array_filter([1, $this->shape->corners() - 1], $this->shape->isWall(...)));
+
+        return $sides === [] ? [1] : $sides;
+    }
+
+    public function level(): float
+    {
+        return $this->choices->level->toDouble();
+    }
+
+    /** @return array{float, float} foot and head in mm of the level on a wall, from the lowest row up or from the highest down */
+    public function levelHeld(string $row, int $wall): array
+    {
+        $length = min($this->level(), $this->row('high', $wall) - $this->row('low', $wall));
+
+        return $row === 'low'
+            ? [$this->row('low', $wall), $this->row('low', $wall) + $length]
+            : [$this->row('high', $wall) - $length, $this->row('high', $wall)];
+    }
+}

@@ -1,0 +1,337 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Survey;
+
+use Incastro\Geometry\Point;
+use Incastro\Geometry\Polygon;
+use Incastro\Measure\LengthFormat;
+use Incastro\Measure\Unit;
+use Incastro\Survey\Network\Adjusted;
+use Incastro\Survey\Network\Adjustment;
+use Incastro\Survey\Network\Observation;
+use Incastro\Survey\Network\Scrutinised;
+use Incastro\Survey\Network\Scrutiny;
+use Incastro\Survey\Network\Slip;
+use Incastro\Survey\Network\Undetermined;
+use Incastro\Survey\Plan\PlanNetwork;
+use Incastro\Survey\Room\LevelNetwork;
+use Incastro\Survey\Room\Levels;
+use Incastro\Survey\Room\Room;
+use Incastro\Survey\Room\RoomNetwork;
+use Incastro\Survey\Room\WallAssumptions;
+use Incastro\Survey\Space\Sheet;
+use Incastro\Survey\Space\SpaceKind;
+use Incastro\Survey\Space\Spot;
+
+/**
+ * Turns the readings of a space into the room as found, and says how sure it is and which reading to take again.
+ *
+ * The walls are one adjustment, floor and ceiling another. Every take is an observation of its own, so that a second take
+ * of a slot checks the first. Where no reading splits crookedness between two walls, an assumption with its own σ does.
+ */
+final class SpaceSurvey
+{
+    /** No room is as large as this, mm: an adjustment that goes beyond it has not found one. */
+    private const LARGEST = 100_000.0;
+
+    /** σ of a corner of the usual plan, mm, until readings say better: for drawing alone. */
+    private const USUAL = 300.0;
+
+    /** @var list<Slot> */
+    private array $slots;
+
+    /** @var array<string, Reading> by slot */
+    private array $readings;
+
+    private Sheet $sheet;
+
+    private RoomNetwork $network;
+
+    /** @var array<string, array{Take, Slot}> by take */
+    private array $takes = [];
+
+    /**
+     * @param  Sheet  $sheet  of the space, with nothing known
+     * @param  list<Take>  $given  takes that nobody withdrew
+     * @param  list<Things\Thing>  $things
+     */
+    public function __construct(Sheet $sheet, private readonly array $given, private readonly array $things, private readonly LengthFormat $format)
+    {
+        $bySlot = [];
+        foreach ($given as $take) {
+            $bySlot[$take->slot][] = $take;
+        }
+        // Heights and lengths come first: they say where the other readings are taken.
+        $this->sheet = $sheet->knowing($this->readingsOf($sheet->slots(), $bySlot));
+        $this->slots = $this->sheet->slots();
+        $this->readings = $this->readingsOf($this->slots, $bySlot);
+        foreach ($this->readings as $reading) {
+            foreach ($reading->takes as $take) {
+                $this->takes[$take->id] = [$take, $reading->slot];
+            }
+        }
+        $this->network = new RoomNetwork($this->sheet, array_values(array_map(fn (Reading $reading) => $reading->slot, $this->readings)));
+    }
+
+    public function solve(): Survey
+    {
+        $missing = array_values(array_filter($this->slots, fn (Slot $slot) => $slot->required && ! isset($this->readings[$slot->id])));
+        $closing = new PlanClosing($this->network, $this->readings);
+        $excluded = $closing->excludedTakes();
+        $assumptions = (new WallAssumptions($this->network, array_values(array_map(fn (Reading $reading) => $reading->slot, $this->readings))));
+        $observations = $this->observations($excluded);
+        $planIsChecked = true;
+        $adjusted = $this->solved([...$observations, ...$assumptions->all()]);
+        if ($adjusted === null) {
+            $planIsChecked = false;
+            $observations = [...$observations, ...$assumptions->square()];
+            $adjusted = $this->solved([...$observations, ...$assumptions->all()]);
+        }
+        $isDraft = $adjusted === null || ! $this->sheet->places()->rowsRise();
+        $walls = $isDraft || $adjusted === null ? null : $this->scrutinised($adjusted, $this->wallCandidates());
+        $adjusted = $walls->adjusted ?? $this->draft([...$observations, ...$assumptions->all()]);
+        $levels = $this->levels($adjusted);
+        $room = $this->room($adjusted, $levels?->adjusted);
+        if (! $this->isPlausible($room)) {
+            $isDraft = true;
+        }
+        $struck = array_merge($closing->provenWrong(), array_map(fn ($suspect) => $suspect->id, [...($walls->suspects ?? []), ...($levels->suspects ?? [])]));
+        $findings = new SurveyFindings($this->sheet, $this->slots, $this->readings, $this->takes, $this->network, $this->format);
+        $isFit = ! $isDraft && $this->hasHeights() && $room !== null;
+
+        return new Survey(
+            $this->sheet,
+            $this->slots,
+            $this->readings,
+            $isFit ? $room : null,
+            $room,
+            $missing,
+            $planIsChecked,
+            $struck,
+            $findings->all($isFit ? $room : null, $walls, $levels, $closing, $planIsChecked),
+        );
+    }
+
+    /**
+     * @param  list<Slot>  $slots
+     * @param  array<string, non-empty-list<Take>>  $bySlot
+     * @return array<string, Reading>
+     */
+    private function readingsOf(array $slots, array $bySlot): array
+    {
+        $readings = [];
+        foreach ($slots as $slot) {
+            if (isset($bySlot[$slot->id])) {
+                $readings[$slot->id] = new Reading($slot, $bySlot[$slot->id]);
+            }
+        }
+
+        return $readings;
+    }
+
+    /**
+     * One observation a take, of those that say where walls stand.
+     *
+     * @param  list<string>  $excluded
+     * @return list<Observation>
+     */
+    private function observations(array $excluded): array
+    {
+        $observations = [];
+        foreach ($this->readings as $reading) {
+            foreach ($reading->takes as $take) {
+                $observation = in_array($take->id, $excluded, true) ? null
+                    : $this->network->observation($take->id, $reading->slot, $take->signed($reading->slot), $reading->sigmaOf($take));
+                if ($observation !== null) {
+                    $observations[] = $observation;
+                }
+            }
+        }
+
+        return $observations;
+    }
+
+    /** @param list<Observation> $observations */
+    private function solved(array $observations): ?Adjusted
+    {
+        $best = null;
+        foreach ($this->starts($observations) as $start) {
+            try {
+                $adjusted = Adjustment::solve($observations, $start);
+            } catch (Undetermined) {
+                continue;
+            }
+            if ($best === null || $this->badness($adjusted) < $this->badness($best)) {
+                $best = $adjusted;
+            }
+            if ($this->badness($best) < 1e4 && $best->sumOfSquares() <= 9.0 * max(1, $best->degreesOfFreedom())) {
+                break;
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * First the usual plan pulled into the readings' shape, then polygons constructed from the readings alone.
+     *
+     * @param  list<Observation>  $observations
+     * @return \Generator<list<float>>
+     */
+    private function starts(array $observations): \Generator
+    {
+        $zeros = array_fill(0, $this->network->unknowns, 0.0);
+        yield $this->draft($observations)->unknowns;
+        foreach ((new PlanClosing($this->network, $this->readings))->guesses() as $guess) {
+            yield array_replace($zeros, PlanNetwork::unknownsOf($guess));
+        }
+    }
+
+    private function badness(Adjusted $adjusted): float
+    {
+        $polygon = $this->polygon($adjusted);
+
+        return $adjusted->sumOfSquares() + ($polygon->isSimple() ? 0.0 : 1e6) + ($polygon->signedArea() > 0 ? 0.0 : 1e6);
+    }
+
+    private function polygon(Adjusted $adjusted): Polygon
+    {
+        return new Polygon(array_map(fn (int $corner) => PlanNetwork::at($adjusted->unknowns, $corner), array_keys($this->sheet->shape->edges)));
+    }
+
+    /**
+     * The usual plan of the space as the readings so far bend it: always there, for the drawing.
+     *
+     * @param  list<Observation>  $observations
+     */
+    private function draft(array $observations): Adjusted
+    {
+        $start = array_replace(array_fill(0, $this->network->unknowns, 0.0), PlanNetwork::unknownsOf($this->sheet->shape->nominal));
+
+        try {
+            return Adjustment::solve($observations, $start, self::USUAL);
+        } catch (Undetermined) {
+            // Places that contradict each other: the usual plan as it is.
+            return Adjustment::solve([], $start, self::USUAL);
+        }
+    }
+
+    /** @param list<Observation> $candidates */
+    private function scrutinised(Adjusted $adjusted, array $candidates): Scrutinised
+    {
+        return (new Scrutiny(
+            fn (array $observations) => $observations === $adjusted->observations ? $adjusted : Adjustment::solve($observations, $adjusted->unknowns),
+            $this->slip(...),
+            $candidates,
+        ))->of($adjusted->observations);
+    }
+
+    private function slip(string $id, float $error, float $sigma): ?Slip
+    {
+        [$take, $slot] = $this->takes[$id];
+        $other = $slot->swap === null ? null : ($this->readings[$slot->swap] ?? null)?->value();
+
+        return Slips::explain($error, $sigma, $take->signed($slot), $take->typed, $slot->tool, $this->format->unit === Unit::Inch, $other);
+    }
+
+    /**
+     * Readings of the sheet that are not taken yet.
+     *
+     * @return list<Observation>
+     */
+    private function wallCandidates(): array
+    {
+        $candidates = [];
+        foreach ($this->slots as $slot) {
+            if (! isset($this->readings[$slot->id]) && ($slot->kind !== ReadingKind::Plumb || isset($this->network->fields[(int) $slot->wall])) && $slot->kind !== ReadingKind::Offset) {
+                $candidate = $this->network->observation($slot->id, $slot, 0.0, $slot->tool->sigma($slot->span ?? 2000.0));
+                if ($candidate !== null) {
+                    $candidates[] = $candidate;
+                }
+            }
+        }
+
+        return $candidates;
+    }
+
+    private function levels(Adjusted $walls): ?Scrutinised
+    {
+        $network = new LevelNetwork($this->sheet->shape, fn (Spot $spot): Point => $this->network->spot($walls->unknowns, $spot->wall, $spot->along, $spot->depth));
+        $observations = [];
+        foreach ($this->readings as $reading) {
+            foreach ($reading->takes as $take) {
+                $observation = $network->observation($take->id, $reading->slot, $take->signed($reading->slot), $reading->sigmaOf($take));
+                if ($observation !== null) {
+                    $observations[] = $observation;
+                }
+            }
+        }
+        try {
+            return $this->scrutinised(Adjustment::solve([...$observations, ...$network->assumptions($this->readings)], $network->start()), []);
+        } catch (Undetermined) {
+            return null;
+        }
+    }
+
+    private function hasHeights(): bool
+    {
+        foreach ($this->readings as $reading) {
+            if ($reading->slot->kind === ReadingKind::Height && $reading->slot->spots !== []) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function room(Adjusted $walls, ?Adjusted $levels): ?Room
+    {
+        if ($levels === null) {
+            return null;
+        }
+        $value = fn (string $slot) => isset($this->readings[$slot]) ? $this->readings[$slot]->value() : 0.0;
+        $inFront = $this->readings['height-front'] ?? null;
+        $corners = array_map(fn (int $corner) => PlanNetwork::at($walls->unknowns, $corner), array_keys($this->sheet->shape->edges));
+
+        return new Room(
+            $this->sheet->shape,
+            $this->network,
+            $walls,
+            new Levels($levels, count($this->sheet->shape->ceiling->planes()), $corners),
+            $inFront?->value(),
+            $inFront?->sigma() ?? 0.0,
+            $value('skirting-height'),
+            $value('skirting-thickness'),
+            $this->things,
+        );
+    }
+
+    /** Whether the walls, carried on to the ends of the room, stay within what a room can be. */
+    private function isPlausible(?Room $room): bool
+    {
+        if ($room === null || ! (new Polygon($room->corners))->isSimple() || (new Polygon($room->corners))->signedArea() <= 0.0) {
+            return false;
+        }
+        foreach ([...$room->adjusted->unknowns, ...$room->levels->adjusted->unknowns] as $unknown) {
+            if (! (abs($unknown) < self::LARGEST)) {
+                return false;
+            }
+        }
+        $frame = $room->frame();
+        $top = $frame->lowestCeiling(max(0.0, $frame->mouth()))[0];
+        if ($frame->mouth() <= 0.0 || $top <= 0.0 || $top > self::LARGEST) {
+            return $this->sheet->shape->kind === SpaceKind::UnderStair && $frame->mouth() > 0.0;
+        }
+        foreach ([0.0, $frame->mouth()] as $v) {
+            foreach ([0.0, $top, 2 * $top] as $z) {
+                if (! (abs($frame->leftAt($v, $z)) + abs($frame->rightAt($v, $z)) < self::LARGEST)) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+}
