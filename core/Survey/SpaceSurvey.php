@@ -90,9 +90,12 @@ final class SpaceSurvey
             $adjusted = $this->solved([...$observations, ...$assumptions->all()]);
         }
         $isDraft = $adjusted === null || ! $this->sheet->places()->rowsRise();
-        $walls = $isDraft || $adjusted === null ? null : $this->scrutinised($adjusted, $this->wallCandidates());
+        $wallCandidates = $this->wallCandidates();
+        $walls = $isDraft || $adjusted === null ? null : $this->scrutinised($adjusted, $wallCandidates);
         $adjusted = $walls->adjusted ?? $this->draft([...$observations, ...$assumptions->all()]);
-        $levels = $this->levels($adjusted);
+        $network = new LevelNetwork($this->sheet->shape, fn (Spot $spot): Point => $this->network->spot($adjusted->unknowns, $spot->wall, $spot->along, $spot->depth));
+        $levelCandidates = $this->levelCandidates($network);
+        $levels = $this->levels($network, $levelCandidates);
         $room = $this->room($adjusted, $levels?->adjusted);
         if (! $this->isPlausible($room)) {
             $isDraft = true;
@@ -110,7 +113,7 @@ final class SpaceSurvey
             $missing,
             $planIsChecked,
             $struck,
-            $findings->all($isFit ? $room : null, $walls, $levels, $closing, $planIsChecked),
+            $findings->all($isFit ? $room : null, $walls, $levels, $closing, $planIsChecked, $wallCandidates, $levelCandidates),
         );
     }
 
@@ -256,9 +259,9 @@ final class SpaceSurvey
         return $candidates;
     }
 
-    private function levels(Adjusted $walls): ?Scrutinised
+    /** @param list<Observation> $candidates */
+    private function levels(LevelNetwork $network, array $candidates): ?Scrutinised
     {
-        $network = new LevelNetwork($this->sheet->shape, fn (Spot $spot): Point => $this->network->spot($walls->unknowns, $spot->wall, $spot->along, $spot->depth));
         $observations = [];
         foreach ($this->readings as $reading) {
             foreach ($reading->takes as $take) {
@@ -269,10 +272,28 @@ final class SpaceSurvey
             }
         }
         try {
-            return $this->scrutinised(Adjustment::solve([...$observations, ...$network->assumptions($this->readings)], $network->start()), []);
+            return $this->scrutinised(Adjustment::solve([...$observations, ...$network->assumptions($this->readings)], $network->start()), $candidates);
         } catch (Undetermined) {
             return null;
         }
+    }
+
+    /**
+     * Heights of the sheet that are not taken yet.
+     *
+     * @return list<Observation>
+     */
+    private function levelCandidates(LevelNetwork $network): array
+    {
+        $candidates = [];
+        foreach ($this->slots as $slot) {
+            $candidate = isset($this->readings[$slot->id]) ? null : $network->observation($slot->id, $slot, 0.0, $slot->tool->sigma(2400.0));
+            if ($candidate !== null) {
+                $candidates[] = $candidate;
+            }
+        }
+
+        return $candidates;
     }
 
     private function hasHeights(): bool

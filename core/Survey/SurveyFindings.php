@@ -9,6 +9,7 @@ use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Rules\Finding;
 use Incastro\Survey\Network\Adjusted;
+use Incastro\Survey\Network\Observation;
 use Incastro\Survey\Network\Scrutinised;
 use Incastro\Survey\Network\Suspect;
 use Incastro\Survey\Network\UndecidedSet;
@@ -49,8 +50,12 @@ final readonly class SurveyFindings
     ) {
     }
 
-    /** @return list<Finding> */
-    public function all(?Room $room, ?Scrutinised $walls, ?Scrutinised $levels, PlanClosing $closing, bool $planIsChecked): array
+    /**
+     * @param  list<Observation>  $wallCandidates  readings of the sheet not taken yet, by slot
+     * @param  list<Observation>  $levelCandidates
+     * @return list<Finding>
+     */
+    public function all(?Room $room, ?Scrutinised $walls, ?Scrutinised $levels, PlanClosing $closing, bool $planIsChecked, array $wallCandidates, array $levelCandidates): array
     {
         $accused = [...$this->accusations($walls), ...$this->accusations($levels)];
 
@@ -60,7 +65,7 @@ final readonly class SurveyFindings
             ...($accused === [] ? $this->takesThatDiffer() : []),
             ...$this->crossing($walls?->adjusted),
             ...$this->plan($room, $planIsChecked),
-            ...($room === null ? [] : $this->unchecked($room, $walls)),
+            ...($room === null ? [] : $this->unchecked($room, $walls, $wallCandidates, $levelCandidates)),
             ...$this->notes($room),
         ];
     }
@@ -148,6 +153,11 @@ final readonly class SurveyFindings
     {
         $findings = [];
         $name = fn (PlanReading $reading) => '“'.$this->takes[$reading->id][1]->label.'”';
+        $proven = $closing->provenWrong();
+        $slot = $proven === [] ? null : $this->takes[$proven[0]][1];
+        if ($slot !== null && count($this->readings[$slot->id]->takes) > 1) {
+            return [Finding::note('struck', sprintf('One take of “%s” cannot be: no plan closes with it. It does not count; the other does.', $slot->label), $slot->id)];
+        }
         foreach (array_slice($closing->contradictions()->found, 0, 2) as [$long, $way]) {
             $sum = array_sum(array_map(fn (PlanReading $part) => $part->value, $way));
             $findings[] = Finding::warning('plan-cannot-close', sprintf(
@@ -189,50 +199,61 @@ final readonly class SurveyFindings
     /**
      * Readings that nothing checks, and the one that would help most.
      *
+     * @param  list<Observation>  $wallCandidates
+     * @param  list<Observation>  $levelCandidates
      * @return list<Finding>
      */
-    private function unchecked(Room $room, ?Scrutinised $walls): array
+    private function unchecked(Room $room, ?Scrutinised $walls, array $wallCandidates, array $levelCandidates): array
     {
         if ($walls === null) {
             return [];
         }
-        $unchecked = [];
-        foreach ([$walls->adjusted, $room->levels->adjusted] as $adjusted) {
-            foreach ($adjusted->observations as $k => $observation) {
-                if (! $observation->isAssumption && $adjusted->redundancy($k) < self::UNCHECKED) {
-                    $unchecked[$this->takes[$observation->id][1]->id] = '“'.$this->takes[$observation->id][1]->label.'”';
-                }
+        $ofWalls = self::uncheckedIn($walls->adjusted);
+        $ofLevels = self::uncheckedIn($room->levels->adjusted);
+        $names = [];
+        foreach ([[$walls->adjusted, $ofWalls], [$room->levels->adjusted, $ofLevels]] as [$adjusted, $unchecked]) {
+            foreach ($unchecked as $k) {
+                $slot = $this->takes[$adjusted->observations[$k]->id][1];
+                $names[$slot->id] = "“{$slot->label}”";
             }
         }
-        if ($unchecked === []) {
+        if ($names === []) {
             return [];
         }
-        $best = $this->mostHelpful($room, $walls->adjusted);
-        $more = count($unchecked) - self::NAMED;
+        $best = $this->mostHelpful($room, $walls->adjusted, $wallCandidates, $levelCandidates, $ofWalls, $ofLevels);
+        $more = count($names) - self::NAMED;
 
         return [Finding::note('unchecked', sprintf(
             'Nothing checks %s%s: take them with care, or twice.%s',
-            $more > 0 ? implode(', ', array_slice($unchecked, 0, self::NAMED)) : self::listed(array_values($unchecked), 'and'),
+            $more > 0 ? implode(', ', array_slice($names, 0, self::NAMED)) : self::listed(array_values($names), 'and'),
             $more > 0 ? sprintf(' and %d more', $more) : '',
-            $best === null ? '' : sprintf(' One reading more would help most: “%s”.', $best->label)
-        ), $best->id ?? array_key_first($unchecked))];
+            $best === null ? '' : sprintf(' One reading more would help most: “%s”.', $best->label),
+        ), $best->id ?? (string) array_key_first($names))];
     }
 
-    /** The slot not yet taken that would lower the doubt of the clear span most. */
-    private function mostHelpful(Room $room, Adjusted $walls): ?Slot
+    /** @return list<int> observations of which the others check next to nothing */
+    private static function uncheckedIn(Adjusted $adjusted): array
     {
-        $candidates = [];
-        foreach ($this->slots as $slot) {
-            if (! isset($this->readings[$slot->id]) && ($slot->wall === null || isset($this->network->fields[$slot->wall]))) {
-                $candidate = $this->network->observation($slot->id, $slot, 0.0, $slot->tool->sigma($slot->span ?? 2000.0));
-                if ($candidate !== null) {
-                    $candidates[$slot->id] = $candidate;
-                }
-            }
-        }
+        return array_values(array_filter(array_keys($adjusted->observations), fn (int $k) => ! $adjusted->observations[$k]->isAssumption && $adjusted->redundancy($k) < self::UNCHECKED));
+    }
+
+    /**
+     * The slot not yet taken that would lower the doubt of the clear span most; where only heights are unchecked, the one
+     * that would check them best.
+     *
+     * @param  list<Observation>  $wallCandidates
+     * @param  list<Observation>  $levelCandidates
+     * @param  list<int>  $uncheckedWalls
+     * @param  list<int>  $uncheckedLevels
+     */
+    private function mostHelpful(Room $room, Adjusted $walls, array $wallCandidates, array $levelCandidates, array $uncheckedWalls, array $uncheckedLevels): ?Slot
+    {
+        $byId = fn (array $candidates): array => array_combine(array_map(fn (Observation $candidate) => $candidate->id, $candidates), $candidates);
         $frame = $room->frame();
         $top = $frame->lowestCeiling($frame->mouth())[0];
-        $best = MostHelpful::span($walls, [$frame->span(new Path(0.0, $frame->mouth(), 0.0, max(1.0, $top)))->weights], $candidates);
+        $best = $uncheckedWalls === []
+            ? MostHelpful::check($room->levels->adjusted, $uncheckedLevels, $byId($levelCandidates))
+            : MostHelpful::span($walls, [$frame->span(new Path(0.0, $frame->mouth(), 0.0, max(1.0, $top)))->weights], $byId($wallCandidates));
 
         return array_values(array_filter($this->slots, fn (Slot $slot) => $slot->id === $best))[0] ?? null;
     }

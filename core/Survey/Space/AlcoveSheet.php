@@ -88,6 +88,7 @@ final readonly class AlcoveSheet
     {
         return [
             new Slot('height-front', ReadingKind::Height, 'Ceiling height in front', 'Floor to ceiling where a box would be stood up, a box’s length in front of the space.', Tool::Tape, false, group: 'If you can'),
+            $this->make->height('height-middle', 'Height, middle', new Spot(0, $this->places->length(0) / 2, $this->places->depth() / 2), required: false, how: 'Floor to ceiling half way between the side walls: it checks the other two.'),
             $this->make->corner(self::LEFT_BACK, 'corner-left', 'Corner, left back'),
             $this->make->corner(self::RIGHT_BACK, 'corner-right', 'Corner, right back'),
             $this->make->plumb(0, 'low', null, false, 'plumb-back-low', 'Plumb, back wall, lower half'),

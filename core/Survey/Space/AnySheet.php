@@ -13,7 +13,7 @@ use Incastro\Survey\Slot;
 final readonly class AnySheet
 {
     /** Readings more than unknowns that a plan should have. */
-    private const TO_SPARE = 3;
+    private const TO_SPARE = 5;
 
     /** How many walls are plumbed, so that the sheet stays short. */
     private const PLUMBED = 6;

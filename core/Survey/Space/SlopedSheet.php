@@ -17,12 +17,14 @@ final readonly class SlopedSheet
     public function slots(): array
     {
         $shape = $this->places->shape;
-        $slots = $shape->kind === SpaceKind::UnderStair ? $this->rakeHeights() : $this->slopeHeights();
+        $slots = [];
+        // Lengths come first: how high a slope is depends on where along it one measures.
         foreach (array_keys($shape->edges) as $edge) {
             $slots[] = $this->make->side($edge);
         }
         $slots[] = $this->make->diagonal(0, 2);
         $slots[] = $this->make->diagonal(1, 3);
+        array_push($slots, ...($shape->kind === SpaceKind::UnderStair ? $this->rakeHeights() : $this->slopeHeights()));
         foreach (['back', 'front'] as $column) {
             $slots[] = $this->make->width('low', $column, [1, 3]);
         }
@@ -85,7 +87,7 @@ final readonly class SlopedSheet
         foreach (['left' => 100.0, 'right' => $width - 100.0] as $side => $along) {
             $slots[] = $this->make->height("height-slope-$side", "Height under the slope, $side", new Spot(0, $along, 400.0), 0, true, 'Floor to slope, 400 mm out from the knee wall.');
         }
-        foreach (['left' => 100.0, 'right' => $width - 100.0] as $side => $along) {
+        foreach (['left' => 100.0, 'middle' => $width / 2, 'right' => $width - 100.0] as $side => $along) {
             $slots[] = $this->make->height("height-front-$side", count($planes) > 1 ? "Height of the flat ceiling, $side" : "Height in front, $side", new Spot(0, $along, $depth - 100.0), count($planes) - 1);
         }
 
