@@ -8,6 +8,8 @@ use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SurveyController;
+use App\Http\Controllers\VocabularyController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/session', [SessionController::class, 'show']);
@@ -20,12 +22,14 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::put('/account/password', [AccountController::class, 'password'])->middleware('throttle:sign-in');
     Route::delete('/account', [AccountController::class, 'destroy'])->middleware('throttle:sign-in');
 
+    Route::get('/vocabulary', [VocabularyController::class, 'show']);
     Route::get('/homes', [HomeController::class, 'index']);
     Route::post('/homes', [HomeController::class, 'store']);
 
     Route::middleware('can:own,home')->group(function (): void {
         Route::patch('/homes/{home}', [HomeController::class, 'update']);
         Route::delete('/homes/{home}', [HomeController::class, 'destroy']);
+        Route::post('/homes/{home}/ways-in', [HomeController::class, 'waysIn']);
         Route::post('/homes/{home}/jobs', [JobController::class, 'store']);
         Route::post('/homes/{home}/import', [ExchangeController::class, 'import']);
     });
@@ -44,6 +48,11 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::middleware('can:own,space')->group(function (): void {
         Route::get('/spaces/{space}/elevation.svg', [ExchangeController::class, 'elevation']);
         Route::post('/spaces/{space}/facts', [EditController::class, 'facts']);
+        Route::get('/spaces/{space}/measuring-sheet', [SurveyController::class, 'sheet']);
+        Route::get('/spaces/{space}/readings.csv', [SurveyController::class, 'csv']);
+        Route::post('/spaces/{space}/readings.csv', [SurveyController::class, 'importCsv']);
+        Route::post('/spaces/{space}/practice/reading', [SurveyController::class, 'practiceReading']);
+        Route::get('/spaces/{space}/practice/report', [SurveyController::class, 'practiceReport']);
         Route::delete('/spaces/{space}', [JobController::class, 'removeSpace']);
     });
 });

@@ -19,6 +19,9 @@ use Incastro\Planning\TakeReader;
 /** Adds facts to a space's book: in any order, and each at most once however often it is sent. */
 final readonly class FactBook
 {
+    /** As many as a space's book holds: nobody takes more of one space. */
+    private const MOST = 2000;
+
     public function __construct(private History $history)
     {
     }
@@ -34,6 +37,9 @@ final readonly class FactBook
         $slots = [];
         foreach (JobReader::read(JobDocument::of($job))->space($space->id)->sheet->slots() as $slot) {
             $slots[$slot->id] = $slot;
+        }
+        if ($space->facts()->count() + count($facts) > self::MOST) {
+            throw ValidationException::withMessages(['facts' => sprintf('This tape book holds %d readings, which is as many as it takes. Begin another space for more.', self::MOST)]);
         }
         $reader = new TakeReader(LengthFormat::of($job->choices['measure']));
         $rows = [];

@@ -21,12 +21,8 @@ final class JobPorter
     public function export(Job $job): array
     {
         $document = JobDocument::of($job);
-        $struck = $job->spaces->flatMap(function (Space $space) {
-            $standing = JobDocument::standing($space->facts)->modelKeys();
-
-            return $space->facts->where('kind', Fact::TAKE)->whereNotIn('id', $standing)
-                ->map(fn (Fact $fact) => ['space' => $space->id] + JobDocument::take($fact))->values();
-        });
+        $document['spaces'] = array_map(fn (array $space) => array_diff_key($space, ['withdrawn' => 1]), $document['spaces']);
+        $struck = $job->spaces->flatMap(fn (Space $space) => JobDocument::withdrawn($space)->map(fn (Fact $fact) => ['space' => $space->id] + JobDocument::take($fact))->values());
 
         return JobFile::write($document, array_values($struck->all()));
     }

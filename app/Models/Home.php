@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $id
  * @property string $user_id
  * @property string $name
+ * @property list<array<string, mixed>> $ways_in
  * @property User $user
  * @property Collection<int, Job> $jobs
  */
@@ -21,7 +22,14 @@ final class Home extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['name'];
+    protected $fillable = ['name', 'ways_in'];
+
+    protected $attributes = ['ways_in' => '[]'];
+
+    protected function casts(): array
+    {
+        return ['ways_in' => 'array'];
+    }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

@@ -25,7 +25,18 @@ final class JobDocument
     {
         return ['id' => $space->id] + $space->choices + [
             'takes' => self::standing($space->facts)->where('kind', Fact::TAKE)->map(self::take(...))->values()->all(),
+            'withdrawn' => self::withdrawn($space)->map(self::take(...))->values()->all(),
         ];
+    }
+
+    /**
+     * Takes that somebody took back: they stay in the book, struck out.
+     *
+     * @return Collection<int, Fact>
+     */
+    public static function withdrawn(Space $space): Collection
+    {
+        return $space->facts->where('kind', Fact::TAKE)->whereNotIn('id', self::standing($space->facts)->modelKeys());
     }
 
     /** @return array<string, mixed> */

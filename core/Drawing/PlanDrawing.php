@@ -120,8 +120,9 @@ final readonly class PlanDrawing
         $lines = [];
         $crossing = 0;
         foreach ($this->survey->slots as $slot) {
-            // Diagonals cross: only the first carries its value there.
-            $style = $slot->kind === ReadingKind::Diagonal && $crossing++ > 0 ? Style::ReadingQuiet : Style::Reading;
+            // Lines cross in the middle: only the first diagonal carries its value there.
+            $isQuiet = $slot->kind === ReadingKind::Fall || ($slot->kind === ReadingKind::Diagonal && $crossing++ > 0);
+            $style = $isQuiet ? Style::ReadingQuiet : Style::Reading;
             $ends = $this->ends($slot);
             if ($ends !== null) {
                 $lines[] = new Dimension($ends[0], $ends[1], $this->texts->of($slot), $slot->id, $style);

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Incastro\Drawing;
 
+use Incastro\Geometry\Point;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Survey\ReadingKind;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\Room\RunFrame;
 use Incastro\Survey\Slot;
+use Incastro\Survey\Space\CeilingKind;
 use Incastro\Survey\Survey;
 use Incastro\Survey\Things\Face;
 use Incastro\Survey\Things\Thing;
@@ -86,7 +88,7 @@ final readonly class WallDrawing
         }
         $over = [];
         $usual = ($this->ceiling(0.0) + $this->ceiling($this->length)) / 2;
-        $isFlat = count($this->room->shape->ceiling->planes()) === 1 && $this->room->shape->ceiling->planes()[0] === 'ceiling';
+        $isFlat = $this->isFlat();
         for ($i = 1; $i < self::STEPS; $i++) {
             $u = $this->length * $i / self::STEPS;
             $over[] = new DrawnPoint($u, $this->ceiling($u), 0.0, $isFlat ? $this->ceiling($u) - $usual : 0.0);
@@ -132,13 +134,39 @@ final readonly class WallDrawing
     private function height(Slot $slot): ?array
     {
         $spot = $slot->spots[0] ?? null;
-        if ($spot === null || $spot->wall !== $this->wall) {
+        if ($spot === null) {
             return null;
         }
+        $place = $this->room->network->spot($this->room->adjusted->unknowns, $spot->wall, $spot->along, $spot->depth);
+        if ($this->isFlat() ? $spot->wall !== $this->wall : $this->nearestWall($place) !== $this->wall) {
+            return null;
+        }
+        [$along, $depth] = $this->frame->place($place);
         $inset = min(120.0, $this->length / 8);
-        $u = min(max($spot->along, $inset), $this->length - $inset) + ($this->isFront($slot) ? self::BESIDE : 0.0);
+        $u = min(max($along, $inset), $this->length - $inset) + ($this->isFlat() && $this->isFront($slot) ? self::BESIDE : 0.0);
 
-        return [new DrawnPoint($u, $this->frame->floorAt($u, $spot->depth)), new DrawnPoint($u, max(1.0, $this->frame->ceilingAt($spot->along, $spot->depth)))];
+        return [new DrawnPoint($u, $this->frame->floorAt($u, $depth)), new DrawnPoint($u, max(1.0, $this->frame->ceilingAt($along, $depth)))];
+    }
+
+    private function isFlat(): bool
+    {
+        return $this->room->shape->ceiling === CeilingKind::Flat;
+    }
+
+    /** Under a slope a height is drawn on the wall it stands nearest to, where the slope is seen as it is there. */
+    private function nearestWall(Point $place): int
+    {
+        $best = [INF, 0];
+        foreach ($this->room->shape->walls() as $wall) {
+            $frame = $this->room->frame($wall);
+            [$u, $v] = $frame->place($place);
+            $beyond = max(0.0, -$u, $u - $frame->length());
+            if (hypot($v, $beyond) < $best[0] - 1.0) {
+                $best = [hypot($v, $beyond), $wall];
+            }
+        }
+
+        return $best[1];
     }
 
     /**

@@ -23,6 +23,18 @@ final readonly class CsvTable
         if ($text === false) {
             throw BadFile::at($file.':0:file', 'The file cannot be read. Give the path of a CSV file.');
         }
+
+        return self::parse($file, $text, $fields);
+    }
+
+    /**
+     * @param  string  $file  what faults call it
+     * @param  list<string>  $fields
+     *
+     * @throws BadFile
+     */
+    public static function parse(string $file, string $text, array $fields): self
+    {
         if (! mb_check_encoding($text, 'UTF-8')) {
             throw BadFile::at($file.':1:file', 'The file is not UTF-8 text. Save it as UTF-8.');
         }

@@ -17,7 +17,7 @@ final class ExtraChoices
 
     private const KINDS = [ReadingKind::Side, ReadingKind::Diagonal, ReadingKind::Tie, ReadingKind::Corner, ReadingKind::ThreeFourFive, ReadingKind::Plumb, ReadingKind::Height, ReadingKind::Offset];
 
-    private const NAMES = ['kind', 'from', 'to', 'wall', 'along', 'height', 'depth', 'level', 'straightedge', 'plane'];
+    private const NAMES = ['kind', 'from', 'to', 'wall', 'along', 'height', 'depth', 'level', 'plane'];
 
     public static function entries(LengthFormat $format, SpaceShape $shape): EntryList
     {
@@ -36,7 +36,6 @@ final class ExtraChoices
                 'height' => $place('Height above the floor'),
                 'depth' => $place('Distance out from the wall'),
                 'level' => Field::yesNo('Straightedge held level'),
-                'straightedge' => Field::text('Straightedge', 60)->orComputed(),
                 'plane' => Field::whole('Plane of the ceiling', 0, count($shape->ceiling->planes()) - 1),
                 default => null,
             };
@@ -55,6 +54,7 @@ final class ExtraChoices
             ReadingKind::Diagonal => ['from', 'to'],
             ReadingKind::Tie => ['from', 'wall', 'along'],
             ReadingKind::Height => ['wall', 'along', 'depth'],
+            ReadingKind::Offset => ['wall', $entry['level'] ? 'height' : 'along'],
             default => ['wall', 'along', 'height'],
         };
         foreach ($needs as $name) {
@@ -77,6 +77,6 @@ final class ExtraChoices
     {
         $mm = fn (?array $stored): ?float => $stored === null ? null : Length::ofNanometres($stored['nm'])->toDouble();
 
-        return new ExtraSlot($entry['id'], ReadingKind::from($entry['kind']), $entry['from'], $entry['to'], $entry['wall'], $mm($entry['along']), $mm($entry['height']), $mm($entry['depth']), $entry['level'], $entry['straightedge'], $entry['plane']);
+        return new ExtraSlot($entry['id'], ReadingKind::from($entry['kind']), $entry['from'], $entry['to'], $entry['wall'], $mm($entry['along']), $mm($entry['height']), $mm($entry['depth']), $entry['level'], $entry['plane']);
     }
 }

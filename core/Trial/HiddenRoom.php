@@ -70,8 +70,8 @@ final readonly class HiddenRoom
     private function randomLevels(Dice $dice): array
     {
         $levels = [$dice->between(-self::SLOPE, self::SLOPE), $dice->between(-self::SLOPE, self::SLOPE)];
-        $width = max(array_map(fn (Point $corner) => $corner->x, $this->corners));
-        $depth = max(array_map(fn (Point $corner) => $corner->y, $this->corners));
+        $width = max([1.0, ...array_map(fn (Point $corner) => $corner->x, $this->corners)]);
+        $depth = max([1.0, ...array_map(fn (Point $corner) => $corner->y, $this->corners)]);
         foreach ($this->shape->ceiling->planes() as $name) {
             $across = $dice->between(-self::SLOPE, self::SLOPE);
             // Height over the first corner, which lies right at the back, and the slopes to the left and into the room.

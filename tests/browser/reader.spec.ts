@@ -49,6 +49,11 @@ const plumb: Reading = {
   depth: null,
   span: null,
   takes: [],
+  withdrawn: [],
+  group: '',
+  added: false,
+  is_angle: false,
+  may_be_zero: true,
 }
 const fall: Reading = { ...plumb, kind: 'fall', ends: ['right', 'left'] }
 const width: Reading = { ...plumb, kind: 'width', ends: [] }

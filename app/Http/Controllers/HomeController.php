@@ -12,7 +12,10 @@ use App\Planning\JobSketch;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Incastro\Measure\LengthFormat;
 use Incastro\Planning\StageMemory;
+use Incastro\Planning\WayChoices;
+use Incastro\Rules\Edit;
 
 /** Homes, and the jobs in them with a small elevation of each. */
 final class HomeController extends Controller
@@ -24,6 +27,7 @@ final class HomeController extends Controller
         return response()->json($homes->map(fn (Home $home) => [
             'id' => $home->id,
             'name' => $home->name,
+            'ways_in' => $home->ways_in,
             'jobs' => $home->jobs->map(function (Job $job) use ($answer, $memory): array {
                 $hash = hash('sha256', (string) json_encode(JobDocument::of($job)).JobSketch::VERSION);
 
@@ -36,7 +40,7 @@ final class HomeController extends Controller
     {
         $home = $this->person($request)->homes()->create($this->named($request));
 
-        return response()->json(['id' => $home->id, 'name' => $home->name, 'jobs' => []], 201);
+        return response()->json(['id' => $home->id, 'name' => $home->name, 'ways_in' => [], 'jobs' => []], 201);
     }
 
     public function update(Request $request, Home $home): JsonResponse
@@ -44,6 +48,17 @@ final class HomeController extends Controller
         $home->update($this->named($request));
 
         return response()->json(['id' => $home->id, 'name' => $home->name]);
+    }
+
+    /** Adds, changes or takes out a way in; lengths as typed, in the unit of the home's newest job. */
+    public function waysIn(Request $request, Home $home): JsonResponse
+    {
+        $data = $request->validate(['path' => ['required', 'string', 'max:120'], 'value' => ['present']]);
+        $measure = $home->jobs()->latest()->first()->choices['measure'] ?? 'mm/1';
+        [$document] = WayChoices::entries(LengthFormat::of($measure))->apply(['ways_in' => $home->ways_in], new Edit('ways_in.'.$data['path'], $data['value']));
+        $home->update(['ways_in' => $document['ways_in']]);
+
+        return response()->json($home->ways_in);
     }
 
     public function destroy(Home $home): Response

@@ -16,6 +16,7 @@ use Illuminate\Validation\Rule;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\SpaceChoices;
+use Incastro\Survey\Space\SpaceKind;
 
 /** Jobs: begun with their first space, opened at a station, deleted. */
 final class JobController extends Controller
@@ -30,10 +31,11 @@ final class JobController extends Controller
             'name' => ['required', 'string', 'max:80'],
             'measure' => ['required', Rule::in(LengthFormat::names())],
             'space' => ['required', 'string', 'max:80'],
+            ...$this->spaceRules(),
         ]);
         $job = DB::transaction(function () use ($home, $data): Job {
             $job = $home->jobs()->create(['choices' => JobChoices::defaults(trim($data['name']), $data['measure'])]);
-            $job->spaces()->create(['choices' => $this->alcove($data['space'], $data['measure'])]);
+            $job->spaces()->create(['choices' => $this->choices($data['space'], $data['measure'], $data)]);
 
             return $job;
         });
@@ -57,9 +59,9 @@ final class JobController extends Controller
 
     public function addSpace(Request $request, Job $job): JsonResponse
     {
-        $data = $request->validate(['name' => ['required', 'string', 'max:80']]);
+        $data = $request->validate(['name' => ['required', 'string', 'max:80'], ...$this->spaceRules()]);
         $space = $job->spaces()->create([
-            'choices' => $this->alcove($data['name'], $job->choices['measure']),
+            'choices' => $this->choices($data['name'], $job->choices['measure'], $data),
             'position' => 1 + (int) $job->spaces()->max('position'),
         ]);
 
@@ -74,8 +76,20 @@ final class JobController extends Controller
     }
 
     /** @return array<string, mixed> */
-    private function alcove(string $name, string $measure): array
+    private function spaceRules(): array
     {
-        return SpaceChoices::defaults(trim($name), (string) str()->uuid(), (string) str()->uuid(), LengthFormat::of($measure));
+        return ['kind' => ['sometimes', Rule::enum(SpaceKind::class)], 'practice' => ['sometimes', 'boolean']];
+    }
+
+    /**
+     * @param  array<string, mixed>  $data
+     * @return array<string, mixed>
+     */
+    private function choices(string $name, string $measure, array $data): array
+    {
+        $kind = SpaceKind::from($data['kind'] ?? SpaceKind::Alcove->value);
+        $choices = SpaceChoices::defaults(trim($name), (string) str()->uuid(), (string) str()->uuid(), LengthFormat::of($measure), $kind);
+
+        return ['practice' => ($data['practice'] ?? false) ? random_int(1, 1_000_000) : null] + $choices;
     }
 }

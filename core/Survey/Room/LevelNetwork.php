@@ -24,6 +24,11 @@ final readonly class LevelNetwork
     /** Readings that lie within this of a line say nothing across it, mm. */
     private const LINE = 150.0;
 
+    /** σ of how steep a plane is while nobody read it, and what is as good as level. */
+    private const STEEP = 0.5;
+
+    private const HARDLY = 0.05;
+
     private const FLOOR = 2;
 
     /** @param \Closure(Spot): Point $place */
@@ -122,14 +127,28 @@ final readonly class LevelNetwork
         $my = array_sum(array_map(fn (Point $p) => $p->y, $heights)) / $count;
         $first = self::FLOOR + 3 * $plane;
         foreach (self::unmeasured(array_map(fn (Point $p) => [$p->x - $mx, $p->y - $my], $heights)) as $i => [$dx, $dy]) {
-            // An angle says how steep a plane is, though not which way: the usual way of its kind is taken.
-            $all[] = Observation::linear("level-$plane-$i", $hasSlope ? $this->usual($plane, $dx, $dy) : 0.0, $hasSlope ? 0.5 : self::LEVEL, [$first + 1 => $dx, $first + 2 => $dy], true);
+            // A rake or a slope falls the usual way of its kind until it is read; across that it is level. An angle says how
+            // steep it is, though not which way.
+            $usual = $this->usual($plane, $dx, $dy);
+            $sigma = abs($usual) < self::HARDLY ? self::LEVEL : ($hasSlope ? self::STEEP : self::STEEP / 2);
+            $all[] = Observation::linear("level-$plane-$i", $usual, $sigma, [$first + 1 => $dx, $first + 2 => $dy], true);
         }
         if ($heights === []) {
-            $all[] = Observation::linear("height-$plane", $plane === 0 ? 2400.0 : 9_000.0, 1.0, [$first => 1.0], true);
+            $all[] = Observation::linear("height-$plane", $this->usualHeight($plane), 1.0, [$first => 1.0], true);
         }
 
         return $all;
+    }
+
+    /** How high a plane of this kind usually lies over the first corner, which is right at the back, mm. */
+    private function usualHeight(int $plane): float
+    {
+        return match ($this->shape->ceiling->planes()[$plane]) {
+            'slope', 'back slope' => 900.0,
+            'front slope' => 2700.0,
+            'rake' => 2300.0,
+            default => 2400.0,
+        };
     }
 
     /** How a plane of this kind usually falls in a direction. */
@@ -138,7 +157,7 @@ final readonly class LevelNetwork
         return match ($this->shape->ceiling->planes()[$plane]) {
             'slope', 'back slope' => 0.8 * $dy,
             'front slope' => -0.8 * $dy,
-            'rake' => -0.7 * $dx,
+            'rake' => -0.65 * $dx,
             default => 0.0,
         };
     }

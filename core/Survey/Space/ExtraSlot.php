@@ -6,7 +6,10 @@ namespace Incastro\Survey\Space;
 
 use Incastro\Survey\ReadingKind;
 
-/** A reading that the person added to the sheet: what it is taken between, in the numbers of the space's shape; mm. */
+/**
+ * A reading that the person added to the sheet: what it is taken between, in the numbers of the space's shape; mm. Offsets
+ * come as a straightedge, held level at a height or plumb so far along a wall, with a row of stations.
+ */
 final readonly class ExtraSlot
 {
     public function __construct(
@@ -19,7 +22,6 @@ final readonly class ExtraSlot
         public ?float $height = null,
         public ?float $depth = null,
         public bool $isLevel = false,
-        public ?string $straightedge = null,
         public int $plane = 0,
     ) {
     }

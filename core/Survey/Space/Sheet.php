@@ -55,7 +55,7 @@ final readonly class Sheet
         $taken = array_column($slots, 'id');
 
         return [...$slots, ...array_values(array_filter(
-            array_map(fn (ExtraSlot $extra) => $maker->extra($extra), $this->extras),
+            array_merge([], ...array_map(fn (ExtraSlot $extra) => $maker->extra($extra), $this->extras)),
             fn (Slot $slot) => ! in_array($slot->id, $taken, true),
         ))];
     }

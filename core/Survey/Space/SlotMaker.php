@@ -16,6 +16,11 @@ final readonly class SlotMaker
     /** Legs of a 3-4-5, mm: marked on both walls from the corner. */
     private const LEGS = [600.0, 800.0];
 
+    /** Between two stations of a straightedge, and from its ends to the corners, mm. */
+    private const STATIONS = 250.0;
+
+    private const FROM_ENDS = 50.0;
+
     private SpaceShape $shape;
 
     public function __construct(private SheetPlaces $places)
@@ -214,20 +219,23 @@ final readonly class SlotMaker
         ];
     }
 
-    public function extra(ExtraSlot $extra): Slot
+    /** @return list<Slot> one, or a row of offsets along a straightedge */
+    public function extra(ExtraSlot $extra): array
     {
+        if ($extra->kind === ReadingKind::Offset) {
+            return $this->offsets($extra);
+        }
         $slot = match ($extra->kind) {
             ReadingKind::Side => $this->side((int) $extra->from),
             ReadingKind::Diagonal => $this->diagonal((int) $extra->from, (int) $extra->to),
             ReadingKind::Corner => $this->corner((int) $extra->from),
             ReadingKind::ThreeFourFive => $this->threeFourFive((int) $extra->from),
-            ReadingKind::Tie => $this->tie($extra),
             ReadingKind::Plumb => $this->plumb((int) $extra->wall, ($extra->height ?? 0.0) > $this->places->planHeight() ? 'high' : 'low', $extra->along, false, $extra->id, ucfirst(sprintf('plumb, %s, %.0f mm from its left end', $this->shape->wallName((int) $extra->wall), (float) $extra->along))),
             ReadingKind::Height => $this->height($extra->id, sprintf('Height, %.0f mm along and %.0f mm out from %s', (float) $extra->along, (float) $extra->depth, $this->shape->wallName((int) $extra->wall)), new Spot((int) $extra->wall, (float) $extra->along, (float) $extra->depth), $extra->plane, false),
-            default => $this->offset($extra),
+            default => $this->tie($extra),
         };
 
-        return new Slot(...['id' => $extra->id, 'required' => false, 'group' => $extra->kind === ReadingKind::Offset ? 'Offsets by rule' : 'Added'] + get_object_vars($slot));
+        return [new Slot(...['id' => $extra->id, 'required' => false, 'group' => 'Added'] + get_object_vars($slot))];
     }
 
     private function tie(ExtraSlot $extra): Slot
@@ -247,24 +255,36 @@ final readonly class SlotMaker
         );
     }
 
-    private function offset(ExtraSlot $extra): Slot
+    /**
+     * Stations of a straightedge, 200 to 300 mm apart: up the wall from its lowest row to its highest, or along it.
+     *
+     * @return list<Slot>
+     */
+    private function offsets(ExtraSlot $extra): array
     {
         $wall = (int) $extra->wall;
-        $place = $extra->isLevel ? sprintf('%.0f mm along', (float) $extra->along) : sprintf('%.0f mm up', (float) $extra->height);
+        [$from, $to] = $extra->isLevel ? [self::FROM_ENDS, $this->places->length($wall) - self::FROM_ENDS] : [$this->places->row('low', $wall), $this->places->row('high', $wall)];
+        $steps = max(1, (int) round(($to - $from) / self::STATIONS));
+        $slots = [];
+        for ($i = 0; $i <= $steps; $i++) {
+            $at = round($from + ($to - $from) * $i / $steps);
+            [$along, $height] = $extra->isLevel ? [$at, (float) $extra->height] : [(float) $extra->along, $at];
+            $slots[] = new Slot(
+                $extra->id.'.'.$i,
+                ReadingKind::Offset,
+                sprintf('Offset, %s, station %d', $this->shape->wallName($wall), $i + 1),
+                sprintf('From the %s straightedge to the wall by rule, to half a millimetre or 1/64.', $extra->isLevel ? 'level' : 'plumb'),
+                Tool::Rule,
+                false,
+                height: $height,
+                wall: $wall,
+                along: $along,
+                straightedge: $extra->id,
+                isLevel: $extra->isLevel,
+                group: 'Offsets by rule',
+            );
+        }
 
-        return new Slot(
-            $extra->id,
-            ReadingKind::Offset,
-            sprintf('Offset, %s, %s', $this->shape->wallName($wall), $place),
-            sprintf('From the %s straightedge to the wall by rule, to half a millimetre.', $extra->isLevel ? 'level' : 'plumb'),
-            Tool::Rule,
-            false,
-            height: $extra->height,
-            wall: $wall,
-            along: $extra->along,
-            straightedge: $extra->straightedge,
-            isLevel: $extra->isLevel,
-            group: 'Offsets by rule'
-        );
+        return $slots;
     }
 }

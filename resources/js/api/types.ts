@@ -35,6 +35,7 @@ export interface Finding {
   severity: 'clash' | 'warning' | 'note'
   sentence: string
   place: string
+  related: string[]
   ways_out: { label: string; edit: Edit }[]
 }
 
@@ -67,20 +68,51 @@ export interface Take {
   end: string | null
   taken_at: string
   value: { nm: number | null; text: string }
+  /** The others prove it wrong: shown struck out, not counted. */
+  struck?: boolean
+  /** Typed here and not sent yet. */
+  waits?: boolean
 }
 
 export interface Reading {
   slot: string
-  kind: 'height' | 'width' | 'depth' | 'diagonal' | 'corner' | 'plumb' | 'fall' | 'skirting'
+  kind:
+    | 'side'
+    | 'diagonal'
+    | 'tie'
+    | 'width'
+    | 'depth'
+    | 'height'
+    | 'corner'
+    | 'three_four_five'
+    | 'plumb'
+    | 'fall'
+    | 'slope'
+    | 'offset'
+    | 'skirting'
+  group: string
   label: string
   how: string
   tool: string
   required: boolean
   ends: string[]
+  /** The person added it to the sheet. */
+  added: boolean
+  is_angle: boolean
+  may_be_zero: boolean
   height: Length | null
   depth: Length | null
   span: Length | null
   takes: Take[]
+  withdrawn: Take[]
+}
+
+export interface SpaceShape {
+  kind: string
+  corners: { name: string; sigma: Length | null; outside: boolean }[]
+  edges: { name: string; label: string; kind: 'wall' | 'open' | 'door'; length: Length | null }[]
+  planes: string[]
+  plan_height: Length
 }
 
 export interface MeasureStation {
@@ -90,7 +122,9 @@ export interface MeasureStation {
   to_go: number
   sentences: string[]
   findings: Finding[]
-  drawings: { elevation: Drawing; plan: Drawing }
+  shape: SpaceShape
+  things: { id: string; label: string; rule: string }[]
+  drawings: { plan: Drawing | null; walls: { wall: number; drawing: Drawing }[] }
 }
 
 export interface Edge {
@@ -188,8 +222,63 @@ export interface StockEntry {
   quantity: number | null
 }
 
+export interface ThingEntry {
+  id: string
+  kind: string
+  name: string
+  face: 'wall' | 'floor' | 'ceiling'
+  wall: number
+  along: StoredLength
+  along_from: 'left' | 'right'
+  up: StoredLength
+  up_from: 'floor' | 'ceiling'
+  width: StoredLength
+  height: StoredLength
+  stands_out: StoredLength
+  rule: string
+  hand_room: StoredLength | null
+  clearance: StoredLength | null
+  swing: string | null
+  direction: string | null
+}
+
+export interface WayIn {
+  id: string
+  kind: string
+  name: string
+  width: StoredLength
+  height: StoredLength
+  second_width: StoredLength | null
+}
+
+export interface Choice {
+  value: string
+  label: string
+}
+
+export interface Vocabulary {
+  kinds: (Choice & { hint: string })[]
+  ceilings: Choice[]
+  things: (Choice & { round: boolean; rule: string; caution: string | null })[]
+  rules: Choice[]
+  ways: Choice[]
+}
+
+export interface PracticeReport {
+  span: { true: Length; found: Length; doubt: Length }
+  corner: Length
+  slips: { slot: string; label: string; off: string; caught: boolean }[]
+  skipped: string[]
+}
+
 export interface SpaceChoices {
   name: string
+  kind: string
+  shape: { ceiling: string; edges: ('wall' | 'open' | 'door')[]; outside: number[] }
+  extras: { id: string }[]
+  skipped: string[]
+  things: ThingEntry[]
+  practice: number | null
   sheet: Record<'low' | 'middle' | 'high' | 'back' | 'front' | 'level', StoredLength | null>
   layout: {
     width: StoredLength | null
@@ -239,6 +328,7 @@ export interface JobSketch {
 export interface Home {
   id: string
   name: string
+  ways_in: WayIn[]
   jobs: JobSketch[]
 }
 

@@ -16,8 +16,12 @@ const props = withDefaults(
     small?: boolean
     /** Lesser readings show their values only when selected. */
     quiet?: boolean
+    /** References of what is in doubt. */
+    suspects?: string[]
+    /** Shows where hook and body of the tape go, on the selected line. */
+    tools?: boolean
   }>(),
-  { exaggeration: 1, selected: undefined, small: false, quiet: false },
+  { exaggeration: 1, selected: undefined, small: false, quiet: false, suspects: () => [], tools: false },
 )
 const emit = defineEmits<{ select: [ref: string] }>()
 
@@ -94,8 +98,20 @@ function fitting(shape: Extract<Shape, { kind: 'label' }>): string {
 }
 
 const isSelected = (shape: Shape) => shape.ref !== '' && shape.ref === props.selected
+const isSuspect = (shape: Shape) => shape.ref !== '' && props.suspects.includes(shape.ref)
 const showsText = (shape: Shape) =>
-  !props.small && (!props.quiet || isSelected(shape) || shape.style !== 'reading-quiet')
+  !props.small &&
+  (!props.quiet ||
+    isSelected(shape) ||
+    isSuspect(shape) ||
+    (shape.style !== 'reading-quiet' && shape.style !== 'thing-distance'))
+
+/** How a line runs on screen, in degrees. */
+const slant = (from: DrawnPoint, to: DrawnPoint) => {
+  const [x1, y1] = at(from)
+  const [x2, y2] = at(to)
+  return (Math.atan2(y2 - y1, x2 - x1) * 180) / Math.PI
+}
 </script>
 
 <template>
@@ -122,7 +138,7 @@ const showsText = (shape: Shape) =>
         <g
           v-for="(shape, i) in layer.shapes"
           :key="`${shape.ref}-${i}`"
-          :class="[shape.style, { selected: isSelected(shape) }]"
+          :class="[shape.style, { selected: isSelected(shape), suspect: isSuspect(shape) }]"
           @click="shape.ref && emit('select', shape.ref)"
         >
           <template v-if="shape.kind === 'outline'">
@@ -136,6 +152,22 @@ const showsText = (shape: Shape) =>
           <template v-else-if="shape.kind === 'dimension'">
             <path class="open" :d="path([shape.from, shape.to], false)" />
             <path class="open" :d="ticks(shape.from, shape.to)" />
+            <g v-if="tools && isSelected(shape) && shape.style.startsWith('reading')" class="tape">
+              <path
+                class="hook"
+                d="M0 -9V9"
+                :transform="`translate(${at(shape.from).join(' ')}) scale(${scale}) rotate(${slant(shape.from, shape.to)})`"
+              />
+              <rect
+                class="body"
+                x="-18"
+                y="-9"
+                width="18"
+                height="18"
+                rx="4"
+                :transform="`translate(${at(shape.to).join(' ')}) scale(${scale}) rotate(${slant(shape.from, shape.to)})`"
+              />
+            </g>
             <text
               v-if="shape.text && showsText(shape)"
               :transform="`translate(${middle(shape.from, shape.to).join(' ')}) scale(${scale})${isUpright(shape.from, shape.to) ? ' rotate(-90)' : ''}`"
@@ -237,6 +269,45 @@ g.offcut path {
 }
 g.offcut path {
   fill: url(#waste);
+}
+g.field path {
+  fill: var(--field);
+  stroke: none;
+}
+g.hidden path {
+  stroke: var(--chalk);
+  stroke-dasharray: 6 5;
+}
+g.thing path {
+  fill: var(--chalk-wash);
+  stroke: var(--chalk);
+  stroke-width: 1.6px;
+}
+g.thing-distance path {
+  stroke: var(--chalk);
+  stroke-dasharray: 3 3;
+}
+g.thing-distance:not(.selected) {
+  display: none;
+}
+g.suspect path {
+  stroke: var(--ochre);
+  stroke-dasharray: 7 4;
+  stroke-width: 2.2px;
+}
+g.suspect text {
+  fill: var(--ochre);
+}
+.tape .hook {
+  stroke: var(--ink);
+  stroke-width: 4px;
+  stroke-dasharray: none;
+}
+.tape .body {
+  fill: var(--birch);
+  stroke: var(--birch-line);
+  stroke-width: 1.5px;
+  vector-effect: non-scaling-stroke;
 }
 g.measure path,
 g.reading path,

@@ -1,4 +1,5 @@
 import { api, Refused } from '@/api/client'
+import { useOutbox } from '@/outbox/store'
 import type { Edit, JobAnswer, StationName } from '@/api/types'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
@@ -88,21 +89,74 @@ export const useJob = defineStore('job', () => {
       })
     })
 
-  /** Adds a take; one that corrects another takes it back in the same breath. */
-  const take = (slot: string, text: string, end: string | null, replaces: string | null): Promise<boolean> =>
+  const outbox = useOutbox()
+  outbox.connect(opened, (got, from) => {
+    // A reading that waited may belong to another job than the one that is open now.
+    if (job.value?.spaces.some((entry) => entry.id === from)) {
+      asked++
+      answer.value = got as JobAnswer
+      refused.value = {}
+      trouble.value = ''
+    }
+  })
+
+  /**
+   * Adds a take; one that corrects another takes it back in the same breath. It is written down on this device first:
+   * 'sent' when the server has it, 'waits' while it cannot be reached, else the server's reason against it.
+   */
+  async function take(
+    slot: { slot: string; label: string },
+    text: string,
+    end: string | null,
+    replaces: string | null,
+  ): Promise<{ is: 'sent' | 'waits' } | { is: 'refused'; why: string }> {
+    if (!space.value) return { is: 'refused', why: 'No space is open.' }
+    const fact = () => ({
+      id: crypto.randomUUID(),
+      device: deviceId(),
+      sequence: nextSequence(),
+      taken_at: new Date().toISOString(),
+    })
+    const made = fact()
+    const one = await outbox.add({
+      id: made.id,
+      space: space.value.id,
+      slot: slot.slot,
+      label: slot.label,
+      text,
+      end,
+      facts: [
+        ...(replaces ? [{ ...fact(), kind: 'withdrawal' as const, withdraws: replaces }] : []),
+        { ...made, kind: 'take' as const, slot: slot.slot, text, end },
+      ],
+    })
+    await inTurn(() => outbox.send().then(() => true))
+    const still = outbox.waiting.find((other) => other.id === one.id)
+    if (!still) return { is: 'sent' }
+    if (!still.refused) return { is: 'waits' }
+    // The text still stands in its field, with the reason: it need not be kept twice.
+    await outbox.drop(still)
+    return { is: 'refused', why: still.refused }
+  }
+
+  /** Takes a reading back: it stays in the book, struck out. */
+  const withdraw = (id: string, slot: { slot: string; label: string }): Promise<boolean> =>
     inTurn(async () => {
       if (!space.value) return false
-      const fact = () => ({
-        id: crypto.randomUUID(),
-        device: deviceId(),
-        sequence: nextSequence(),
-        taken_at: new Date().toISOString(),
+      return ask('POST', `/api/spaces/${space.value.id}/facts`, {
+        facts: [
+          {
+            id: crypto.randomUUID(),
+            device: deviceId(),
+            sequence: nextSequence(),
+            taken_at: new Date().toISOString(),
+            kind: 'withdrawal',
+            withdraws: id,
+            slot: slot.slot,
+          },
+        ],
+        ...opened(),
       })
-      const facts = [
-        ...(replaces ? [{ ...fact(), kind: 'withdrawal', withdraws: replaces }] : []),
-        { ...fact(), kind: 'take', slot, text, end },
-      ]
-      return ask('POST', `/api/spaces/${space.value.id}/facts`, { facts, ...opened() })
     })
 
   const step = (name: 'undo' | 'redo') =>
@@ -117,11 +171,17 @@ export const useJob = defineStore('job', () => {
     )
   }
 
+  /** Takes an answer that came another way, such as with a file. */
+  function receive(got: JobAnswer) {
+    asked++
+    answer.value = got
+  }
+
   /** Adds a space, and opens it. */
-  const addSpace = (name: string): Promise<boolean> =>
+  const addSpace = (name: string, kind: string): Promise<boolean> =>
     inTurn(async () => {
       if (!job.value) return false
-      const { id } = await api<{ id: string }>('POST', `/api/jobs/${job.value.id}/spaces`, { name })
+      const { id } = await api<{ id: string }>('POST', `/api/jobs/${job.value.id}/spaces`, { name, kind })
       return load(job.value.id, open.value, id)
     })
 
@@ -147,6 +207,8 @@ export const useJob = defineStore('job', () => {
     load,
     edit,
     take,
+    withdraw,
+    receive,
     undo,
     redo,
     station,

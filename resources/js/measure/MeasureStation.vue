@@ -1,37 +1,102 @@
 <script setup lang="ts">
 import type { Reading } from '@/api/types'
-import DrawingView from '@/drawing/DrawingView.vue'
 import FindingCard from '@/job/FindingCard.vue'
 import { useJob } from '@/job/store'
+import { useOutbox } from '@/outbox/store'
+import { isTyping } from '@/job/typing'
 import MeasureText from '@/tape/MeasureText.vue'
-import { useLocalStorage } from '@vueuse/core'
+import { useEventListener, useMediaQuery } from '@vueuse/core'
 import Button from 'primevue/button'
-import Slider from 'primevue/slider'
+import SelectButton from 'primevue/selectbutton'
 import { computed, nextTick, ref, watch } from 'vue'
+import AddReading from './AddReading.vue'
+import DevicePanel from './DevicePanel.vue'
 import OpenReading from './OpenReading.vue'
+import PaperMenu from './PaperMenu.vue'
 import SheetPlaces from './SheetPlaces.vue'
+import ThingsPanel from './ThingsPanel.vue'
+import Views from './Views.vue'
 
 const job = useJob()
+const outbox = useOutbox()
 const station = job.station('measure')
-const exaggeration = useLocalStorage('incastro.measure.exaggeration', 8)
+const isPhone = useMediaQuery('(max-width: 760px)')
 const openSlot = ref<string | null>(null)
+const openThing = ref<string | null>(null)
 const placesOpen = ref(false)
+const addOpen = ref(false)
+const page = ref<'readings' | 'things'>('readings')
+const pages = [
+  { value: 'readings', label: 'Readings' },
+  { value: 'things', label: 'Things on walls' },
+]
 const list = ref<HTMLElement | null>(null)
 
-const readings = computed(() => station.value?.readings ?? [])
+/** What waits on this device stands in the book already. */
+const readings = computed<Reading[]>(() => {
+  const waiting = outbox.unsent.filter((one) => one.space === job.space?.id)
+  if (waiting.length === 0) return station.value?.readings ?? []
+  const back = new Set(waiting.flatMap((one) => one.facts.map((fact) => fact.withdraws)))
+  return (station.value?.readings ?? []).map((reading) => {
+    const own = waiting.filter((one) => one.slot === reading.slot && !back.has(one.id))
+    const takes = reading.takes.filter((take) => !back.has(take.id))
+    return own.length === 0 && takes.length === reading.takes.length
+      ? reading
+      : {
+          ...reading,
+          takes: [
+            ...takes,
+            ...own.map((one) => ({
+              id: one.id,
+              typed: one.text,
+              end: one.end,
+              taken_at: one.facts.at(-1)?.taken_at ?? '',
+              value: { nm: null, text: one.text },
+              waits: true,
+            })),
+          ],
+        }
+  })
+})
 const open = computed(() => readings.value.find((reading) => reading.slot === openSlot.value) ?? null)
+const next = computed(
+  () => readings.value.find((reading) => reading.required && reading.takes.length === 0) ?? null,
+)
+
+const doubts = computed(
+  () => station.value?.findings.filter((finding) => finding.severity === 'warning') ?? [],
+)
+const notes = computed(
+  () => station.value?.findings.filter((finding) => finding.severity !== 'warning') ?? [],
+)
+const doubtOf = (slot: string) =>
+  doubts.value.find((finding) => finding.place === slot && slot !== '') ?? null
+const suspects = computed(() => doubts.value.flatMap((finding) => [finding.place, ...finding.related]))
+/** Said at its reading; what belongs to no line of the book stands above it. */
+const above = computed(() =>
+  doubts.value.filter(
+    (finding) =>
+      !finding.place.startsWith('thing:') &&
+      !readings.value.some((reading) => reading.slot === finding.place),
+  ),
+)
 
 watch(
   readings,
   (now) => {
-    if (now.length > 0 && !open.value)
-      openSlot.value =
-        (now.find((reading) => reading.required && reading.takes.length === 0) ?? now[0])?.slot ?? null
+    if (now.length > 0 && !open.value) openSlot.value = (next.value ?? now[0])?.slot ?? null
   },
   { immediate: true },
 )
 
 async function openReading(slot: string) {
+  if (slot.startsWith('thing:')) {
+    page.value = 'things'
+    openThing.value = slot.slice(6)
+    return
+  }
+  if (!readings.value.some((reading) => reading.slot === slot)) return
+  page.value = 'readings'
   openSlot.value = slot
   await nextTick()
   list.value?.querySelector('.open')?.scrollIntoView({ block: 'nearest' })
@@ -42,100 +107,123 @@ function goOn(skipped: boolean) {
   const all = readings.value
   const at = all.findIndex((reading) => reading.slot === openSlot.value)
   const after = [...all.slice(at + 1), ...all.slice(0, at)]
-  const next = skipped
+  const on = skipped
     ? after[0]
     : (after.find((reading) => reading.required && reading.takes.length === 0) ?? after[0])
-  if (next) void openReading(next.slot)
+  if (on) void openReading(on.slot)
 }
 
-const shown = (reading: Reading) =>
-  reading.takes
-    .map((take) => (take.end && take.value.nm !== 0 ? `${take.value.text} ${take.end}` : take.value.text))
-    .join(', ')
-const isSuspect = (reading: Reading) =>
-  station.value?.findings.some(
-    (finding) => finding.severity === 'warning' && finding.place === reading.slot,
-  ) ?? false
+const shown = (take: Reading['takes'][number]) =>
+  take.end && take.value.nm !== 0 ? `${take.value.text} ${take.end}` : take.value.text
+const startsGroup = (i: number) => readings.value[i]?.group !== readings.value[i - 1]?.group
+const selected = computed(() =>
+  page.value === 'things'
+    ? openThing.value
+      ? `thing:${openThing.value}`
+      : undefined
+    : (openSlot.value ?? undefined),
+)
+
+useEventListener(document, 'keydown', (event: KeyboardEvent) => {
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key.toLowerCase() === 'r' && doubts.value[0]) void openReading(doubts.value[0].place)
+  if (event.key.toLowerCase() === 'o') page.value = page.value === 'things' ? 'readings' : 'things'
+  if (event.key === 'Enter' && openSlot.value && event.target === document.body) {
+    event.preventDefault()
+    list.value?.querySelector<HTMLInputElement>('.open input')?.focus()
+  }
+})
 </script>
 
 <template>
   <div v-if="station" class="measure-station">
-    <section class="card drawings" aria-label="The space from its readings">
-      <div class="elevation">
-        <h3>{{ station.drawings.elevation.name }}</h3>
-        <DrawingView
-          :drawing="station.drawings.elevation"
-          :exaggeration="exaggeration"
-          :selected="openSlot ?? undefined"
-          quiet
-          @select="openReading"
-        />
+    <Views :station="station" :selected="selected" :suspects="suspects" @select="openReading">
+      <div class="said card">
+        <h3>What the readings say</h3>
+        <p v-for="sentence in station.sentences" :key="sentence">{{ sentence }}</p>
+        <p v-for="finding in notes" :key="finding.code + finding.place" class="note">
+          {{ finding.sentence }}
+        </p>
       </div>
-      <div class="plan">
-        <h3>{{ station.drawings.plan.name }}</h3>
-        <DrawingView
-          :drawing="station.drawings.plan"
-          :exaggeration="exaggeration"
-          :selected="openSlot ?? undefined"
-          quiet
-          @select="openReading"
-        />
-        <div class="slider">
-          <span id="crooked"
-            >Crookedness drawn <span class="measure">×{{ exaggeration }}</span></span
-          >
-          <Slider v-model="exaggeration" :min="1" :max="20" aria-labelledby="crooked" />
-        </div>
-        <div class="said card">
-          <h3>What the readings say</h3>
-          <p v-for="sentence in station.sentences" :key="sentence">{{ sentence }}</p>
-        </div>
-      </div>
-    </section>
+    </Views>
     <section ref="list" class="book" aria-label="Tape book">
       <div class="title">
         <h2>Tape book</h2>
-        <Button text severity="secondary" label="Where to measure" @click="placesOpen = true" />
+        <SelectButton
+          v-model="page"
+          :options="pages"
+          option-value="value"
+          option-label="label"
+          :allow-empty="false"
+          aria-label="What the book shows"
+        />
       </div>
-      <FindingCard
-        v-for="finding in station.findings"
-        :key="finding.code + finding.place"
-        :finding="finding"
-      />
-      <ol>
-        <li v-for="(reading, i) in readings" :key="reading.slot">
-          <OpenReading
-            v-if="reading.slot === openSlot"
-            :reading="reading"
-            :number="i + 1"
-            @next="goOn(false)"
-            @skip="goOn(true)"
-          />
-          <button
-            v-else
-            type="button"
-            class="line"
-            :class="{ suspect: isSuspect(reading), empty: reading.takes.length === 0 }"
-            @click="openReading(reading.slot)"
+      <ThingsPanel v-if="page === 'things'" v-model:open="openThing" :station="station" />
+      <template v-else>
+        <FindingCard v-for="finding in above" :key="finding.code + finding.place" :finding="finding" />
+        <DevicePanel v-if="job.space?.choices.practice" :open="open" />
+        <ol>
+          <li
+            v-for="(reading, i) in readings"
+            :key="reading.slot"
+            :class="{ now: reading.slot === openSlot }"
           >
-            <span class="soft">{{ i + 1 }}</span>
-            <span
-              >{{ reading.label
-              }}<span v-if="!reading.required && reading.takes.length === 0" class="soft">
-                · if you can</span
-              ></span
+            <h3 v-if="startsGroup(i) && !isPhone" class="group">{{ reading.group }}</h3>
+            <OpenReading
+              v-if="reading.slot === openSlot"
+              :reading="reading"
+              :number="i + 1"
+              :doubt="doubtOf(reading.slot)"
+              @next="goOn(false)"
+              @skip="goOn(true)"
+            />
+            <button
+              v-else
+              type="button"
+              class="line"
+              :class="{
+                suspect: suspects.includes(reading.slot),
+                empty: reading.takes.length === 0,
+              }"
+              @click="openReading(reading.slot)"
             >
-            <MeasureText class="value" :text="reading.takes.length > 0 ? shown(reading) : '–'" />
-          </button>
-        </li>
-      </ol>
-      <p v-if="station.to_go === 0" class="done">
-        <RouterLink :to="`/jobs/${job.job?.id}/fit`"
-          >All readings are there: see what fits <kbd>2</kbd></RouterLink
-        >
-      </p>
+              <span class="soft">{{ i + 1 }}</span>
+              <span
+                >{{ reading.label
+                }}<span v-if="!reading.required && reading.takes.length === 0" class="soft">
+                  · if you can</span
+                ><span v-if="reading.takes.some((take) => take.waits)" class="soft"> · waits here</span
+                ><span v-if="doubtOf(reading.slot)" class="doubt"
+                  >{{ doubtOf(reading.slot)?.sentence }} <kbd>R</kbd></span
+                ></span
+              >
+              <span class="values">
+                <MeasureText
+                  v-for="take in reading.takes"
+                  :key="take.id"
+                  class="value"
+                  :class="{ struck: take.struck }"
+                  :text="shown(take)"
+                />
+                <span v-if="reading.takes.length === 0" class="value soft">–</span>
+              </span>
+            </button>
+          </li>
+        </ol>
+        <div class="more">
+          <Button text severity="secondary" label="Where to measure" @click="placesOpen = true" />
+          <Button text severity="secondary" label="Add a reading" @click="addOpen = true" />
+          <PaperMenu />
+        </div>
+        <p v-if="station.to_go === 0" class="done">
+          <RouterLink :to="`/jobs/${job.job?.id}/fit`"
+            >All readings are there: see what fits <kbd>2</kbd></RouterLink
+          >
+        </p>
+      </template>
     </section>
     <SheetPlaces v-model:visible="placesOpen" />
+    <AddReading v-if="addOpen" :station="station" @close="addOpen = false" />
   </div>
 </template>
 
@@ -146,28 +234,9 @@ const isSuspect = (reading: Reading) =>
   gap: 20px;
   height: 100%;
 }
-.drawings {
-  display: grid;
-  grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
-  gap: 16px;
-  min-height: 0;
-}
-.elevation,
-.plan {
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-}
-.elevation :deep(.drawing),
-.plan :deep(.drawing) {
-  flex: 1;
-}
-.slider {
-  display: grid;
-  gap: 12px;
-  padding: 8px 12px 18px;
-}
 .said {
+  max-height: 42%;
+  overflow: auto;
   padding: 10px 14px;
   background: var(--paper);
   font-size: 15px;
@@ -175,14 +244,22 @@ const isSuspect = (reading: Reading) =>
 .said p {
   margin: 4px 0 0;
 }
+.said .note {
+  color: var(--soft);
+}
 .book {
   min-height: 0;
   overflow: auto;
 }
 .title {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   justify-content: space-between;
+  gap: 4px;
+}
+.title h2 {
+  margin: 0;
 }
 ol {
   display: grid;
@@ -190,6 +267,11 @@ ol {
   margin: 6px 0;
   padding: 0;
   list-style: none;
+}
+.group {
+  padding: 10px 10px 2px;
+  color: var(--soft);
+  font-size: 14px;
 }
 .line {
   display: grid;
@@ -210,12 +292,31 @@ ol {
 .line:hover {
   background: var(--chalk-wash);
 }
+.values {
+  display: grid;
+  justify-items: end;
+}
 .value {
   font-weight: 600;
   font-size: 17px;
 }
+.struck {
+  color: var(--soft);
+  font-weight: 400;
+  text-decoration: line-through;
+}
 .suspect {
   background: var(--ochre-wash);
+}
+.doubt {
+  display: block;
+  color: var(--ochre);
+  font-size: 15px;
+}
+.more {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
 }
 .done {
   padding: 12px;
@@ -227,21 +328,11 @@ ol {
     height: auto;
     gap: 10px;
   }
-  .drawings {
-    display: flex;
-    flex-direction: column;
+  .measure-station > :first-child {
     order: 2;
   }
-  .elevation,
-  .plan {
-    height: 420px;
-  }
-  .plan {
-    height: auto;
-  }
-  .plan :deep(.drawing) {
-    flex: none;
-    height: 240px;
+  .said {
+    max-height: none;
   }
   .book {
     order: 1;
@@ -251,15 +342,15 @@ ol {
     display: flex;
     flex-direction: column;
   }
-  .book li:has(.open) {
+  .book li.now {
     order: -1;
   }
   .title h2 {
     display: none;
   }
   .title {
-    position: absolute;
-    visibility: hidden;
+    order: 3;
+    justify-content: center;
   }
 }
 </style>

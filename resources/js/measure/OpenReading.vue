@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { Reading } from '@/api/types'
+import type { Finding, Reading } from '@/api/types'
+import { useDevices } from '@/devices/device'
 import { useJob } from '@/job/store'
 import MeasureText from '@/tape/MeasureText.vue'
 import { useMediaQuery } from '@vueuse/core'
@@ -10,11 +11,12 @@ import { split, understand } from './readingText'
 import SlotPicture from './SlotPicture.vue'
 import ThumbPad from './ThumbPad.vue'
 
-/** The reading that is open: a large field, what is understood, and how it is taken. */
-const props = defineProps<{ reading: Reading; number: number }>()
+/** The reading that is open: a large field, what is understood, how it is taken, and the takes it has. */
+const props = defineProps<{ reading: Reading; number: number; doubt: Finding | null }>()
 const emit = defineEmits<{ next: []; skip: [] }>()
 
 const job = useJob()
+const { latest } = useDevices()
 const isPhone = useMediaQuery('(max-width: 760px)')
 const field = ref<{ $el: HTMLInputElement } | null>(null)
 const text = ref('')
@@ -22,16 +24,20 @@ const end = ref<string | null>(null)
 const refused = ref('')
 const saving = ref(false)
 
-const last = computed(() => props.reading.takes.at(-1) ?? null)
+const counted = computed(() => props.reading.takes.filter((take) => !take.struck))
+const last = computed(() => counted.value.at(-1) ?? null)
 const unit = computed(() => job.job?.unit ?? 'mm')
 const said = computed(() => understand(props.reading, text.value, end.value, unit.value))
 const fault = computed(() => refused.value || said.value.fault)
+/** A reading in doubt is taken again beside the old one, not corrected. */
+const isAgain = computed(() => props.doubt !== null)
+const isSkipped = computed(() => job.space?.choices.skipped.includes(props.reading.slot) ?? false)
 
 watch(
   () => props.reading.slot,
   () => {
-    text.value = last.value?.typed ?? ''
-    end.value = last.value?.end ?? null
+    text.value = isAgain.value ? '' : (last.value?.typed ?? '')
+    end.value = isAgain.value ? null : (last.value?.end ?? null)
     refused.value = ''
     void nextTick(focus)
   },
@@ -43,6 +49,12 @@ watch(text, () => {
   const typed = split(text.value, props.reading.ends)
   if (typed.end) end.value = typed.end
 })
+watch(latest, (value) => {
+  if (!value || (value.slot !== undefined && value.slot !== props.reading.slot)) return
+  text.value = value.text
+  if (value.end !== undefined) end.value = value.end
+  void nextTick(focus)
+})
 
 function focus() {
   if (isPhone.value) return
@@ -50,8 +62,8 @@ function focus() {
   field.value?.$el.select()
 }
 
-/** Keeps what stands in the field. Another number corrects the last take; `again` adds a second one beside it. */
-async function keep(again = false) {
+/** Keeps what stands in the field. Another number corrects the last take; `again` adds one beside it. */
+async function keep(again = isAgain.value) {
   if (saving.value) return
   const { number } = split(text.value, props.reading.ends)
   const isSame = number === last.value?.typed && end.value === last.value.end
@@ -61,26 +73,43 @@ async function keep(again = false) {
   }
   if (said.value.fault) return
   saving.value = true
-  const took = await job.take(props.reading.slot, number, end.value, again ? null : (last.value?.id ?? null))
+  const slot = { slot: props.reading.slot, label: props.reading.label }
+  const took = await job.take(slot, number, end.value, again ? null : (last.value?.id ?? null))
   saving.value = false
-  if (took) emit('next')
-  else refused.value = Object.values(job.refused).join(' ') || job.trouble
+  if (took.is === 'refused') refused.value = took.why
+  else if (props.doubt && props.reading.takes.length < 3) text.value = ''
+  else emit('next')
 }
 
 function press(key: string) {
   text.value = (text.value === last.value?.typed ? '' : text.value) + key
   text.value = text.value.trimStart()
 }
+
+const time = (at: string) =>
+  at === '' ? '' : new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })
+
+async function cannotBeTaken() {
+  const skipped = job.space?.choices.skipped ?? []
+  const slot = props.reading.slot
+  await job.edit('space', {
+    path: 'skipped',
+    value: isSkipped.value ? skipped.filter((other) => other !== slot) : [...skipped, slot],
+  })
+  if (!isSkipped.value) return
+  emit('skip')
+}
 </script>
 
 <template>
-  <section class="open" aria-label="Open reading">
+  <section class="open" :class="{ doubted: doubt }" aria-label="Open reading">
     <div class="head">
       <h2>
         <span class="soft">{{ number }}</span> {{ reading.label }}
       </h2>
       <SlotPicture :reading="reading" />
     </div>
+    <p v-if="doubt" class="doubt" role="alert">{{ doubt.sentence }}</p>
     <p class="how">
       {{ reading.how }}
       <span v-if="reading.span && reading.height" class="where">
@@ -89,10 +118,33 @@ function press(key: string) {
       </span>
       <span v-else-if="reading.height" class="where">
         At <MeasureText :text="reading.height.text" /> above the floor<template v-if="reading.depth"
-          >, <MeasureText :text="reading.depth.text" /> from the back wall</template
+          >, <MeasureText :text="reading.depth.text" /> out from the wall</template
         >.
       </span>
     </p>
+    <ul v-if="reading.takes.length > 1 || reading.withdrawn.length > 0" class="takes" aria-label="Takes">
+      <li v-for="take in reading.withdrawn" :key="take.id">
+        <s><MeasureText :text="take.value.text" /> {{ take.end }}</s
+        ><span class="soft">{{ time(take.taken_at) }} · taken back</span>
+      </li>
+      <li v-for="take in reading.takes" :key="take.id">
+        <component :is="take.struck ? 's' : 'span'"
+          ><MeasureText :text="take.value.text" /> {{ take.end }}</component
+        ><span class="soft"
+          >{{ time(take.taken_at) }}{{ take.struck ? ' · does not count' : ''
+          }}{{ take.waits ? ' · waits here' : '' }}</span
+        >
+        <button
+          v-if="reading.takes.length > 1 && !take.waits"
+          type="button"
+          class="link"
+          :aria-label="`Take back ${take.value.text}`"
+          @click="job.withdraw(take.id, { slot: reading.slot, label: reading.label })"
+        >
+          take back
+        </button>
+      </li>
+    </ul>
     <InputText
       ref="field"
       v-model="text"
@@ -114,11 +166,11 @@ function press(key: string) {
       :aria-label="reading.kind === 'plumb' ? 'Gap at which end' : 'Which end is lower'"
     />
     <p id="reading-says" :class="fault ? 'fault' : 'says'" aria-live="polite">
-      {{ fault || said.echo || (last ? last.value.text : '') }}
+      {{ fault || said.echo || (last && !isAgain ? last.value.text : '') }}
     </p>
     <ThumbPad
       v-if="isPhone"
-      :unit="unit"
+      :unit="reading.is_angle ? 'mm' : unit"
       :ends="reading.ends"
       :end="end"
       @key="press"
@@ -127,8 +179,25 @@ function press(key: string) {
       @next="keep()"
     />
     <div class="actions">
+      <button
+        v-if="reading.required || isSkipped"
+        type="button"
+        class="link aside"
+        :aria-pressed="isSkipped"
+        @click="cannotBeTaken"
+      >
+        {{ isSkipped ? 'can be taken after all' : 'cannot be taken' }}
+      </button>
+      <button
+        v-if="reading.added"
+        type="button"
+        class="link"
+        @click="job.edit('space', { path: `extras.${reading.slot.split('.')[0]}`, value: null })"
+      >
+        remove from the book
+      </button>
       <button type="button" class="link" @click="emit('skip')">skip <kbd>Shift</kbd> <kbd>Enter</kbd></button>
-      <button v-if="last" type="button" class="link" @click="keep(true)">second take</button>
+      <button v-if="last && !isAgain" type="button" class="link" @click="keep(true)">second take</button>
       <button v-if="!isPhone" type="button" class="link strong" @click="keep()">
         keep, next <kbd>Enter</kbd>
       </button>
@@ -143,6 +212,14 @@ function press(key: string) {
   border-radius: 12px;
   background: var(--card);
 }
+.doubted {
+  border-color: var(--ochre);
+}
+.doubt {
+  margin: 4px 0 6px;
+  color: var(--ochre);
+  font-weight: 600;
+}
 .head {
   display: flex;
   gap: 12px;
@@ -153,6 +230,23 @@ function press(key: string) {
   margin: 2px 0 8px;
   color: var(--soft);
   font-size: 15px;
+}
+.takes {
+  display: grid;
+  gap: 2px;
+  margin: 0 0 6px;
+  padding: 0;
+  list-style: none;
+}
+.takes li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 10px;
+}
+.takes .link {
+  min-height: 28px;
+  margin-left: auto;
 }
 .number {
   width: 100%;
@@ -187,12 +281,27 @@ function press(key: string) {
   text-decoration: underline dotted var(--line-strong);
   cursor: pointer;
 }
+.aside {
+  margin-right: auto;
+  color: var(--soft);
+}
+@media (min-width: 761px) {
+  .actions .link {
+    min-height: 32px;
+  }
+}
 .strong {
   font-weight: 600;
 }
 @media (max-width: 760px) {
   .head h2 {
-    font-size: 1.35rem;
+    font-size: 1.5rem;
+  }
+  .open {
+    padding: 10px 12px;
+  }
+  .takes .link {
+    min-height: 44px;
   }
 }
 </style>

@@ -35,13 +35,49 @@ defineProps<{ reading: Reading }>()
     </template>
     <template v-else-if="reading.kind === 'diagonal'">
       <path class="wall" d="M10 62V10h76v52" />
-      <path class="line" :d="reading.slot === 'diagonal-left' ? 'M10 10L86 62' : 'M86 10L10 62'" />
-      <circle class="tool" :cx="reading.slot === 'diagonal-left' ? 86 : 10" cy="62" r="6" />
+      <path class="line" d="M12 12L84 60" />
+      <path class="hook" d="M8 18L18 8" />
+      <rect class="tool" x="76" y="50" width="14" height="14" rx="3" />
+      <text x="18" y="34">hook</text>
+      <text x="44" y="66">body</text>
     </template>
     <template v-else-if="reading.kind === 'depth'">
       <path class="wall" d="M10 62V10h76v52" />
       <path class="line" :d="reading.slot === 'depth-left' ? 'M18 10v52' : 'M78 10v52'" />
       <circle class="tool" :cx="reading.slot === 'depth-left' ? 18 : 78" cy="14" r="5" />
+    </template>
+    <template v-else-if="reading.kind === 'side'">
+      <path class="wall" d="M10 50V14h76v36" />
+      <path class="line" d="M10 20h76" />
+      <path class="hook" d="M10 15v11" />
+      <rect class="tool" x="70" y="16" width="16" height="14" rx="3" />
+      <text x="14" y="42">hook</text>
+      <text x="56" y="44">body</text>
+    </template>
+    <template v-else-if="reading.kind === 'tie'">
+      <path class="wall" d="M10 62V10h76" />
+      <path class="line" d="M12 60L58 12" />
+      <path class="hook" d="M58 6v10" />
+      <text x="62" y="26">mark</text>
+    </template>
+    <template v-else-if="reading.kind === 'three_four_five'">
+      <path class="wall" d="M14 66V10h76" />
+      <path class="line" d="M14 54L64 10" />
+      <path class="hook" d="M9 54h10M64 5v10" />
+      <text x="20" y="64">mark</text>
+      <text x="66" y="28">mark</text>
+    </template>
+    <template v-else-if="reading.kind === 'slope'">
+      <path class="wall" d="M8 60L88 14" />
+      <path class="line" d="M8 60h50" />
+      <path class="line" d="M42 60a34 34 0 0 0-5-17" />
+      <text x="48" y="54">angle</text>
+    </template>
+    <template v-else-if="reading.kind === 'offset'">
+      <path class="wall" d="M20 4q10 32 0 64" />
+      <rect class="tool" x="44" y="4" width="8" height="64" rx="1" />
+      <path class="line" d="M25 36h19M25 16h19M24 56h20" />
+      <text x="56" y="40">rule</text>
     </template>
     <template v-else-if="reading.kind === 'skirting'">
       <path class="wall" d="M40 4v64M6 68h84" />

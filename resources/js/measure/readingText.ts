@@ -25,7 +25,7 @@ export function understand(
 ): { echo: string; fault: string } {
   const typed = split(text, reading.ends)
   if (typed.number === '') return { echo: '', fault: '' }
-  if (reading.kind === 'corner') return { echo: '', fault: '' }
+  if (reading.is_angle) return { echo: '', fault: '' }
   try {
     const said = echo(readLength(typed.number, unit), unit)
     const at = typed.end ?? end

@@ -9,8 +9,9 @@ import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import JobRules from './JobRules.vue'
-import { isTyping } from './keys'
+import { isTyping } from '@/job/typing'
 import { keysOn } from './preferences'
+import OutboxBar from './OutboxBar.vue'
 import TapeStrip from './TapeStrip.vue'
 import TopBar from './TopBar.vue'
 
@@ -108,6 +109,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
       </template>
     </TopBar>
     <TapeStrip v-if="job.answer" :job="id" :facts="job.answer.tape" :current="current" :reached="reached" />
+    <OutboxBar />
     <Message
       v-if="job.trouble && !missing"
       severity="warn"
@@ -138,6 +140,10 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
         <dd>after the number: at which end (bottom, top, left, right, front)</dd>
         <dt><kbd>Esc</kbd></dt>
         <dd>leave a field</dd>
+        <dt><kbd>R</kbd></dt>
+        <dd>take again what is in doubt</dd>
+        <dt><kbd>O</kbd></dt>
+        <dd>things on walls, and back to the readings</dd>
         <dt><kbd>Ctrl</kbd> <kbd>Z</kbd></dt>
         <dd>undo; with <kbd>Shift</kbd> redo</dd>
       </dl>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { SpaceChoices, StockEntry } from '@/api/types'
+import { useVocabulary } from '@/api/vocabulary'
 import { useJob } from '@/job/store'
 import LengthField from '@/tape/LengthField.vue'
 import Button from 'primevue/button'
@@ -13,6 +14,11 @@ import { computed, ref } from 'vue'
 /** The rules a job is built by: units, house rules, materials and the sheets that can be bought. */
 const visible = defineModel<boolean>('visible', { required: true })
 const job = useJob()
+const words = useVocabulary()
+const addSpace = (kind: string) => {
+  const label = words.value.kinds.find((one) => one.value === kind)?.label ?? 'Space'
+  return job.addSpace(`${label} ${(job.job?.spaces.length ?? 0) + 1}`, kind)
+}
 const choices = computed(() => job.job?.choices)
 const unit = computed(() => job.job?.unit ?? 'mm')
 
@@ -117,7 +123,15 @@ const sheetsOf = (material: string): StockEntry[] =>
           @click="leaves = space"
         />
       </div>
-      <Button outlined label="Add an alcove" @click="job.addSpace(`Alcove ${job.job.spaces.length + 1}`)" />
+      <Select
+        :model-value="null"
+        :options="words.kinds"
+        option-label="label"
+        option-value="value"
+        placeholder="Add a space …"
+        aria-label="Add a space"
+        @update:model-value="addSpace"
+      />
       <Dialog :visible="leaves !== null" modal header="Delete this space?" @update:visible="leaves = null">
         <p>{{ leaves?.choices.name }} goes with its readings and pieces, for good.</p>
         <template #footer>

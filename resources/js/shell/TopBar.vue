@@ -1,5 +1,8 @@
 <script setup lang="ts">
+import { useOutbox } from '@/outbox/store'
 import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { isDark, toggleTheme } from './preferences'
 import { session, signOut } from './session'
@@ -9,7 +12,15 @@ defineProps<{ tight?: boolean }>()
 
 const router = useRouter()
 
-async function leave() {
+const outbox = useOutbox()
+const asks = ref(false)
+
+async function leave(sure = false) {
+  if (!sure && outbox.unsent.length > 0) {
+    asks.value = true
+    return
+  }
+  asks.value = false
   await signOut()
   await router.push('/sign-in')
 }
@@ -37,9 +48,20 @@ async function leave() {
       />
       <template v-if="session?.user">
         <RouterLink class="who away" to="/account">{{ session.user.name }}</RouterLink>
-        <Button class="away" text severity="secondary" label="Sign out" @click="leave" />
+        <Button class="away" text severity="secondary" label="Sign out" @click="leave()" />
       </template>
     </nav>
+    <Dialog v-model:visible="asks" modal header="Readings are waiting" :style="{ width: '440px' }">
+      <p>
+        {{ outbox.unsent.length === 1 ? '1 reading is' : `${outbox.unsent.length} readings are` }} on this
+        device and not on the server yet. They stay here and are sent when you sign in again on this device,
+        as yourself.
+      </p>
+      <div class="asks">
+        <Button outlined label="Stay signed in" @click="asks = false" />
+        <Button label="Sign out all the same" @click="leave(true)" />
+      </div>
+    </Dialog>
   </header>
 </template>
 
@@ -60,6 +82,12 @@ async function leave() {
   color: var(--ink);
   font-weight: 600;
   text-decoration: none;
+}
+.asks {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+  gap: 8px;
 }
 .tools {
   display: flex;

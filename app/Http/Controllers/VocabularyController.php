@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use Illuminate\Http\JsonResponse;
+use Incastro\Planning\WayChoices;
+use Incastro\Survey\Space\CeilingKind;
+use Incastro\Survey\Space\SpaceKind;
+use Incastro\Survey\Things\ThingKind;
+use Incastro\Survey\Things\ThingRule;
+
+/** The words that a person chooses among: kinds of space, ceilings, things on faces and their rules, ways in. */
+final class VocabularyController extends Controller
+{
+    public function show(): JsonResponse
+    {
+        return response()->json([
+            'kinds' => array_map(fn (SpaceKind $kind) => ['value' => $kind->value, 'label' => $kind->label(), 'hint' => $kind->hint()], SpaceKind::cases()),
+            'ceilings' => array_map(fn (CeilingKind $ceiling) => ['value' => $ceiling->value, 'label' => $ceiling->label()], CeilingKind::cases()),
+            'things' => array_map(fn (ThingKind $kind) => ['value' => $kind->value, 'label' => $kind->label(), 'round' => $kind->isRound(), 'rule' => $kind->usualRule()->value, 'caution' => $kind->caution()], ThingKind::cases()),
+            'rules' => array_map(fn (ThingRule $rule) => ['value' => $rule->value, 'label' => $rule->label()], ThingRule::cases()),
+            'ways' => array_map(fn (string $value, string $label) => ['value' => $value, 'label' => $label], array_keys(WayChoices::KINDS), WayChoices::KINDS),
+        ]);
+    }
+}

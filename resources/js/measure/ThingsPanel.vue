@@ -1,0 +1,334 @@
+<script setup lang="ts">
+import type { Edit, MeasureStation, ThingEntry } from '@/api/types'
+import { useVocabulary } from '@/api/vocabulary'
+import FindingCard from '@/job/FindingCard.vue'
+import { useJob } from '@/job/store'
+import LengthField from '@/tape/LengthField.vue'
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import SelectButton from 'primevue/selectbutton'
+import { computed, nextTick, ref } from 'vue'
+
+/**
+ * Things on walls, floor and ceiling. Each is placed by typing its two distances; the drawing shows which two are meant,
+ * and draws what is typed.
+ */
+const props = defineProps<{ station: MeasureStation }>()
+const open = defineModel<string | null>('open', { required: true })
+
+const job = useJob()
+const words = useVocabulary()
+const panel = ref<HTMLElement | null>(null)
+
+const things = computed(() => job.space?.choices.things ?? [])
+const unit = computed(() => job.job?.unit ?? 'mm')
+const walls = computed(() =>
+  props.station.shape.edges
+    .map((edge, value) => ({ value, label: edge.label, kind: edge.kind }))
+    .filter((edge) => edge.kind === 'wall'),
+)
+const isRound = (thing: ThingEntry) =>
+  words.value.things.find((kind) => kind.value === thing.kind)?.round ?? false
+const caution = (thing: ThingEntry) =>
+  words.value.things.find((kind) => kind.value === thing.kind)?.caution ?? null
+const faults = (id: string) =>
+  props.station.findings.filter(
+    (finding) => finding.place === `thing:${id}` && finding.severity === 'warning',
+  )
+
+const faces = [
+  { value: 'wall', label: 'wall' },
+  { value: 'floor', label: 'floor' },
+  { value: 'ceiling', label: 'ceiling' },
+]
+
+async function add(kind: string) {
+  const known = words.value.things.find((entry) => entry.value === kind)
+  if (!known) return
+  const id = crypto.randomUUID()
+  const mm = (metric: string, inch: string) => (unit.value === 'mm' ? metric : inch)
+  const small = known.round || ['socket', 'switch', 'junction-box', 'valve'].includes(kind)
+  const value = {
+    kind,
+    name: known.label,
+    face: kind === 'hatch' ? 'ceiling' : 'wall',
+    wall: walls.value[0]?.value ?? 0,
+    along: mm('200', '8'),
+    along_from: 'left',
+    up: mm('300', '12'),
+    up_from: 'floor',
+    width: kind === 'door' ? mm('760', '30') : small ? mm('80', '3 1/8') : mm('400', '16'),
+    height: kind === 'door' ? mm('2000', '79') : small ? mm('80', '3 1/8') : mm('300', '12'),
+    stands_out: '0',
+    rule: known.rule,
+    hand_room: null,
+    clearance: null,
+    swing: null,
+    direction: known.round ? 'up' : null,
+  }
+  if (await job.edit('space', { path: `things.${id}`, value })) {
+    open.value = id
+    await nextTick()
+    panel.value?.querySelector<HTMLInputElement>('.thing.now input')?.focus()
+  }
+}
+
+const change = (thing: ThingEntry, name: string, value: unknown): Promise<boolean> =>
+  job.edit('space', { path: `things.${thing.id}.${name}`, value } satisfies Edit)
+const refused = (thing: ThingEntry, name: string) => job.refused[`things.${thing.id}.${name}`]
+
+const alongLabel = (thing: ThingEntry) =>
+  thing.face === 'wall' ? 'From the side of the wall' : 'From the side of the back wall'
+const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : 'Out from the back wall')
+</script>
+
+<template>
+  <section ref="panel" class="things" aria-label="Things on walls">
+    <p class="soft">
+      What stands on a wall, runs through it or must stay free: type how far it is from a side and from the
+      floor or the ceiling.
+    </p>
+    <Select
+      :model-value="null"
+      :options="words.things"
+      option-label="label"
+      option-value="value"
+      placeholder="Add a thing …"
+      aria-label="Add a thing"
+      filter
+      class="adds"
+      @update:model-value="add"
+    />
+    <p v-if="things.length === 0" class="card none">
+      Nothing yet. Sockets, pipes, a window’s trim, a vent: each is one line here, and the furniture keeps to
+      its rule.
+    </p>
+    <article v-for="thing in things" :key="thing.id" class="thing" :class="{ now: thing.id === open }">
+      <button
+        v-if="thing.id !== open"
+        type="button"
+        class="row"
+        :class="{ fault: faults(thing.id).length > 0 }"
+        @click="open = thing.id"
+      >
+        <span>{{ thing.name }}</span>
+        <span class="soft">{{ words.rules.find((rule) => rule.value === thing.rule)?.label }}</span>
+      </button>
+      <div v-else class="form">
+        <FindingCard v-for="finding in faults(thing.id)" :key="finding.code" :finding="finding" />
+        <label class="pair">
+          <span>Name</span>
+          <InputText
+            :model-value="thing.name"
+            @change="change(thing, 'name', ($event.target as HTMLInputElement).value)"
+          />
+        </label>
+        <p v-if="refused(thing, 'name')" class="refused">{{ refused(thing, 'name') }}</p>
+        <div class="pair">
+          <span :id="`face-${thing.id}`">It is on the</span>
+          <SelectButton
+            :model-value="thing.face"
+            :options="faces"
+            option-label="label"
+            option-value="value"
+            :allow-empty="false"
+            :aria-labelledby="`face-${thing.id}`"
+            @update:model-value="change(thing, 'face', $event)"
+          />
+        </div>
+        <div v-if="thing.face === 'wall'" class="pair">
+          <span>Wall</span>
+          <Select
+            :model-value="thing.wall"
+            :options="walls"
+            option-label="label"
+            option-value="value"
+            aria-label="Wall"
+            @update:model-value="change(thing, 'wall', $event)"
+          />
+        </div>
+        <div class="from">
+          <LengthField
+            :label="alongLabel(thing)"
+            :text="thing.along.typed"
+            :unit="unit"
+            :refused="refused(thing, 'along')"
+            @change="change(thing, 'along', $event)"
+          />
+          <SelectButton
+            :model-value="thing.along_from"
+            :options="['left', 'right']"
+            :allow-empty="false"
+            aria-label="Side it is measured from"
+            @update:model-value="change(thing, 'along_from', $event)"
+          />
+        </div>
+        <div class="from">
+          <LengthField
+            :label="upLabel(thing)"
+            :text="thing.up.typed"
+            :unit="unit"
+            :refused="refused(thing, 'up')"
+            @change="change(thing, 'up', $event)"
+          />
+          <SelectButton
+            v-if="thing.face === 'wall'"
+            :model-value="thing.up_from"
+            :options="['floor', 'ceiling']"
+            :allow-empty="false"
+            aria-label="Measured from"
+            @update:model-value="change(thing, 'up_from', $event)"
+          />
+        </div>
+        <LengthField
+          :label="isRound(thing) ? 'Diameter' : 'Width'"
+          :text="thing.width.typed"
+          :unit="unit"
+          :refused="refused(thing, 'width')"
+          @change="change(thing, 'width', $event)"
+        />
+        <LengthField
+          :label="isRound(thing) ? 'Length seen' : thing.face === 'wall' ? 'Height' : 'Depth'"
+          :text="thing.height.typed"
+          :unit="unit"
+          :refused="refused(thing, 'height')"
+          @change="change(thing, 'height', $event)"
+        />
+        <LengthField
+          label="Stands out by"
+          :text="thing.stands_out.typed"
+          :unit="unit"
+          :refused="refused(thing, 'stands_out')"
+          @change="change(thing, 'stands_out', $event)"
+        />
+        <div v-if="isRound(thing)" class="pair">
+          <span :id="`dir-${thing.id}`">It runs</span>
+          <SelectButton
+            :model-value="thing.direction"
+            :options="['up', 'along', 'out']"
+            :aria-labelledby="`dir-${thing.id}`"
+            @update:model-value="change(thing, 'direction', $event)"
+          />
+        </div>
+        <div v-if="thing.kind === 'door'" class="pair">
+          <span :id="`swing-${thing.id}`">Hinges</span>
+          <SelectButton
+            :model-value="thing.swing"
+            :options="['left', 'right', 'slides']"
+            :aria-labelledby="`swing-${thing.id}`"
+            @update:model-value="change(thing, 'swing', $event)"
+          />
+        </div>
+        <div class="pair">
+          <span>Rule</span>
+          <Select
+            :model-value="thing.rule"
+            :options="words.rules"
+            option-label="label"
+            option-value="value"
+            aria-label="Rule"
+            @update:model-value="change(thing, 'rule', $event)"
+          />
+        </div>
+        <LengthField
+          v-if="thing.rule === 'reachable'"
+          label="Room a hand needs"
+          :text="thing.hand_room?.typed ?? ''"
+          when-empty="as usual"
+          :unit="unit"
+          :refused="refused(thing, 'hand_room')"
+          @change="change(thing, 'hand_room', $event)"
+        />
+        <LengthField
+          v-if="thing.rule === 'clearance'"
+          label="Clearance kept"
+          :text="thing.clearance?.typed ?? ''"
+          when-empty="as usual"
+          :unit="unit"
+          :refused="refused(thing, 'clearance')"
+          @change="change(thing, 'clearance', $event)"
+        />
+        <p v-if="caution(thing)" class="caution">{{ caution(thing) }}</p>
+        <div class="buttons">
+          <Button
+            text
+            severity="secondary"
+            label="Remove"
+            @click="job.edit('space', { path: `things.${thing.id}`, value: null })"
+          />
+          <Button label="Done" @click="open = null" />
+        </div>
+      </div>
+    </article>
+  </section>
+</template>
+
+<style scoped>
+.things {
+  display: grid;
+  gap: 6px;
+  align-content: start;
+  padding-top: 6px;
+}
+.adds {
+  width: 100%;
+}
+.none {
+  margin: 0;
+}
+.row {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+  width: 100%;
+  min-height: 44px;
+  padding: 6px 10px;
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+.row.fault {
+  background: var(--ochre-wash);
+}
+.form {
+  display: grid;
+  gap: 8px;
+  padding: 12px 14px;
+  border: 2px solid var(--chalk);
+  border-radius: 12px;
+  background: var(--card);
+}
+.pair {
+  display: grid;
+  grid-template-columns: 110px 1fr;
+  gap: 10px;
+  align-items: center;
+}
+.from {
+  display: grid;
+  gap: 2px;
+}
+.from > :last-child:not(:first-child) {
+  justify-self: end;
+}
+.refused {
+  margin: 0;
+  color: var(--brick);
+}
+.caution {
+  margin: 4px 0 0;
+  padding: 8px 12px;
+  border-left: 4px solid var(--ochre);
+  background: var(--ochre-wash);
+}
+.buttons {
+  display: flex;
+  justify-content: flex-end;
+  gap: 8px;
+}
+</style>

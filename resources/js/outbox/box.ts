@@ -1,0 +1,65 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+
+/** A fact as the server takes it. */
+export interface Fact {
+  id: string
+  device: string
+  sequence: number
+  taken_at: string
+  kind: 'take' | 'withdrawal'
+  slot?: string
+  text?: string
+  end?: string | null
+  withdraws?: string
+}
+
+/** What was typed and has not reached the server: one press of Enter, with all its facts. */
+export interface Waiting {
+  order?: number
+  id: string
+  /** The account that made it: nobody else's session may send it. */
+  account: string
+  space: string
+  slot: string
+  label: string
+  text: string
+  end: string | null
+  facts: Fact[]
+  /** The server's sentence, when it could not take it. */
+  refused?: string
+}
+
+interface Schema extends DBSchema {
+  waiting: { key: number; value: Waiting; indexes: { account: string } }
+}
+
+let opened: Promise<IDBPDatabase<Schema>> | null = null
+
+function box(): Promise<IDBPDatabase<Schema>> {
+  opened ??= openDB<Schema>('incastro', 1, {
+    upgrade(db) {
+      const store = db.createObjectStore('waiting', { keyPath: 'order', autoIncrement: true })
+      store.createIndex('account', 'account')
+    },
+  })
+  return opened
+}
+
+/** Puts one in, behind those that wait already. */
+export async function put(waiting: Waiting): Promise<Waiting> {
+  const order = await (await box()).add('waiting', waiting)
+  return { ...waiting, order }
+}
+
+/** Those of an account, in the order in which they were made. */
+export async function of(account: string): Promise<Waiting[]> {
+  return (await box()).getAllFromIndex('waiting', 'account', account)
+}
+
+export async function change(waiting: Waiting): Promise<void> {
+  await (await box()).put('waiting', waiting)
+}
+
+export async function remove(waiting: Waiting): Promise<void> {
+  if (waiting.order !== undefined) await (await box()).delete('waiting', waiting.order)
+}

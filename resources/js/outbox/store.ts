@@ -1,0 +1,93 @@
+import { api, Refused } from '@/api/client'
+import { useIntervalFn, useOnline } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { computed, ref, watch } from 'vue'
+import * as box from './box'
+import type { Waiting } from './box'
+
+/** How often what waits is tried again, ms; coming back online tries at once. */
+const AGAIN = 5000
+
+/**
+ * Readings on their way to the server. Each is first written down on this device and only then sent, one after another,
+ * so that neither a lost network nor a closed page loses one; the server takes each once however often it comes.
+ */
+export const useOutbox = defineStore('outbox', () => {
+  const account = ref<string | null>(null)
+  const waiting = ref<Waiting[]>([])
+  const state = ref<'calm' | 'sending' | 'cut-off' | 'signed-out'>('calm')
+  const online = useOnline()
+
+  /** What comes with a reading when it is sent, and what is done with the answer. */
+  let opened: () => Record<string, unknown> = () => ({})
+  let answered: (answer: unknown, space: string) => void = () => undefined
+
+  const unsent = computed(() => waiting.value.filter((one) => !one.refused))
+  const refused = computed(() => waiting.value.filter((one) => one.refused))
+
+  function connect(station: typeof opened, receive: typeof answered) {
+    opened = station
+    answered = receive
+  }
+
+  async function belongTo(name: string | null) {
+    account.value = name
+    waiting.value = name === null ? [] : await box.of(name)
+    state.value = 'calm'
+    if (unsent.value.length > 0) void send()
+  }
+
+  async function add(one: Omit<Waiting, 'account'>): Promise<Waiting> {
+    const kept = await box.put({ ...one, account: account.value ?? '' })
+    waiting.value.push(kept)
+    return kept
+  }
+
+  async function drop(one: Waiting) {
+    await box.remove(one)
+    waiting.value = waiting.value.filter((other) => other.id !== one.id)
+  }
+
+  let running: Promise<void> | null = null
+
+  /** Sends what waits, in order, until all is sent or something stands in the way. */
+  function send(): Promise<void> {
+    running ??= sendAll().finally(() => (running = null))
+    return running
+  }
+
+  async function sendAll() {
+    for (let next = unsent.value[0]; next; next = unsent.value[0]) {
+      state.value = 'sending'
+      try {
+        const answer = await api('POST', `/api/spaces/${next.space}/facts`, {
+          facts: next.facts,
+          ...opened(),
+        })
+        await drop(next)
+        answered(answer, next.space)
+      } catch (error) {
+        if (!(error instanceof Refused)) throw error
+        if (error.status === 422 || error.status === 404 || error.status === 403) {
+          // It would be refused again: kept with the reason, so that nothing typed is lost, and the others go on.
+          next.refused = Object.values(error.fields).join(' ') || error.message
+          await box.change({ ...next, facts: next.facts.map((fact) => ({ ...fact })) })
+          waiting.value = [...waiting.value]
+          continue
+        }
+        state.value = error.status === 401 ? 'signed-out' : 'cut-off'
+        return
+      }
+    }
+    state.value = 'calm'
+  }
+
+  watch(online, (is) => {
+    if (is && unsent.value.length > 0 && state.value !== 'signed-out') void send()
+  })
+  useIntervalFn(() => {
+    if (state.value === 'cut-off' && unsent.value.length > 0) void send()
+  }, AGAIN)
+
+  return { account, waiting, unsent, refused, state, connect, belongTo, add, drop, send }
+})

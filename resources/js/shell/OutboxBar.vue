@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { useOutbox } from '@/outbox/store'
+import MeasureText from '@/tape/MeasureText.vue'
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { session } from './session'
+
+/** What was typed here and is not on the server yet, and what stands in its way. */
+const outbox = useOutbox()
+const route = useRoute()
+const router = useRouter()
+
+const count = computed(() => outbox.unsent.length)
+const said = computed(() => {
+  const what = count.value === 1 ? '1 reading waits' : `${count.value} readings wait`
+  if (outbox.state === 'signed-out') return `${what} here: you are signed out. Sign in, and they are sent.`
+  if (outbox.state === 'cut-off') return `${what} here: no network. They are sent when it returns.`
+  return `${what} to be sent.`
+})
+const shows = computed(() => count.value > 0 && outbox.state !== 'sending' && outbox.state !== 'calm')
+
+async function signIn() {
+  session.value = null
+  await router.push({ path: '/sign-in', query: { to: route.fullPath } })
+}
+</script>
+
+<template>
+  <aside v-if="shows || outbox.refused.length > 0" class="outbox" role="region" aria-label="Not sent yet">
+    <div v-if="shows" class="line">
+      <strong>{{ said }}</strong>
+      <span v-for="one in outbox.unsent.slice(0, 4)" :key="one.id" class="one"
+        >{{ one.label }} <MeasureText :text="one.text"
+      /></span>
+      <Button v-if="outbox.state === 'signed-out'" label="Sign in" @click="signIn" />
+      <Button v-else text label="Send now" @click="outbox.send()" />
+    </div>
+    <div v-for="one in outbox.refused" :key="one.id" class="line">
+      <span
+        ><strong>{{ one.label }}, <MeasureText :text="one.text" /></strong> could not be taken:
+        {{ one.refused }}</span
+      >
+      <Button text label="Drop it" @click="outbox.drop(one)" />
+    </div>
+  </aside>
+</template>
+
+<style scoped>
+.outbox {
+  padding: 4px 20px;
+  border-bottom: 1px solid var(--line);
+  background: var(--ochre-wash);
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px 14px;
+  min-height: 44px;
+}
+.line button {
+  min-height: 44px;
+  margin-left: auto;
+}
+.one {
+  color: var(--soft);
+}
+@media (max-width: 760px) {
+  .outbox {
+    padding: 2px 12px;
+  }
+  .one {
+    display: none;
+  }
+}
+</style>
