@@ -89,11 +89,25 @@ final class PdfWriter
         $place = fn (DrawnPoint $point): array => $turned
             ? [$x0 + ($point->y - $bottom) / $scale, $y0 + ($point->x - $left) / $scale]
             : [$x0 + ($point->x - $left) / $scale, $y0 + ($top - $point->y) / $scale];
-        foreach ($drawing->shapes() as $shape) {
+        foreach (self::linesFirst($drawing->shapes()) as $shape) {
             $this->shape($shape, $place, $turned, $scale);
         }
         $this->pdf->SetY($y0 + $up / $scale + 2);
         $this->paragraph("Drawn 1:$scale.", 8);
+    }
+
+    /**
+     * Texts of dimensions lie over every line.
+     *
+     * @param  list<Shape>  $shapes
+     * @return list<Shape>
+     */
+    private static function linesFirst(array $shapes): array
+    {
+        $lines = array_map(fn (Shape $shape) => $shape instanceof Dimension ? new Dimension($shape->from, $shape->to, '', $shape->ref, $shape->style) : $shape, $shapes);
+        $texts = array_filter($shapes, fn (Shape $shape) => $shape instanceof Dimension && $shape->text !== '');
+
+        return [...$lines, ...array_values($texts)];
     }
 
     public function output(): string
@@ -121,7 +135,9 @@ final class PdfWriter
     {
         if ($shape instanceof Outline) {
             [$width, $fill, $dash] = match ($shape->style) {
-                Style::House, Style::Sheet => [0.5, [], ''],
+                Style::House, Style::Sheet => [0.6, [], ''],
+                Style::Hidden, Style::Plumb => [0.2, [], '2,1'],
+                Style::Thing => [0.3, [236, 241, 247], ''],
                 Style::Board, Style::Plinth => [0.25, [246, 238, 216], ''],
                 Style::Offcut, Style::Trimmed, Style::BoardBehind => [0.15, [], '2,1'],
                 default => [0.15, [], ''],
@@ -141,12 +157,15 @@ final class PdfWriter
             [$x1, $y1] = $place($shape->from);
             [$x2, $y2] = $place($shape->to);
             $this->pdf->Line($x1, $y1, $x2, $y2, ['width' => 0.15, 'dash' => 0, 'color' => [35, 38, 43]]);
-            $this->text([($x1 + $x2) / 2, ($y1 + $y2) / 2], $shape->text, abs($y2 - $y1) > abs($x2 - $x1), 'middle');
+            $isUpright = abs($y2 - $y1) > abs($x2 - $x1);
+            // Off the middle, so that upright and level lines do not write over each other.
+            $share = $isUpright ? 0.4 : 0.5;
+            $this->text([$x1 + ($x2 - $x1) * $share, $y1 + ($y2 - $y1) * $share], $shape->text, $isUpright, 'middle', true);
         }
     }
 
     /** @param array{float, float} $at */
-    private function text(array $at, string $text, bool $upwards, string $anchor): void
+    private function text(array $at, string $text, bool $upwards, string $anchor, bool $onLine = false): void
     {
         $this->pdf->SetFont(self::FONT, '', self::LETTERS);
         $width = $this->pdf->GetStringWidth($text);
@@ -154,6 +173,10 @@ final class PdfWriter
         $this->pdf->StartTransform();
         if ($upwards) {
             $this->pdf->Rotate(90, $at[0], $at[1]);
+        }
+        if ($text !== '' && $onLine) {
+            // Legible where lines cross.
+            $this->pdf->Rect($at[0] - $shift - 0.6, $at[1] - 1.7, $width + 1.2, 3.4, 'F', [], [255, 255, 255]);
         }
         $this->pdf->Text($at[0] - $shift, $at[1] - 1.9, $text);
         $this->pdf->StopTransform();

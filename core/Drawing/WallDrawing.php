@@ -245,7 +245,7 @@ final readonly class WallDrawing
 
         return [
             $outline,
-            new Label(new DrawnPoint($left + $thing->width / 2, $middle), $thing->name, Style::Label, $ref, room: max(260.0, $thing->width)),
+            new Label(new DrawnPoint($left + $thing->width / 2, $foot + $thing->height + self::BESIDE), $thing->name, Style::Label, $ref),
             new Dimension($thing->fromRight ? new DrawnPoint($right, $middle) : new DrawnPoint(0.0, $middle), $thing->fromRight ? new DrawnPoint($this->length, $middle) : new DrawnPoint($left, $middle), $write($thing->along), $ref, Style::ThingDistance),
             new Dimension(new DrawnPoint($left + $thing->width / 2, $thing->fromCeiling ? $foot + $thing->height : 0.0), new DrawnPoint($left + $thing->width / 2, $thing->fromCeiling ? $top : $foot), $write($thing->up), $ref, Style::ThingDistance),
         ];

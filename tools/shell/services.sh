@@ -15,19 +15,26 @@ use_instance() {
         PORT_NAMES=(INCASTRO_PORT INCASTRO_DB_PORT INCASTRO_FPM_PORT)
     fi
     VAR=$ROOT/var/$INSTANCE
-    mkdir -p "$VAR"/{run,log,nginx,cache} "$VAR"/storage/{app,logs,framework/{cache,sessions,views}}
+    mkdir -p "$VAR"/{run,log,nginx,cache,lan} "$VAR"/storage/{app,logs,framework/{cache,sessions,views}}
     [ -f "$VAR/key" ] || (umask 077 && printf 'base64:%s' "$(head -c 32 /dev/urandom | base64)" >"$VAR/key")
     [ -f "$VAR/database-password" ] || (umask 077 && head -c 24 /dev/urandom | base64 | tr -d '+/=\n' >"$VAR/database-password")
+    LAN_PORT=${INCASTRO_LAN_PORT:-8643}
+    # Once the network is let in, that stays so until stop.
+    [ -f "$VAR/lan/url" ] && INCASTRO_URL=${INCASTRO_URL:-$(cat "$VAR/lan/url")}
     export APP_NAME=Incastro APP_ENV=${APP_ENV:-production} APP_DEBUG=false APP_KEY APP_URL=${INCASTRO_URL:-http://127.0.0.1:$PORT}
     export DB_CONNECTION=pgsql DB_HOST=127.0.0.1 DB_PORT DB_DATABASE=incastro DB_USERNAME=incastro DB_PASSWORD
     export SESSION_DRIVER=database SESSION_LIFETIME=10080 CACHE_STORE=database QUEUE_CONNECTION=database DB_QUEUE_TABLE=queued_jobs
     export APP_CONFIG_CACHE=$VAR/cache/config.php APP_ROUTES_CACHE=$VAR/cache/routes.php
     export LOG_CHANNEL=single MAIL_MAILER=log LARAVEL_STORAGE_PATH=$VAR/storage
     export INCASTRO_REGISTRATIONS_PER_HOUR=${INCASTRO_REGISTRATIONS_PER_HOUR:-20} INCASTRO_DEMO=${INCASTRO_DEMO:-true} INCASTRO_DEMO_PASSWORD=${INCASTRO_DEMO_PASSWORD:-oar-and-ferry}
+    allow_hosts
     APP_KEY=$(cat "$VAR/key")
     DB_PASSWORD=$(cat "$VAR/database-password")
     use_node || true
 }
+
+# The session cookie is taken from the application's own pages, by whichever of its addresses they were opened.
+allow_hosts() { export SANCTUM_STATEFUL_DOMAINS=127.0.0.1:$PORT,localhost:$PORT,${APP_URL#*://}; }
 
 artisan() { php artisan "$@"; }
 
@@ -54,6 +61,7 @@ move_to_free_ports() {
         PORT=$((PORT + 10)) DB_PORT=$((DB_PORT + 10)) FPM_PORT=$((FPM_PORT + 10))
     done
     export APP_URL=http://127.0.0.1:$PORT
+    allow_hosts
 }
 
 refuse_taken_port() {
@@ -121,7 +129,7 @@ start_database() {
 fpm_environment() {
     local name
     for name in APP_NAME APP_ENV APP_DEBUG APP_KEY APP_URL DB_CONNECTION DB_HOST DB_PORT DB_DATABASE DB_USERNAME DB_PASSWORD SESSION_DRIVER \
-        SESSION_LIFETIME CACHE_STORE QUEUE_CONNECTION DB_QUEUE_TABLE APP_CONFIG_CACHE APP_ROUTES_CACHE LOG_CHANNEL MAIL_MAILER LARAVEL_STORAGE_PATH INCASTRO_REGISTRATIONS_PER_HOUR INCASTRO_DEMO INCASTRO_DEMO_PASSWORD; do
+        SESSION_LIFETIME CACHE_STORE QUEUE_CONNECTION DB_QUEUE_TABLE APP_CONFIG_CACHE APP_ROUTES_CACHE LOG_CHANNEL MAIL_MAILER LARAVEL_STORAGE_PATH INCASTRO_REGISTRATIONS_PER_HOUR INCASTRO_DEMO INCASTRO_DEMO_PASSWORD SANCTUM_STATEFUL_DOMAINS; do
         printf 'env[%s] = "%s"\n' "$name" "${!name}"
     done
 }
@@ -145,7 +153,9 @@ start_fpm() {
 start_nginx() {
     is_ours "$VAR/run/nginx.pid" nginx && return
     refuse_taken_port "$PORT" "${PORT_NAMES[0]}"
-    sed -e "s|@VAR@|$VAR|g; s|@ROOT@|$ROOT|g; s|@PORT@|$PORT|g; s|@FPM_PORT@|$FPM_PORT|g" tools/nginx.conf >"$VAR/nginx.conf"
+    local marks="s|@VAR@|$VAR|g; s|@ROOT@|$ROOT|g; s|@PORT@|$PORT|g; s|@FPM_PORT@|$FPM_PORT|g"
+    sed -e "$marks" tools/nginx.conf >"$VAR/nginx.conf"
+    sed -e "$marks" tools/nginx-site.conf >"$VAR/site.conf"
     [ "$(id -u)" = 0 ] && sed -i '1a user root;' "$VAR/nginx.conf"
     nginx -e "$VAR/log/nginx.log" -c "$VAR/nginx.conf" || fail "nginx did not start; see $VAR/log/nginx.log"
 }

@@ -28,6 +28,7 @@ final class HomeController extends Controller
             'id' => $home->id,
             'name' => $home->name,
             'ways_in' => $home->ways_in,
+            'unit' => $this->format($home)->unit->value,
             'jobs' => $home->jobs->map(function (Job $job) use ($answer, $memory): array {
                 $hash = hash('sha256', (string) json_encode(JobDocument::of($job)).JobSketch::VERSION);
 
@@ -40,7 +41,7 @@ final class HomeController extends Controller
     {
         $home = $this->person($request)->homes()->create($this->named($request));
 
-        return response()->json(['id' => $home->id, 'name' => $home->name, 'ways_in' => [], 'jobs' => []], 201);
+        return response()->json(['id' => $home->id, 'name' => $home->name, 'ways_in' => [], 'unit' => $this->format($home)->unit->value, 'jobs' => []], 201);
     }
 
     public function update(Request $request, Home $home): JsonResponse
@@ -54,11 +55,16 @@ final class HomeController extends Controller
     public function waysIn(Request $request, Home $home): JsonResponse
     {
         $data = $request->validate(['path' => ['required', 'string', 'max:120'], 'value' => ['present']]);
-        $measure = $home->jobs()->latest()->first()->choices['measure'] ?? 'mm/1';
-        [$document] = WayChoices::entries(LengthFormat::of($measure))->apply(['ways_in' => $home->ways_in], new Edit('ways_in.'.$data['path'], $data['value']));
+        [$document] = WayChoices::entries($this->format($home))->apply(['ways_in' => $home->ways_in], new Edit('ways_in.'.$data['path'], $data['value']));
         $home->update(['ways_in' => $document['ways_in']]);
 
         return response()->json($home->ways_in);
+    }
+
+    /** A home reads lengths as its newest job does. */
+    private function format(Home $home): LengthFormat
+    {
+        return LengthFormat::of($home->jobs()->latest()->first()->choices['measure'] ?? 'mm/1');
     }
 
     public function destroy(Home $home): Response

@@ -329,6 +329,7 @@ export interface Home {
   id: string
   name: string
   ways_in: WayIn[]
+  unit: 'mm' | 'in'
   jobs: JobSketch[]
 }
 

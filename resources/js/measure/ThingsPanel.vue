@@ -20,6 +20,7 @@ const open = defineModel<string | null>('open', { required: true })
 const job = useJob()
 const words = useVocabulary()
 const panel = ref<HTMLElement | null>(null)
+const adds = ref<string | null>(null)
 
 const things = computed(() => job.space?.choices.things ?? [])
 const unit = computed(() => job.job?.unit ?? 'mm')
@@ -45,6 +46,7 @@ const faces = [
 
 async function add(kind: string) {
   const known = words.value.things.find((entry) => entry.value === kind)
+  adds.value = null
   if (!known) return
   const id = crypto.randomUUID()
   const mm = (metric: string, inch: string) => (unit.value === 'mm' ? metric : inch)
@@ -90,7 +92,7 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
       floor or the ceiling.
     </p>
     <Select
-      :model-value="null"
+      v-model="adds"
       :options="words.things"
       option-label="label"
       option-value="value"
@@ -98,7 +100,7 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
       aria-label="Add a thing"
       filter
       class="adds"
-      @update:model-value="add"
+      @change="add($event.value)"
     />
     <p v-if="things.length === 0" class="card none">
       Nothing yet. Sockets, pipes, a window’s trim, a vent: each is one line here, and the furniture keeps to

@@ -85,6 +85,7 @@ async function remove() {
           :aria-label="`Rename ${home.name}`"
           @click="names = { ...home }"
         />
+        <RouterLink class="workshop" :to="`/homes/${home.id}/workshop`">Workshop: ways in</RouterLink>
         <Button label="New job" @click="begins = home.id" />
         <label class="import">
           Import a job
@@ -232,6 +233,11 @@ async function remove() {
   margin-top: 8px;
 }
 .actions a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+}
+.workshop {
   display: inline-flex;
   align-items: center;
   min-height: 44px;

@@ -13,6 +13,7 @@ export const router = createRouter({
     { path: '/sign-in', component: () => import('./SignIn.vue'), meta: { open: true } },
     { path: '/', component: () => import('./Jobs.vue') },
     { path: '/account', component: () => import('./Account.vue') },
+    { path: '/homes/:home/workshop', component: () => import('./Workshop.vue') },
     {
       path: '/jobs/:job',
       component: () => import('./JobFrame.vue'),
