@@ -36,6 +36,9 @@ final class SpaceSurvey
     /** No room is as large as this, mm: an adjustment that goes beyond it has not found one. */
     private const LARGEST = 100_000.0;
 
+    /** σ of a corner beyond which nothing really holds it, mm. */
+    private const FLOATS = 50.0;
+
     /** σ of a corner of the usual plan, mm, until readings say better: for drawing alone. */
     private const USUAL = 300.0;
 
@@ -156,15 +159,24 @@ final class SpaceSurvey
         return $observations;
     }
 
-    /** @param list<Observation> $observations */
+    /**
+     * The adjustment of observations that hold every corner; null where they do not.
+     *
+     * @param  list<Observation>  $observations
+     */
     private function solved(array $observations): ?Adjusted
     {
+        $draft = $this->draft($observations);
+        if ($this->floats($draft)) {
+            return null;
+        }
         $best = null;
-        foreach ($this->starts($observations) as $start) {
+        foreach ($this->starts($draft) as $start) {
             try {
                 $adjusted = Adjustment::solve($observations, $start);
             } catch (Undetermined) {
-                continue;
+                // What floats from one start floats from every other.
+                return null;
             }
             if ($best === null || $this->badness($adjusted) < $this->badness($best)) {
                 $best = $adjusted;
@@ -174,19 +186,30 @@ final class SpaceSurvey
             }
         }
 
-        return $best;
+        return $best === null || $this->floats($best) ? null : $best;
+    }
+
+    /** Whether a corner is so little held by the readings that it may as well stand elsewhere. */
+    private function floats(Adjusted $adjusted): bool
+    {
+        foreach (array_keys($this->sheet->shape->edges) as $corner) {
+            if (array_sum(array_map(fn (int $i) => $adjusted->covariance[$i][$i], PlanNetwork::of($corner))) > self::FLOATS ** 2) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
      * First the usual plan pulled into the readings' shape, then polygons constructed from the readings alone.
      *
-     * @param  list<Observation>  $observations
      * @return \Generator<list<float>>
      */
-    private function starts(array $observations): \Generator
+    private function starts(Adjusted $draft): \Generator
     {
         $zeros = array_fill(0, $this->network->unknowns, 0.0);
-        yield $this->draft($observations)->unknowns;
+        yield $draft->unknowns;
         foreach ((new PlanClosing($this->network, $this->readings))->guesses() as $guess) {
             yield array_replace($zeros, PlanNetwork::unknownsOf($guess));
         }

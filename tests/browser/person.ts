@@ -1,15 +1,28 @@
 import { expect, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 
-/** A new account for this test alone, signed in, with one empty home. */
-export async function newPerson(page: Page): Promise<void> {
+/** A new account for this test alone, signed in, with one empty home. Gives its e-mail. */
+export async function newPerson(page: Page): Promise<string> {
+  const email = `tess-${crypto.randomUUID()}@example.org`
   await page.goto('/sign-in')
   await page.getByRole('button', { name: 'I am new here' }).click()
   await page.getByLabel('Your name').fill('Tess')
-  await page.getByLabel('E-mail').fill(`tess-${crypto.randomUUID()}@example.org`)
+  await page.getByLabel('E-mail').fill(email)
   await page.getByLabel('Password').fill('a long password')
   await page.getByRole('button', { name: 'Make an account' }).click()
   await expect(page.getByRole('heading', { name: 'My home' })).toBeVisible()
+  return email
+}
+
+/** A new job in a space of a kind, opened at Measure; for practice with a hidden room. */
+export async function newJob(page: Page, name: string, kind: string, practice = false): Promise<void> {
+  await page.getByRole('button', { name: 'New job' }).click()
+  await page.getByLabel('What are you building?').fill(name)
+  await page.getByRole('combobox', { name: 'The space it goes into' }).click()
+  await page.getByRole('option', { name: kind }).click()
+  if (practice) await page.getByRole('checkbox', { name: /Practise first/ }).check()
+  await page.getByRole('button', { name: 'Begin measuring' }).click()
+  await expect(page.getByRole('region', { name: 'Open reading' })).toBeVisible()
 }
 
 /** The landing alcove, brought in from its file, and opened at a station. */
@@ -23,4 +36,15 @@ export async function landingAlcove(page: Page, station = 'measure'): Promise<vo
   await page.getByRole('link', { name: 'Landing alcove' }).click()
   await expect(page.getByRole('status')).toContainText('Fits')
   if (station !== 'measure') await page.goto(page.url().replace('measure', station))
+}
+
+/** The open job as the server has it, asked as its own page asks. */
+export function answer(page: Page): Promise<unknown> {
+  const job = /jobs\/([^/]+)/.exec(page.url())?.[1] ?? ''
+  return page.evaluate(async (id) => {
+    const response = await fetch(`/api/jobs/${id}?station=measure`, {
+      headers: { Accept: 'application/json' },
+    })
+    return (await response.json()) as unknown
+  }, job)
 }

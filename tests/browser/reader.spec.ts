@@ -83,5 +83,8 @@ test('an echo says what the end means', () => {
 })
 
 test('angles are left to the server', () => {
-  expect(understand({ ...width, kind: 'corner' }, 'steep', null, 'mm')).toEqual({ echo: '', fault: '' })
+  expect(understand({ ...width, kind: 'corner', is_angle: true }, 'steep', null, 'mm')).toEqual({
+    echo: '',
+    fault: '',
+  })
 })

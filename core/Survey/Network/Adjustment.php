@@ -19,7 +19,12 @@ final class Adjustment
 
     private const NUDGE = 1e-4;
 
-    private const SETTLED = 1e-7;
+    private const SETTLED = 1e-5;
+
+    /** A network that may float is only drawn: a tenth of a millimetre is near enough, and it must not cost much. */
+    private const SETTLED_FLOATING = 0.1;
+
+    private const STEPS_FLOATING = 8;
 
     /**
      * @param  list<Observation>  $observations
@@ -33,7 +38,8 @@ final class Adjustment
         $x = $start;
         $misfits = self::misfits($observations, $x);
         $rows = self::rows($observations, $x);
-        for ($step = 0; $step < self::STEPS; $step++) {
+        [$steps, $settled] = $prior > 0.0 ? [self::STEPS_FLOATING, self::SETTLED_FLOATING] : [self::STEPS, self::SETTLED];
+        for ($step = 0; $step < $steps; $step++) {
             $change = NormalMatrix::of($observations, $rows, count($x), $prior)->solve(self::right($observations, $rows, $misfits, count($x)));
             $sum = self::sumOfSquares($observations, $misfits);
             for ($halving = 0; $halving < self::HALVINGS; $halving++) {
@@ -46,7 +52,7 @@ final class Adjustment
             }
             [$x, $misfits] = [$next, $nextMisfits];
             $rows = self::rows($observations, $x);
-            if ($change === [] || max(array_map(abs(...), $change)) < self::SETTLED) {
+            if ($change === [] || max(array_map(abs(...), $change)) < $settled) {
                 break;
             }
         }

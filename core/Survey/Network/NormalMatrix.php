@@ -8,7 +8,7 @@ namespace Incastro\Survey\Network;
 final readonly class NormalMatrix
 {
     /** A pivot below this share of its diagonal element is nothing but rounding. */
-    private const SINGULAR = 1e-10;
+    private const SINGULAR = 1e-8;
 
     /** @param array<int, array<int, float>> $l lower triangle */
     private function __construct(private array $l)

@@ -124,13 +124,18 @@ const selected = computed(() =>
     : (openSlot.value ?? undefined),
 )
 
+function focusField() {
+  list.value?.querySelector<HTMLInputElement>('.open input')?.focus()
+}
+
 useEventListener(document, 'keydown', (event: KeyboardEvent) => {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
-  if (event.key.toLowerCase() === 'r' && doubts.value[0]) void openReading(doubts.value[0].place)
+  if (event.key.toLowerCase() === 'r' && doubts.value[0])
+    void openReading(doubts.value[0].place).then(focusField)
   if (event.key.toLowerCase() === 'o') page.value = page.value === 'things' ? 'readings' : 'things'
   if (event.key === 'Enter' && openSlot.value && event.target === document.body) {
     event.preventDefault()
-    list.value?.querySelector<HTMLInputElement>('.open input')?.focus()
+    focusField()
   }
 })
 </script>
@@ -138,7 +143,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
 <template>
   <div v-if="station" class="measure-station">
     <Views :station="station" :selected="selected" :suspects="suspects" @select="openReading">
-      <div class="said card">
+      <div class="said card" tabindex="0" role="region" aria-label="What the readings say">
         <h3>What the readings say</h3>
         <p v-for="sentence in station.sentences" :key="sentence">{{ sentence }}</p>
         <p v-for="finding in notes" :key="finding.code + finding.place" class="note">

@@ -49,6 +49,10 @@ watch(text, () => {
   const typed = split(text.value, props.reading.ends)
   if (typed.end) end.value = typed.end
 })
+// When the open reading itself comes into doubt, its field makes room for another take.
+watch(isAgain, (is) => {
+  if (is) text.value = ''
+})
 watch(latest, (value) => {
   if (!value || (value.slot !== undefined && value.slot !== props.reading.slot)) return
   text.value = value.text

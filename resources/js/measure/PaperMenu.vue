@@ -15,11 +15,16 @@ const trouble = ref('')
 
 const at = computed(() => `/api/spaces/${job.space?.id ?? ''}`)
 const items = computed(() => [
-  { label: 'Measuring sheet, blank (PDF)', url: `${at.value}/measuring-sheet?blank=1` },
-  { label: 'Measuring sheet, filled (PDF)', url: `${at.value}/measuring-sheet` },
-  { label: 'Readings as CSV', url: `${at.value}/readings.csv` },
+  { label: 'Measuring sheet, blank (PDF)', command: () => fetchFile('measuring-sheet?blank=1') },
+  { label: 'Measuring sheet, filled (PDF)', command: () => fetchFile('measuring-sheet') },
+  { label: 'Readings as CSV', command: () => fetchFile('readings.csv') },
   { label: 'Bring in readings from CSV …', command: () => file.value?.click() },
 ])
+
+/** The server sends it as a file to keep, so the page stays. */
+function fetchFile(path: string) {
+  window.location.assign(`${at.value}/${path}`)
+}
 
 async function bringIn(event: Event) {
   const input = event.target as HTMLInputElement

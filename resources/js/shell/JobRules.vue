@@ -15,7 +15,9 @@ import { computed, ref } from 'vue'
 const visible = defineModel<boolean>('visible', { required: true })
 const job = useJob()
 const words = useVocabulary()
+const adds = ref<string | null>(null)
 const addSpace = (kind: string) => {
+  adds.value = null
   const label = words.value.kinds.find((one) => one.value === kind)?.label ?? 'Space'
   return job.addSpace(`${label} ${(job.job?.spaces.length ?? 0) + 1}`, kind)
 }
@@ -124,13 +126,13 @@ const sheetsOf = (material: string): StockEntry[] =>
         />
       </div>
       <Select
-        :model-value="null"
+        v-model="adds"
         :options="words.kinds"
         option-label="label"
         option-value="value"
         placeholder="Add a space …"
         aria-label="Add a space"
-        @update:model-value="addSpace"
+        @change="addSpace($event.value)"
       />
       <Dialog :visible="leaves !== null" modal header="Delete this space?" @update:visible="leaves = null">
         <p>{{ leaves?.choices.name }} goes with its readings and pieces, for good.</p>

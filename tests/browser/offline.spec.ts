@@ -1,0 +1,106 @@
+import { expect, test, type Page } from '@playwright/test'
+import { answer, landingAlcove, newJob, newPerson } from './person'
+
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+
+const press = async (page: Page, text: string) => {
+  const pad = page.getByLabel('Thumb pad')
+  for (const key of text) await pad.getByRole('button', { name: key, exact: true }).tap()
+  await pad.getByRole('button', { name: 'Keep, next' }).tap()
+}
+const waiting = (page: Page) => page.getByRole('region', { name: 'Not sent yet' })
+const typed = async (page: Page) => {
+  const { station } = (await answer(page)) as { station: { readings: { takes: { typed: string }[] }[] } }
+  return station.readings.flatMap((reading) => reading.takes.map((take) => take.typed))
+}
+
+test('readings typed while the network is gone wait on the phone and go out in order, once', async ({
+  page,
+  context,
+}) => {
+  await newPerson(page)
+  await newJob(page, 'Under the eaves', 'Alcove')
+  await press(page, '2400')
+  await expect(page.getByRole('status')).toContainText('Waits for 18')
+  await context.setOffline(true)
+  await press(page, '2398')
+  await press(page, '903')
+  await expect(waiting(page)).toContainText('2 readings wait here: no network')
+  await expect(page.getByRole('button', { name: /Height, right/ })).toContainText('waits here')
+  // The next reading stays open, in large type, for the next thumb.
+  await expect(page.getByRole('heading', { name: /Width, middle, at the back/ })).toBeVisible()
+  await context.setOffline(false)
+  await expect(waiting(page)).toBeHidden({ timeout: 15_000 })
+  await expect(page.getByRole('status')).toContainText('Waits for 16')
+  expect(await typed(page)).toEqual(['2400', '2398', '903'])
+  // What came back from the server is the same after opening the page anew.
+  await page.reload()
+  await expect(page.getByRole('button', { name: /Height, right/ })).toContainText('2398')
+  expect(await typed(page)).toEqual(['2400', '2398', '903'])
+})
+
+test('what waits survives closing the page', async ({ page, context }) => {
+  await newPerson(page)
+  await newJob(page, 'Under the eaves', 'Alcove')
+  const address = page.url()
+  await context.setOffline(true)
+  await press(page, '2400')
+  await expect(waiting(page)).toContainText('1 reading waits')
+  await page.close()
+  await context.setOffline(false)
+  const again = await context.newPage()
+  await again.goto(address)
+  await expect(again.getByRole('region', { name: 'Open reading' })).toBeVisible()
+  await expect.poll(() => typed(again), { timeout: 15_000 }).toEqual(['2400'])
+})
+
+test('an expired session keeps what was typed, asks to sign in, and then sends it', async ({
+  page,
+  context,
+}) => {
+  const email = await newPerson(page)
+  await newJob(page, 'Under the eaves', 'Alcove')
+  await context.clearCookies()
+  await press(page, '2400')
+  await expect(waiting(page)).toContainText('you are signed out')
+  await waiting(page).getByRole('button', { name: 'Sign in' }).tap()
+  await page.getByLabel('E-mail').fill(email)
+  await page.getByLabel('Password').fill('a long password')
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await expect(page.getByRole('region', { name: 'Open reading' })).toBeVisible()
+  await expect.poll(() => typed(page), { timeout: 15_000 }).toEqual(['2400'])
+  await expect(waiting(page)).toBeHidden()
+})
+
+test('signing out with something waiting warns, and another account sends nothing of it', async ({
+  page,
+  context,
+}) => {
+  await newPerson(page)
+  await newJob(page, 'Under the eaves', 'Alcove')
+  const address = page.url()
+  await context.setOffline(true)
+  await press(page, '2400')
+  await expect(waiting(page)).toContainText('1 reading waits')
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click()
+  await expect(page.getByText('1 reading is on this device and not on the server yet')).toBeVisible()
+  await context.setOffline(false)
+  // The server is back before the person decides: what waited is sent meanwhile.
+  await page.getByRole('button', { name: 'Stay signed in' }).click()
+  await expect.poll(() => typed(page), { timeout: 15_000 }).toEqual(['2400'])
+  await expect(waiting(page)).toBeHidden()
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click()
+  await expect(page.getByRole('button', { name: 'I am new here' })).toBeVisible()
+  await newPerson(page)
+  await page.goto(address)
+  await expect(page.getByText('This does not exist, or it is not yours.')).toBeVisible()
+})
+
+test('a reading in doubt is announced on the phone too', async ({ page }) => {
+  await landingAlcove(page)
+  await page.getByRole('button', { name: /Width, middle, at the back/ }).tap()
+  await press(page, '1105')
+  await expect(page.getByRole('status')).toContainText('Some readings do not agree')
+  await expect(page.getByRole('alert')).toContainText('Take it again')
+})
