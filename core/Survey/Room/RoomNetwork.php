@@ -183,7 +183,7 @@ final readonly class RoomNetwork
         }
 
         // d with d·n_a = a and d·n_b = b, the normals (−y, x) of both directions.
-        return $p->plus(($b * $ax - $a * $bx) / $cross, ($b * $ay - $a * $by) / $cross);
+        return $p->plus(($a * $bx - $b * $ax) / $cross, ($a * $by - $b * $ay) / $cross);
     }
 
     /**
