@@ -65,6 +65,8 @@ final readonly class Survey
     /** Whether a diagonal or a corner is needed that the sheet leaves to the person's choice. */
     public function asksForDiagonal(): bool
     {
-        return ! $this->planIsChecked && array_filter($this->missing, fn (Slot $slot) => $slot->kind === ReadingKind::Diagonal) === [];
+        $ofPlan = [ReadingKind::Diagonal, ReadingKind::Side, ReadingKind::Corner, ReadingKind::ThreeFourFive];
+
+        return ! $this->planIsChecked && array_filter($this->missing, fn (Slot $slot) => in_array($slot->kind, $ofPlan, true)) === [];
     }
 }

@@ -41,7 +41,7 @@ read -r good bad < <(node -e '
 passed=$((passed + good))
 failed=$((failed + bad))
 
-env -u APP_CONFIG_CACHE -u APP_ROUTES_CACHE APP_ENV=testing DB_DATABASE=incastro_feature QUEUE_CONNECTION=sync APP_URL=http://localhost \
+env -u APP_CONFIG_CACHE -u APP_ROUTES_CACHE -u SANCTUM_STATEFUL_DOMAINS APP_ENV=testing DB_DATABASE=incastro_feature QUEUE_CONNECTION=sync APP_URL=http://localhost \
     vendor/bin/phpunit --log-junit "$results/phpunit.xml" || true
 read -r good bad < <(php -r '
     $suite = @simplexml_load_file($argv[1])->testsuite ?? null;
