@@ -2,8 +2,41 @@ import vue from '@vitejs/plugin-vue'
 import laravel from 'laravel-vite-plugin'
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
-  plugins: [laravel({ input: ['resources/js/main.ts'] }), vue()],
+  plugins: [
+    laravel({ input: ['resources/js/main.ts'] }),
+    vue(),
+    // A phone opens the job again where there is no network: the pages, and what the server last said of it.
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: false,
+      manifest: false,
+      base: '/',
+      scope: '/',
+      buildBase: '/',
+      outDir: 'public',
+      workbox: {
+        globDirectory: 'public',
+        globPatterns: ['build/assets/*.{js,css,woff2}', 'icon.svg'],
+        // Every page is the same shell; the server's own answers are not pages.
+        navigateFallback: '/',
+        navigateFallbackDenylist: [/^\/(api|sanctum|build|up|incastro-ca)/],
+        additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],
+        inlineWorkboxRuntime: true,
+        sourcemap: false,
+        runtimeCaching: [
+          {
+            urlPattern: ({ url, request }) =>
+              request.method === 'GET' &&
+              /^\/api\/(session|vocabulary|homes|jobs\/[^/]+)$/.test(url.pathname),
+            handler: 'NetworkFirst',
+            options: { cacheName: 'answers', networkTimeoutSeconds: 4, expiration: { maxEntries: 40 } },
+          },
+        ],
+      },
+    }),
+  ],
   resolve: { alias: { '@': fileURLToPath(new URL('./resources/js', import.meta.url)) } },
 })

@@ -15,3 +15,6 @@ createApp(App)
   .use(PrimeVue, { theme: { preset: workshop, options: { darkModeSelector: '.dark' } } })
   .use(ToastService)
   .mount('#app')
+
+// Pages open again without a network where a browser allows it: on this machine, and over HTTPS.
+if ('serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js')

@@ -54,6 +54,31 @@ test('what waits survives closing the page', async ({ page, context }) => {
   await expect.poll(() => typed(again), { timeout: 15_000 }).toEqual(['2400'])
 })
 
+test('the page opens again without a network, with what waits and what was there', async ({
+  page,
+  context,
+}) => {
+  await newPerson(page)
+  await newJob(page, 'Under the eaves', 'Alcove')
+  await press(page, '2400')
+  await expect(page.getByRole('status')).toContainText('Waits for 18')
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready
+  })
+  // Looked at once more while there is a network, then taken into the closet.
+  await page.reload()
+  await expect(page.getByRole('status')).toContainText('Waits for 18')
+  await context.setOffline(true)
+  await page.reload()
+  await expect(page.getByRole('button', { name: /Height, left/ })).toContainText('2400')
+  await press(page, '2398')
+  await expect(waiting(page)).toContainText('1 reading waits')
+  await page.reload()
+  await expect(waiting(page)).toContainText('1 reading waits')
+  await context.setOffline(false)
+  await expect.poll(() => typed(page), { timeout: 20_000 }).toEqual(['2400', '2398'])
+})
+
 test('an expired session keeps what was typed, asks to sign in, and then sends it', async ({
   page,
   context,

@@ -1,4 +1,5 @@
 # Figures that the project holds itself to, printed beside their goals. Called by ./incastro bench.
 install_debian "${TEST_PACKAGES[@]}"
 php -d opcache.enable_cli=1 tools/bench/core.php
+php -d opcache.enable_cli=1 tools/bench/survey.php
 node tools/bench/browser.mjs

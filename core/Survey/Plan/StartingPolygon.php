@@ -15,7 +15,7 @@ use Incastro\Geometry\Polygon;
 final class StartingPolygon
 {
     /** Constructions followed side by side. */
-    private const BEAM = 48;
+    private const BEAM = 16;
 
     /** What one disagreeing reading may cost a construction, mm: a slip must not outweigh all that agrees. */
     private const COST = 150.0;

@@ -92,12 +92,17 @@ export const useJob = defineStore('job', () => {
   const outbox = useOutbox()
   outbox.connect(opened, (got, from) => {
     // A reading that waited may belong to another job than the one that is open now.
-    if (job.value?.spaces.some((entry) => entry.id === from)) {
-      asked++
-      answer.value = got as JobAnswer
-      refused.value = {}
-      trouble.value = ''
+    if (!job.value?.spaces.some((entry) => entry.id === from)) return
+    const sent = got as JobAnswer
+    if (sent.station === null) {
+      // It went out before a station was open: what is open now asks for itself.
+      void load(job.value.id, open.value)
+      return
     }
+    asked++
+    answer.value = sent
+    refused.value = {}
+    trouble.value = ''
   })
 
   /**

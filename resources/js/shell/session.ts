@@ -21,6 +21,8 @@ export function signedIn(user: User): void {
 
 export async function signOut(): Promise<void> {
   await api('DELETE', '/api/session')
+  // What the server said of this account's jobs does not stay behind.
+  if ('caches' in window) await caches.delete('answers')
   session.value = null
   await useOutbox().belongTo(null)
 }
