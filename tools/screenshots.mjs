@@ -52,6 +52,26 @@ await shot('fit-dark', async () => {
   await open('fit')
 })
 await page.emulateMedia({ colorScheme: 'light' })
+const other = async (name) => {
+  await page.goto(base, { waitUntil: 'networkidle' })
+  await page.getByRole('link', { name }).first().click()
+  await page.locator('section.open').waitFor()
+}
+await shot('measure-eaves', async () => {
+  await other('Eaves berth')
+  await page.getByRole('button', { name: /Height under the slope, left/ }).click()
+})
+await shot('things', async () => {
+  await other('Cylinder cupboard')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('o')
+  await page.getByRole('button', { name: /Stop valve/ }).click()
+})
+await shot('workshop', async () => {
+  await page.goto(base, { waitUntil: 'networkidle' })
+  await page.getByRole('link', { name: 'Workshop: ways in' }).click()
+  await page.getByRole('heading', { name: /^Workshop of/ }).waitFor()
+})
 await page.setViewportSize(phone)
 await shot('measure-phone', async () => {
   await open('measure')

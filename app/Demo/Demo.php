@@ -22,12 +22,31 @@ final readonly class Demo
             $demo = User::query()->firstOrNew(['email' => config('incastro.demo_email')]);
             $demo->forceFill(['name' => 'Demo', 'password' => config('incastro.demo_password'), 'is_demo' => true])->save();
             $demo->homes()->delete();
-            $home = $demo->homes()->create(['name' => 'The Ferryman’s Cottage']);
+            $home = $demo->homes()->create(['name' => 'The Ferryman’s Cottage', 'ways_in' => self::waysIn()]);
             foreach (glob(database_path('demo/*.json')) ?: [] as $file) {
                 $this->porter->import($home, $demo, (string) file_get_contents($file));
             }
 
             return $demo;
         });
+    }
+
+    /**
+     * From the street to the landing.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function waysIn(): array
+    {
+        $mm = fn (string $text) => ['nm' => (int) $text * 1_000_000, 'typed' => $text];
+        $way = fn (string $id, string $kind, string $name, string $width, string $height, ?string $second = null) => [
+            'id' => $id, 'kind' => $kind, 'name' => $name, 'width' => $mm($width), 'height' => $mm($height), 'second_width' => $second === null ? null : $mm($second),
+        ];
+
+        return [
+            $way('street-door', 'door', 'Street door', '810', '1990'),
+            $way('hall-turn', 'turn', 'Turn at the foot of the stair', '940', '2360', '860'),
+            $way('stair', 'stair', 'Stair to the landing', '820', '1980'),
+        ];
     }
 }

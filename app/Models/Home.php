@@ -40,6 +40,6 @@ final class Home extends Model
     /** @return HasMany<Job, $this> */
     public function jobs(): HasMany
     {
-        return $this->hasMany(Job::class)->orderBy('created_at');
+        return $this->hasMany(Job::class)->orderBy('created_at')->orderBy('id');
     }
 }

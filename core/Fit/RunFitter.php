@@ -17,6 +17,7 @@ use Incastro\Survey\ClearSpan;
 use Incastro\Survey\Path;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\Room\RunFrame;
+use Incastro\Survey\Space\CeilingKind;
 
 /**
  * Fits one box run along the back wall of an alcove: the deepest, tallest and widest box that goes in along its whole
@@ -76,15 +77,21 @@ final readonly class RunFitter
             return Working::start('depth as chosen', $this->layout->depth);
         }
 
-        return $this->deepest();
+        return $this->upToTheFront()
+            ->atMost('as deep as a box is made unless you choose', $this->rules->get(Rule::UsualDepth))
+            ->roundedDown($this->format);
     }
 
     private function deepest(): Working
     {
+        return $this->upToTheFront()->roundedDown($this->format);
+    }
+
+    private function upToTheFront(): Working
+    {
         return Working::start('shallowest side of the alcove', Length::ofDouble($this->frame->mouth()))
             ->minus('set back from the front line', $this->rules->get(Rule::FrontSetback))
-            ->minus('doubt of the depth, 95 %', Length::ofDouble(Room::QUANTILE * $this->frame->mouthSigma()))
-            ->roundedDown($this->format);
+            ->minus('doubt of the depth, 95 %', Length::ofDouble(Room::QUANTILE * $this->frame->mouthSigma()));
     }
 
     /** @param array<string, float> $reserves by edge */
@@ -112,9 +119,12 @@ final readonly class RunFitter
             ? $working->minus('kept free above for its closing', $reserve)
             : $working->minus('above, to lift it onto the plinth', $top);
         $working = $working->minus('doubt of the height, 95 %', Length::ofDouble(Room::QUANTILE * $sigmaAbove));
-        [$ceiling, $sigma, $where] = $this->room->heightInFront !== null
-            ? [$this->room->heightInFront, $this->room->heightInFrontSigma, 'in front']
-            : [$lowest, $sigmaAbove, 'in the alcove'];
+        [$ceiling, $sigma, $where] = match (true) {
+            $this->room->heightInFront !== null => [$this->room->heightInFront, $this->room->heightInFrontSigma, 'in front'],
+            // Under a slope it is stood up where the ceiling is high, at the front line.
+            $this->room->shape->ceiling !== CeilingKind::Flat => [$this->frame->ceilingAt($this->frame->length() / 2, $this->frame->mouth()), $this->frame->ceilingSigmaAt($this->frame->length() / 2, $this->frame->mouth()), 'in front'],
+            default => [$lowest, $sigmaAbove, 'in the alcove'],
+        };
         $diagonal = $ceiling - $this->rules->mm(Rule::TiltAllowance) - Room::QUANTILE * $sigma;
         $side = $this->boxDepth($depth);
         $tilted = sqrt(max(0.0, $diagonal ** 2 - $side ** 2));

@@ -18,6 +18,7 @@ enum Rule: string
     case TopAllowance = 'top_allowance';
     case TiltAllowance = 'tilt_allowance';
     case FrontSetback = 'front_setback';
+    case UsualDepth = 'usual_depth';
     case ScribeReserve = 'scribe_reserve';
     case FillerLeast = 'filler_least';
     case ScribeMost = 'scribe_most';
@@ -45,6 +46,7 @@ enum Rule: string
             self::TopAllowance => [6, 16, 'Allowance above a box that slides in upright', 'Room to lift it onto the plinth and let it down.', 0, 100],
             self::TiltAllowance => [6, 16, 'Allowance above a box that is tilted up', 'The side diagonal swings under the ceiling with this much to spare.', 0, 100],
             self::FrontSetback => [10, 24, 'Face set back from the front line', 'Keeps the face behind the corner of the chimney breast.', 0, 300],
+            self::UsualDepth => [600, 1536, 'Depth of a box unless chosen', 'Arms reach no deeper; a deeper space is filled only when you say so.', 150, 1500],
             self::ScribeReserve => [5, 12, 'Scribe reserve', 'The shallowest cut of a scribed edge: less is hard to saw.', 1, 25],
             self::FillerLeast => [20, 48, 'Least finished filler', 'A narrower strip splits and looks like a mistake.', 5, 100],
             self::ScribeMost => [25, 64, 'Largest gap that a wider stile takes', 'Beyond this a filler strip is the better closing.', 5, 80],

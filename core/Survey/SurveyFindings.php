@@ -276,7 +276,8 @@ final readonly class SurveyFindings
                 if ($left < -self::OVER || $left + $thing->width > $length + self::OVER) {
                     $findings[] = Finding::warning('thing-outside', sprintf('%s lies outside %s: it is %s wide at %s from the %s corner, and the wall is %s long. Check the distance or the corner it is measured from.', $thing->name, $room->shape->wallName($thing->wall), $this->mm($thing->width), $this->mm($thing->along), $thing->fromRight ? 'right' : 'left', $this->mm($length)), $place);
                 }
-                $height = $room->levels->ceilingAt($room->corners[$thing->wall]);
+                // Under a slope the wall is as high as it is there.
+                $height = $room->frame($thing->wall)->ceilingAt(max(0.0, min($length, $left + $thing->width / 2)), 0.0);
                 $foot = $thing->foot($height);
                 if ($foot < -self::OVER || $foot + $thing->height > $height + 200.0) {
                     $findings[] = Finding::warning('thing-outside', sprintf('%s does not lie between floor and ceiling: %s high at %s from the %s, under %s. Check the height or what it is measured from.', $thing->name, $this->mm($thing->height), $this->mm($thing->up), $thing->fromCeiling ? 'ceiling' : 'floor', $this->mm($height)), $place);

@@ -151,11 +151,11 @@ test('a practice room is measured by a simulated device and then compared', asyn
 
 test('paper and CSV go out, and a filled CSV comes in', async ({ page }) => {
   await landingAlcove(page)
+  await page.getByRole('button', { name: 'Paper and CSV' }).click()
   const fetched = async (name: string) => {
-    await page.getByRole('button', { name: 'Paper and CSV' }).click()
     const [download] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByRole('menuitem', { name }).click(),
+      page.getByRole('link', { name }).click(),
     ])
     return readFileSync(await download.path(), 'latin1')
   }
@@ -168,10 +168,12 @@ test('paper and CSV go out, and a filled CSV comes in', async ({ page }) => {
       .getByLabel('Readings from CSV', { exact: true })
       .setInputFiles({ name: 'readings.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
   await bring('slot,value\ncorner-left,90.4\n')
-  await expect(page.getByRole('button', { name: /Corner, left back/ })).toContainText('90.4')
+  await expect(page.getByText('The readings are in the book.')).toBeVisible()
   await bring('slot,value\ncorner-left,steep\nnowhere,12\n')
   await expect(
     page.getByText('readings.csv:2:value: Corner, left back: “steep” is not an angle'),
   ).toBeVisible()
   await expect(page.getByText('readings.csv:3:slot: “nowhere” is not a reading of this space.')).toBeVisible()
+  await page.getByRole('button', { name: 'Close' }).click()
+  await expect(page.getByRole('button', { name: /Corner, left back/ })).toContainText('90.4')
 })

@@ -24,7 +24,7 @@ const job = await page.evaluate(async () => {
   const token = decodeURIComponent(document.cookie.split('; ').find((pair) => pair.startsWith('XSRF-TOKEN='))?.slice(11) ?? '')
   const headers = { Accept: 'application/json', 'X-XSRF-TOKEN': token }
   const homes = await (await fetch('/api/homes', { headers })).json()
-  const file = await (await fetch(`/api/jobs/${homes[0].jobs[0].id}/export`, { headers })).blob()
+  const file = await (await fetch(`/api/jobs/${homes[0].jobs.find((one) => one.name === 'Landing alcove').id}/export`, { headers })).blob()
   const form = new FormData()
   form.append('file', file, 'job.json')
   return (await (await fetch(`/api/homes/${homes[0].id}/import`, { method: 'POST', headers, body: form })).json()).id

@@ -152,7 +152,7 @@ const slant = (from: DrawnPoint, to: DrawnPoint) => {
           <template v-else-if="shape.kind === 'dimension'">
             <path class="open" :d="path([shape.from, shape.to], false)" />
             <path class="open" :d="ticks(shape.from, shape.to)" />
-            <g v-if="tools && isSelected(shape) && shape.style.startsWith('reading')" class="tape">
+            <g v-if="tools && isSelected(shape) && shape.style.startsWith('reading')" class="tool-marks">
               <path
                 class="hook"
                 d="M0 -9V9"
@@ -290,6 +290,10 @@ g.thing-distance path {
 g.thing-distance:not(.selected) {
   display: none;
 }
+/* A selected thing is named in its form; its two distances need the room. */
+g.label.selected text {
+  display: none;
+}
 g.suspect path {
   stroke: var(--ochre);
   stroke-dasharray: 7 4;
@@ -298,12 +302,12 @@ g.suspect path {
 g.suspect text {
   fill: var(--ochre);
 }
-.tape .hook {
+.tool-marks .hook {
   stroke: var(--ink);
   stroke-width: 4px;
   stroke-dasharray: none;
 }
-.tape .body {
+.tool-marks .body {
   fill: var(--birch);
   stroke: var(--birch-line);
   stroke-width: 1.5px;

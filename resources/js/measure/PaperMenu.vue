@@ -3,28 +3,17 @@ import { api, Refused } from '@/api/client'
 import type { JobAnswer } from '@/api/types'
 import { useJob } from '@/job/store'
 import Button from 'primevue/button'
-import Menu from 'primevue/menu'
+import Dialog from 'primevue/dialog'
 import Message from 'primevue/message'
 import { computed, ref } from 'vue'
 
 /** The measuring sheet to take along, blank or filled, and the readings as CSV, out and in. */
 const job = useJob()
-const menu = ref<InstanceType<typeof Menu> | null>(null)
-const file = ref<HTMLInputElement | null>(null)
+const isOpen = ref(false)
 const trouble = ref('')
+const took = ref(false)
 
 const at = computed(() => `/api/spaces/${job.space?.id ?? ''}`)
-const items = computed(() => [
-  { label: 'Measuring sheet, blank (PDF)', command: () => fetchFile('measuring-sheet?blank=1') },
-  { label: 'Measuring sheet, filled (PDF)', command: () => fetchFile('measuring-sheet') },
-  { label: 'Readings as CSV', command: () => fetchFile('readings.csv') },
-  { label: 'Bring in readings from CSV …', command: () => file.value?.click() },
-])
-
-/** The server sends it as a file to keep, so the page stays. */
-function fetchFile(path: string) {
-  window.location.assign(`${at.value}/${path}`)
-}
 
 async function bringIn(event: Event) {
   const input = event.target as HTMLInputElement
@@ -33,8 +22,10 @@ async function bringIn(event: Event) {
   const form = new FormData()
   form.append('file', chosen)
   trouble.value = ''
+  took.value = false
   try {
     job.receive(await api<JobAnswer>('POST', `${at.value}/readings.csv`, form))
+    took.value = true
   } catch (error) {
     if (!(error instanceof Refused)) throw error
     trouble.value = [error.message, ...Object.values(error.fields)].join('\n')
@@ -44,31 +35,53 @@ async function bringIn(event: Event) {
 </script>
 
 <template>
-  <Button
-    text
-    severity="secondary"
-    label="Paper and CSV"
-    aria-haspopup="menu"
-    @click="menu?.toggle($event)"
-  />
-  <Menu ref="menu" :model="items" popup />
-  <input
-    ref="file"
-    type="file"
-    accept=".csv,text/csv"
-    class="visually-hidden"
-    aria-label="Readings from CSV"
-    tabindex="-1"
-    @change="bringIn"
-  />
-  <Message v-if="trouble" severity="error" closable class="trouble" @close="trouble = ''">{{
-    trouble
-  }}</Message>
+  <Button text severity="secondary" label="Paper and CSV" aria-haspopup="dialog" @click="isOpen = true" />
+  <Dialog v-model:visible="isOpen" modal header="Paper and CSV" :style="{ width: '480px' }">
+    <h3>To take along</h3>
+    <p class="links">
+      <a :href="`${at}/measuring-sheet?blank=1`" download>Measuring sheet, blank (PDF)</a>
+      <a :href="`${at}/measuring-sheet`" download>Measuring sheet, filled (PDF)</a>
+    </p>
+    <p class="soft">Numbered lines on the drawing, a box for each reading.</p>
+    <h3>For a table of your own</h3>
+    <p class="links">
+      <a :href="`${at}/readings.csv`" download>Readings as CSV</a>
+      <label class="bring"
+        >Bring in readings from CSV
+        <input
+          type="file"
+          accept=".csv,text/csv"
+          class="visually-hidden"
+          aria-label="Readings from CSV"
+          @change="bringIn"
+        />
+      </label>
+    </p>
+    <p class="soft">
+      Columns “slot” and “value” are enough. Each line is added as a take; a file with a fault is refused
+      whole.
+    </p>
+    <Message v-if="trouble" severity="error" class="trouble">{{ trouble }}</Message>
+    <Message v-if="took" severity="success">The readings are in the book.</Message>
+  </Dialog>
 </template>
 
 <style scoped>
+.links {
+  display: grid;
+  gap: 2px;
+  margin: 4px 0 0;
+}
+.links a,
+.bring {
+  display: flex;
+  align-items: center;
+  min-height: 44px;
+  color: var(--chalk);
+  text-decoration: underline;
+  cursor: pointer;
+}
 .trouble {
-  flex-basis: 100%;
   white-space: pre-line;
 }
 </style>
