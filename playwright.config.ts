@@ -6,7 +6,9 @@ export default defineConfig({
   outputDir: 'tests/browser/results',
   workers: 2,
   fullyParallel: true,
-  timeout: 45_000,
+  // Generous: a busy machine is no fault of the application. Speed is measured by ./incastro bench.
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
   retries: 0,
   reporter: [['list'], ['json', { outputFile: 'tests/browser/results/report.json' }]],
   use: {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Fit;
 
 use Incastro\Geometry\Point;
-use Incastro\Survey\Room\Room;
+use Incastro\Survey\Network\Normal;
 
 /**
  * The gap between an edge and the surface beside it, as a function of the station along the edge. Double mm; `sigma` is
@@ -28,6 +28,6 @@ final readonly class Gap
     /** U of one surface alone: 1.645 σ of the gap there (handbook, "Allowances"). */
     public function doubt(): float
     {
-        return Room::QUANTILE * $this->sigma;
+        return Normal::ONE_SIDED_95 * $this->sigma;
     }
 }

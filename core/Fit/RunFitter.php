@@ -14,6 +14,7 @@ use Incastro\Rules\Materials;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
 use Incastro\Survey\ClearSpan;
+use Incastro\Survey\Network\Normal;
 use Incastro\Survey\Path;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\Room\RunFrame;
@@ -91,7 +92,7 @@ final readonly class RunFitter
     {
         return Working::start('shallowest side of the alcove', Length::ofDouble($this->frame->mouth()))
             ->minus('set back from the front line', $this->rules->get(Rule::FrontSetback))
-            ->minus('doubt of the depth, 95 %', Length::ofDouble(Room::QUANTILE * $this->frame->mouthSigma()));
+            ->minus('doubt of the depth, 95 %', Length::ofDouble(Normal::ONE_SIDED_95 * $this->frame->mouthSigma()));
     }
 
     /** @param array<string, float> $reserves by edge */
@@ -118,19 +119,19 @@ final readonly class RunFitter
         $working = $reserve->isGreaterThan($top)
             ? $working->minus('kept free above for its closing', $reserve)
             : $working->minus('above, to lift it onto the plinth', $top);
-        $working = $working->minus('doubt of the height, 95 %', Length::ofDouble(Room::QUANTILE * $sigmaAbove));
+        $working = $working->minus('doubt of the height, 95 %', Length::ofDouble(Normal::ONE_SIDED_95 * $sigmaAbove));
         [$ceiling, $sigma, $where] = match (true) {
             $this->room->heightInFront !== null => [$this->room->heightInFront, $this->room->heightInFrontSigma, 'in front'],
             // Under a slope it is stood up where the ceiling is high, at the front line.
             $this->room->shape->ceiling !== CeilingKind::Flat => [$this->frame->ceilingAt($this->frame->length() / 2, $this->frame->mouth()), $this->frame->ceilingSigmaAt($this->frame->length() / 2, $this->frame->mouth()), 'in front'],
             default => [$lowest, $sigmaAbove, 'in the alcove'],
         };
-        $diagonal = $ceiling - $this->rules->mm(Rule::TiltAllowance) - Room::QUANTILE * $sigma;
+        $diagonal = $ceiling - $this->rules->mm(Rule::TiltAllowance) - Normal::ONE_SIDED_95 * $sigma;
         $side = $this->boxDepth($depth);
         $tilted = sqrt(max(0.0, $diagonal ** 2 - $side ** 2));
 
         return $working
-            ->atMost(sprintf('tilted up %s: √((%.1f − %.1f − %.1f)² − %.1f²)', $where, $ceiling, $this->rules->mm(Rule::TiltAllowance), Room::QUANTILE * $sigma, $side), Length::ofDouble($tilted))
+            ->atMost(sprintf('tilted up %s: √((%.1f − %.1f − %.1f)² − %.1f²)', $where, $ceiling, $this->rules->mm(Rule::TiltAllowance), Normal::ONE_SIDED_95 * $sigma, $side), Length::ofDouble($tilted))
             ->roundedDown($this->format);
     }
 

@@ -23,6 +23,23 @@ final readonly class Polygon
         ]);
     }
 
+    /**
+     * Points turned and moved so that the first lies at the origin and the second on the positive x axis.
+     *
+     * @param  list<Point>  $points  at least two
+     * @return list<Point>
+     */
+    public static function levelled(array $points): array
+    {
+        [$origin, $second] = $points;
+        $turn = -atan2($second->y - $origin->y, $second->x - $origin->x);
+
+        return array_map(fn (Point $point) => new Point(
+            ($point->x - $origin->x) * cos($turn) - ($point->y - $origin->y) * sin($turn),
+            ($point->x - $origin->x) * sin($turn) + ($point->y - $origin->y) * cos($turn),
+        ), $points);
+    }
+
     /** Signed area in mm², positive when the points go round anticlockwise (the shoelace formula). */
     public function signedArea(): float
     {

@@ -8,6 +8,7 @@ use Incastro\Geometry\Polygon;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Rules\Finding;
+use Incastro\Rules\Words;
 use Incastro\Survey\Network\Adjusted;
 use Incastro\Survey\Network\Observation;
 use Incastro\Survey\Network\Scrutinised;
@@ -121,7 +122,7 @@ final readonly class SurveyFindings
 
         return Finding::warning('undecided', sprintf(
             'One of these is wrong, and they cannot be told apart: %s. Take “%s” again%s.',
-            self::listed($members, 'or'),
+            Words::listed($members, 'or'),
             $again->label,
             $new === null ? '' : sprintf('; “%s” would decide better', $new->label),
         ), $again->id, array_values($slots));
@@ -164,7 +165,7 @@ final readonly class SurveyFindings
                 'No plan closes: %s was read as %s, but %s come to %s together. It is at least %s too long, or one of them too short. Take them again.',
                 $name($long),
                 $this->mm($long->value),
-                self::listed(array_map($name, $way), 'and'),
+                Words::listed(array_map($name, $way), 'and'),
                 $this->mm($sum),
                 $this->mm($long->value - $sum),
             ), $this->takes[$long->id][1]->id);
@@ -225,7 +226,7 @@ final readonly class SurveyFindings
 
         return [Finding::note('unchecked', sprintf(
             'Nothing checks %s%s: take them with care, or twice.%s',
-            $more > 0 ? implode(', ', array_slice($names, 0, self::NAMED)) : self::listed(array_values($names), 'and'),
+            $more > 0 ? implode(', ', array_slice($names, 0, self::NAMED)) : Words::listed(array_values($names), 'and'),
             $more > 0 ? sprintf(' and %d more', $more) : '',
             $best === null ? '' : sprintf(' One reading more would help most: “%s”.', $best->label),
         ), $best->id ?? (string) array_key_first($names))];
@@ -295,14 +296,5 @@ final readonly class SurveyFindings
     private function mm(float $millimetres): string
     {
         return $millimetres > self::FAR ? sprintf('%.0f m', $millimetres / 1000) : $this->format->write(Length::ofDouble($millimetres));
-    }
-
-    /** @param list<string> $names */
-    private static function listed(array $names, string $joint): string
-    {
-        $names = array_values(array_unique($names));
-        $last = array_pop($names);
-
-        return $names === [] ? (string) $last : implode(', ', $names)." $joint $last";
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Trial;
 
 use Incastro\Geometry\Point;
+use Incastro\Geometry\Polygon;
 use Incastro\Survey\Plan\PlanNetwork;
 use Incastro\Survey\ReadingKind;
 use Incastro\Survey\Room\LevelNetwork;
@@ -54,7 +55,7 @@ final readonly class HiddenRoom
         $dice = new Dice($seed);
         [$sx, $sy] = [$dice->between(0.85, 1.25), $dice->between(0.9, 1.2)];
         $points = array_map(fn (Point $point) => new Point($point->x * $sx + $dice->between(-self::OFF, self::OFF), $point->y * $sy + $dice->between(-self::OFF, self::OFF)), $shape->nominal);
-        $this->corners = self::levelled($points);
+        $this->corners = Polygon::levelled($points);
         $walls = [];
         foreach (array_keys($shape->edges) as $edge) {
             $walls[$edge] = [$dice->between(-self::LEAN, self::LEAN), $dice->between(-self::BOW, self::BOW), $dice->between(-self::TWIST, self::TWIST)];
@@ -86,20 +87,6 @@ final readonly class HiddenRoom
         }
 
         return $levels;
-    }
-
-    /**
-     * @param  list<Point>  $points
-     * @return list<Point> turned so that the first side is the x axis
-     */
-    private static function levelled(array $points): array
-    {
-        $turn = -atan2($points[1]->y - $points[0]->y, $points[1]->x - $points[0]->x);
-
-        return array_map(fn (Point $point) => new Point(
-            ($point->x - $points[0]->x) * cos($turn) - ($point->y - $points[0]->y) * sin($turn),
-            ($point->x - $points[0]->x) * sin($turn) + ($point->y - $points[0]->y) * cos($turn),
-        ), $points);
     }
 
     /** How far an edge stands into the room off the line of its corners: lean and twist from the plan's height, and a bow. */
@@ -142,7 +129,7 @@ final readonly class HiddenRoom
     }
 
     /** @return list<float> */
-    private function unknowns(RoomNetwork $network): array
+    public function unknowns(RoomNetwork $network): array
     {
         $x = array_replace(array_fill(0, $network->unknowns, 0.0), PlanNetwork::unknownsOf($this->corners));
         foreach ($network->fields as $edge => $field) {
@@ -156,15 +143,5 @@ final readonly class HiddenRoom
         }
 
         return array_values($x);
-    }
-
-    /**
-     * True unknowns of a room's own network, to compare with.
-     *
-     * @return list<float>
-     */
-    public function unknownsIn(RoomNetwork $network): array
-    {
-        return $this->unknowns($network);
     }
 }

@@ -84,7 +84,7 @@ final readonly class Practice
     private function trueRoom(Room $found): Room
     {
         $adjusted = $found->adjusted;
-        $truth = new Adjusted($this->room->unknownsIn($found->network), $adjusted->covariance, $adjusted->observations, $adjusted->rows, $adjusted->residuals);
+        $truth = new Adjusted($this->room->unknowns($found->network), $adjusted->covariance, $adjusted->observations, $adjusted->rows, $adjusted->residuals);
 
         return new Room($found->shape, $found->network, $truth, $found->levels, $found->heightInFront, $found->heightInFrontSigma, $found->skirtingHeight, $found->skirtingThickness, []);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Survey\Plan;
 
+use Incastro\Rules\Words;
 use Incastro\Survey\Network\Scrutinised;
 
 /** Says in sentences what the readings of a plan make of each other. */
@@ -127,10 +128,7 @@ final readonly class PlanWords
     /** @param list<PlanReading> $readings */
     private function listed(array $readings, string $joint): string
     {
-        $names = array_values(array_unique(array_map($this->name(...), $readings)));
-        $last = array_pop($names);
-
-        return $names === [] ? (string) $last : implode(', ', $names)." $joint $last";
+        return Words::listed(array_map($this->name(...), $readings), $joint);
     }
 
     private static function direction(PlanReading $reading, float $error): string

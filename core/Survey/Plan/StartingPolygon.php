@@ -93,7 +93,7 @@ final class StartingPolygon
         }
         usort($ranked, fn (array $a, array $b) => [$a[0], $a[1], $a[2]] <=> [$b[0], $b[1], $b[2]]);
 
-        return array_map(fn (array $state) => self::levelled($state[3]), $ranked);
+        return array_map(fn (array $state) => Polygon::levelled($state[3]), $ranked);
     }
 
     /** @return array{int, int} two corners with a known distance, the first side if it is one */
@@ -283,22 +283,5 @@ final class StartingPolygon
     {
         // Angles tell a polygon from its mirror image already.
         return $this->angles !== [] || (new Polygon($points))->signedArea() >= 0.0 ? $points : array_map(fn (Point $point) => new Point($point->x, -$point->y), $points);
-    }
-
-    /**
-     * Turned and moved so that the first side is the x axis.
-     *
-     * @param  list<Point>  $points
-     * @return list<Point>
-     */
-    private static function levelled(array $points): array
-    {
-        $origin = $points[0];
-        $direction = atan2($points[1]->y - $origin->y, $points[1]->x - $origin->x);
-
-        return array_map(fn (Point $point) => new Point(
-            ($point->x - $origin->x) * cos($direction) + ($point->y - $origin->y) * sin($direction),
-            ($point->y - $origin->y) * cos($direction) - ($point->x - $origin->x) * sin($direction),
-        ), $points);
     }
 }

@@ -18,9 +18,6 @@ use Incastro\Survey\Things\Thing;
  */
 final readonly class Room
 {
-    /** One-sided 95 % quantile of the normal distribution. */
-    public const QUANTILE = 1.645;
-
     /** @var list<Point> at the plan's height */
     public array $corners;
 

@@ -7,6 +7,7 @@ namespace Incastro\Survey\Room;
 use Incastro\Geometry\Point;
 use Incastro\Survey\ClearSpan;
 use Incastro\Survey\Network\Adjustment;
+use Incastro\Survey\Network\Normal;
 use Incastro\Survey\Network\Observation;
 use Incastro\Survey\Path;
 use Incastro\Survey\Plan\PlanNetwork;
@@ -254,7 +255,7 @@ final class RunFrame
             foreach ($places as $r) {
                 $right = $this->rightAt($r[0], $r[1], $withSkirting);
                 $weights = RoomNetwork::difference($this->side('right', $r[0], $r[1])[1], $this->side('left', $l[0], $l[1])[1]);
-                $safe = min($safe, $right - $left - Room::QUANTILE * $this->room->adjusted->sigmaOf($weights));
+                $safe = min($safe, $right - $left - Normal::ONE_SIDED_95 * $this->room->adjusted->sigmaOf($weights));
                 if ($best === null || $right - $left < $best[0] - 1e-6) {
                     $best = [$right - $left, $left, $right, $l, $r, $weights];
                 }

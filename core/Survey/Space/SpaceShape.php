@@ -54,7 +54,7 @@ final readonly class SpaceShape
             $points[] = new Point($radius * cos($angle), $radius * sin($angle));
         }
 
-        return new self(SpaceKind::Other, $edges, $outside, $ceiling, self::levelled($points));
+        return new self(SpaceKind::Other, $edges, $outside, $ceiling, Polygon::levelled($points));
     }
 
     public function corners(): int
@@ -134,19 +134,5 @@ final readonly class SpaceShape
     public function sees(int $from, int $to): bool
     {
         return (new Polygon($this->nominal))->sees($from, $to);
-    }
-
-    /**
-     * @param  list<Point>  $points
-     * @return list<Point> turned and moved so that the first side is the x axis
-     */
-    private static function levelled(array $points): array
-    {
-        $turn = -atan2($points[1]->y - $points[0]->y, $points[1]->x - $points[0]->x);
-
-        return array_map(fn (Point $point) => new Point(
-            ($point->x - $points[0]->x) * cos($turn) - ($point->y - $points[0]->y) * sin($turn),
-            ($point->x - $points[0]->x) * sin($turn) + ($point->y - $points[0]->y) * cos($turn),
-        ), $points);
     }
 }
