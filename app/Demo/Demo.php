@@ -11,6 +11,9 @@ use Illuminate\Support\Facades\DB;
 /** The demo account with the made-up Ferryman's Cottage, whose jobs are job files in database/demo. */
 final readonly class Demo
 {
+    /** Its jobs, in the order of the list. */
+    private const JOBS = ['landing-alcove', 'eaves-berth', 'cylinder-cupboard'];
+
     public function __construct(private JobPorter $porter)
     {
     }
@@ -23,8 +26,8 @@ final readonly class Demo
             $demo->forceFill(['name' => 'Demo', 'password' => config('incastro.demo_password'), 'is_demo' => true])->save();
             $demo->homes()->delete();
             $home = $demo->homes()->create(['name' => 'The Ferryman’s Cottage', 'ways_in' => self::waysIn()]);
-            foreach (glob(database_path('demo/*.json')) ?: [] as $file) {
-                $this->porter->import($home, $demo, (string) file_get_contents($file));
+            foreach (self::JOBS as $name) {
+                $this->porter->import($home, $demo, (string) file_get_contents(database_path("demo/$name.json")));
             }
 
             return $demo;

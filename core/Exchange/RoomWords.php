@@ -7,6 +7,8 @@ namespace Incastro\Exchange;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Survey\Path;
+use Incastro\Survey\Reading;
+use Incastro\Survey\ReadingKind;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\Survey;
 
@@ -37,6 +39,10 @@ final readonly class RoomWords
             $span = $room->span($frame, new Path(0.0, $frame->mouth(), 0.0, $top));
             $sentences[] = sprintf('A straight box as tall as the space may be %s wide, give or take %s: it touches left at %s and right at %s above the floor.', $this->mm($span->width), $this->mm($span->doubt), $this->mm($span->leftHeight), $this->mm($span->rightHeight));
         }
+        $narrowest = $this->narrowest();
+        if ($narrowest !== null) {
+            $sentences[] = sprintf('The smallest width read is %s (%s).', $this->mm($narrowest->standing($this->survey->struck)), lcfirst($narrowest->slot->label));
+        }
         $fall = $room->levels->fall($room->corners);
         $sentences[] = $fall < self::WORTH_SAYING ? 'The floor is level.' : sprintf('The floor falls %s from its highest to its lowest corner.', $this->mm($fall));
         foreach (array_slice($room->shape->ceiling->planes(), 0, 1) as $name) {
@@ -45,7 +51,24 @@ final readonly class RoomWords
             }
         }
 
+        if ($room->adjusted->degreesOfFreedom() > 0) {
+            $sentences[] = sprintf('Taken together the readings scatter %.1f times as much as such tools do; about 1 is usual.', sqrt($room->adjusted->sumOfSquares() / $room->adjusted->degreesOfFreedom()));
+        }
+
         return $sentences;
+    }
+
+    /** The smallest width that was read: for the eye, since it promises nothing about a box. */
+    private function narrowest(): ?Reading
+    {
+        $best = null;
+        foreach ($this->survey->readings as $reading) {
+            if ($reading->slot->kind === ReadingKind::Width && ($best === null || $reading->standing($this->survey->struck) < $best->standing($this->survey->struck))) {
+                $best = $reading;
+            }
+        }
+
+        return $best;
     }
 
     private function wall(Room $room, int $wall): string

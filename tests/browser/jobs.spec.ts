@@ -120,8 +120,9 @@ test('without the network nothing that was typed is lost, and it goes through af
   await expect(line).toContainText('899')
   // A choice cannot wait: it says so, and stays in its field.
   await page.getByRole('link', { name: /^Fit/ }).click()
-  await context.setOffline(true)
   const depth = page.getByLabel('Depth', { exact: true })
+  await expect(depth).toBeVisible()
+  await context.setOffline(true)
   await depth.fill('350')
   await depth.press('Enter')
   await expect(

@@ -43,6 +43,14 @@ final class WordsTest extends TestCase
         self::assertContains('A straight box as tall as the space may be 1196 mm wide, give or take 4 mm: it touches left at 2400 mm and right at 0 mm above the floor.', $sentences);
     }
 
+    public function test_the_smallest_width_and_the_scatter_of_all_readings_are_for_the_eye(): void
+    {
+        $sentences = (new RoomWords(TestAlcove::leaning()->survey(), LengthFormat::millimetres()))->sentences();
+        self::assertContains('The smallest width read is 1196 mm (width, top, at the back).', $sentences);
+        // Exact readings do not scatter at all.
+        self::assertContains('Taken together the readings scatter 0.0 times as much as such tools do; about 1 is usual.', $sentences);
+    }
+
     public function test_inches_are_said_in_inches(): void
     {
         $sentences = implode(' ', (new RoomWords(TestAlcove::leaning()->survey(), LengthFormat::inches()))->sentences());

@@ -95,6 +95,7 @@ final class SpaceSurveyTest extends TestCase
         $survey = (new TestSpace(SpaceShape::of(SpaceKind::Chimney)))->survey();
         self::assertNull($survey->room);
         self::assertNotNull($survey->draft);
+        self::assertNull($survey->draft->wallOffsetSigma(0, 100.0, 1000.0));
         self::assertSame([], self::warnings($survey));
         self::assertGreaterThan(20, $survey->toGo());
     }
@@ -166,6 +167,8 @@ final class SpaceSurveyTest extends TestCase
         $plan = $space->sheet->places()->planHeight();
         foreach ([100.0, 600.0, 1800.0, 2300.0] as $z) {
             self::assertEqualsWithDelta($bow($z) - $bow($plan), $room->wallOffset(1, 300.0, $z), 0.5, "at $z");
+            // A rule reads to 0.3, and the level's own doubt tilts the whole line.
+            self::assertLessThan(1.6, $room->wallOffsetSigma(1, 300.0, $z));
         }
     }
 

@@ -129,6 +129,14 @@ final class PlanSurveyTest extends TestCase
         self::assertMatchesRegularExpression('/side A–B was read as 2500.0 mm.*at least 613.2 mm too long/', $solution->findings[0]);
     }
 
+    public function test_a_plan_that_crosses_itself_names_the_sides_that_do(): void
+    {
+        // The corners of a bow tie: C and D have changed places.
+        $plan = new TestPlan([[0.0, 0.0], [1800.0, 0.0], [0.0, 1200.0], [1800.0, 1200.0]]);
+        $solution = $plan->sides()->diagonals()->solve();
+        self::assertStringContainsString('The plan crosses itself: side B–C crosses side D–A', implode(' ', $solution->findings));
+    }
+
     public function test_a_diagonal_longer_than_the_sides_allow_is_named_and_the_rest_goes_on(): void
     {
         $solution = TestPlan::rectangle()->sides()->diagonals()->slip(4, 2000.0)->solve();
