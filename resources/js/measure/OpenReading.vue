@@ -113,7 +113,6 @@ async function cannotBeTaken() {
       </h2>
       <SlotPicture :reading="reading" />
     </div>
-    <p v-if="doubt" class="doubt" role="alert">{{ doubt.sentence }}</p>
     <p class="how">
       {{ reading.how }}
       <span v-if="reading.span && reading.height" class="where">
@@ -172,6 +171,7 @@ async function cannotBeTaken() {
     <p id="reading-says" :class="fault ? 'fault' : 'says'" aria-live="polite">
       {{ fault || said.echo || (last && !isAgain ? last.value.text : '') }}
     </p>
+    <p v-if="doubt" class="doubt" role="alert">{{ doubt.sentence }}</p>
     <ThumbPad
       v-if="isPhone"
       :unit="reading.is_angle ? 'mm' : unit"
@@ -222,7 +222,6 @@ async function cannotBeTaken() {
 .doubt {
   margin: 4px 0 6px;
   color: var(--ochre);
-  font-weight: 600;
 }
 .head {
   display: flex;

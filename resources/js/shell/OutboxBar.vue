@@ -14,8 +14,9 @@ const router = useRouter()
 const count = computed(() => outbox.unsent.length)
 const said = computed(() => {
   const what = count.value === 1 ? '1 reading waits' : `${count.value} readings wait`
-  if (outbox.state === 'signed-out') return `${what} here: you are signed out. Sign in, and they are sent.`
-  if (outbox.state === 'cut-off') return `${what} here: no network. They are sent when it returns.`
+  const goes = count.value === 1 ? 'it is sent' : 'they are sent'
+  if (outbox.state === 'signed-out') return `${what} here: you are signed out. Sign in, and ${goes}.`
+  if (outbox.state === 'cut-off') return `${what} here: no network. When it returns, ${goes}.`
   return `${what} to be sent.`
 })
 const shows = computed(() => count.value > 0 && outbox.state !== 'sending' && outbox.state !== 'calm')
