@@ -116,7 +116,10 @@ final class SpaceSurvey
             $missing,
             $planIsChecked,
             $struck,
-            $findings->all($isFit ? $room : null, $walls, $levels, $closing, $planIsChecked, $wallCandidates, $levelCandidates),
+            [
+                ...($walls === null && $missing === [] ? $findings->floating($this->floatingCorners($adjusted), $adjusted, $wallCandidates) : []),
+                ...$findings->all($isFit ? $room : null, $walls, $levels, $closing, $planIsChecked, $wallCandidates, $levelCandidates),
+            ],
         );
     }
 
@@ -189,16 +192,21 @@ final class SpaceSurvey
         return $best === null || $this->floats($best) ? null : $best;
     }
 
-    /** Whether a corner is so little held by the readings that it may as well stand elsewhere. */
     private function floats(Adjusted $adjusted): bool
     {
-        foreach (array_keys($this->sheet->shape->edges) as $corner) {
-            if (array_sum(array_map(fn (int $i) => $adjusted->covariance[$i][$i], PlanNetwork::of($corner))) > self::FLOATS ** 2) {
-                return true;
-            }
-        }
+        return $this->floatingCorners($adjusted) !== [];
+    }
 
-        return false;
+    /**
+     * Corners that are so little held by the readings that they may as well stand elsewhere.
+     *
+     * @return list<int>
+     */
+    private function floatingCorners(Adjusted $adjusted): array
+    {
+        $variance = fn (int $corner): float => array_sum(array_map(fn (int $i) => $adjusted->covariance[$i][$i], PlanNetwork::of($corner)));
+
+        return array_values(array_filter(array_keys($this->sheet->shape->edges), fn (int $corner) => $variance($corner) > self::FLOATS ** 2));
     }
 
     /**

@@ -19,6 +19,7 @@ use Incastro\Survey\Plan\PlanReading;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\Room\RoomNetwork;
 use Incastro\Survey\Space\Sheet;
+use Incastro\Survey\Space\SpaceShape;
 use Incastro\Survey\Things\Face;
 
 /** What the readings say about themselves, in sentences: what is missing, which do not agree, and what to take again. */
@@ -69,6 +70,29 @@ final readonly class SurveyFindings
             ...($room === null ? [] : $this->unchecked($room, $walls, $wallCandidates, $levelCandidates)),
             ...$this->notes($room),
         ];
+    }
+
+    /**
+     * Corners that nothing holds though every required reading is there or cannot be taken, and what would hold them.
+     *
+     * @param  list<int>  $corners
+     * @param  list<Observation>  $candidates  readings of the sheet not taken yet, by slot
+     * @return list<Finding>
+     */
+    public function floating(array $corners, Adjusted $draft, array $candidates): array
+    {
+        if ($corners === []) {
+            return [];
+        }
+        $names = Words::listed(array_map(SpaceShape::name(...), $corners), 'and');
+        $best = MostHelpful::position($draft, array_combine(array_map(fn (Observation $candidate) => $candidate->id, $candidates), $candidates));
+        $slot = array_values(array_filter($this->slots, fn (Slot $one) => $one->id === $best))[0] ?? null;
+
+        return [Finding::warning('plan-floats', sprintf(
+            count($corners) === 1 ? 'Corner %s floats: the readings do not say where it is.%s' : 'Corners %s float: the readings do not say where they are.%s',
+            $names,
+            $slot === null ? ' Add a diagonal or a corner there.' : sprintf(' “%s” would help most.', $slot->label),
+        ), $slot->id ?? '')];
     }
 
     /** @return list<Finding> */

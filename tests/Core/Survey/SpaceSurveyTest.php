@@ -19,6 +19,7 @@ use Incastro\Survey\Space\ExtraSlot;
 use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Space\SpaceShape;
+use Incastro\Survey\SpaceSurvey;
 use Incastro\Survey\Survey;
 use Incastro\Survey\Things\Face;
 use Incastro\Survey\Things\Thing;
@@ -236,6 +237,18 @@ final class SpaceSurveyTest extends TestCase
         $without = new Sheet($shape, SheetChoices::defaults(Unit::Millimetre), skipped: ['width-high-front']);
         $required = fn (Sheet $sheet) => count(array_filter($sheet->slots(), fn (Slot $slot) => $slot->required));
         self::assertSame($required((new TestSpace($shape))->sheet) - 1, $required($without));
+    }
+
+    public function test_a_corner_that_nothing_holds_is_named_with_the_reading_that_would_hold_it(): void
+    {
+        // Five corners with all sides, but no diagonal can be taken: a linkage of bars with two freedoms.
+        $shape = SpaceShape::any([EdgeKind::Wall, EdgeKind::Wall, EdgeKind::Wall, EdgeKind::Open, EdgeKind::Wall], [], CeilingKind::Flat);
+        $space = (new TestSpace($shape))->read(fn (Sheet $sheet, Slot $slot) => $slot->kind === ReadingKind::Diagonal ? null : self::ofCorners($shape->nominal, $slot));
+        $cannot = array_values(array_map(fn (Slot $slot) => $slot->id, array_filter($space->sheet->slots(), fn (Slot $slot) => $slot->kind === ReadingKind::Diagonal)));
+        $survey = (new SpaceSurvey(new Sheet($shape, SheetChoices::defaults(Unit::Millimetre), skipped: $cannot), $space->takes, [], LengthFormat::millimetres()))->solve();
+        self::assertNull($survey->room);
+        self::assertStringContainsString('Corner', self::warnings($survey)[0]);
+        self::assertMatchesRegularExpression('/Corners? .*D.* floats?: .*“Diagonal .*would help most/', self::warnings($survey)[0]);
     }
 
     /** What a true room of given size reads: 2400 high, right-angled, plumb and level. */
