@@ -32,7 +32,8 @@ export default defineConfig({
               request.method === 'GET' &&
               /^\/api\/(session|vocabulary|homes|jobs\/[^/]+)$/.test(url.pathname),
             handler: 'NetworkFirst',
-            options: { cacheName: 'answers', networkTimeoutSeconds: 4, expiration: { maxEntries: 40 } },
+            // A slow answer is waited for: an old one in its place could be of another session.
+            options: { cacheName: 'answers', expiration: { maxEntries: 40 } },
           },
         ],
       },

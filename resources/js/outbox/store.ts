@@ -32,19 +32,21 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function belongTo(name: string | null) {
     account.value = name
-    waiting.value = name === null ? [] : await box.of(name)
+    // A browser that keeps nothing (some private windows) still sends: what waits then waits on this page alone.
+    waiting.value = name === null ? [] : await box.of(name).catch(() => [])
     state.value = 'calm'
     if (unsent.value.length > 0) void send()
   }
 
   async function add(one: Omit<Waiting, 'account'>): Promise<Waiting> {
-    const kept = await box.put({ ...one, account: account.value ?? '' })
+    const mine = { ...one, account: account.value ?? '' }
+    const kept = await box.put(mine).catch(() => mine)
     waiting.value.push(kept)
     return kept
   }
 
   async function drop(one: Waiting) {
-    await box.remove(one)
+    await box.remove(one).catch(() => undefined)
     waiting.value = waiting.value.filter((other) => other.id !== one.id)
   }
 
@@ -71,7 +73,7 @@ export const useOutbox = defineStore('outbox', () => {
         if (error.status === 422 || error.status === 404 || error.status === 403) {
           // It would be refused again: kept with the reason, so that nothing typed is lost, and the others go on.
           next.refused = Object.values(error.fields).join(' ') || error.message
-          await box.change({ ...next, facts: next.facts.map((fact) => ({ ...fact })) })
+          await box.change({ ...next, facts: next.facts.map((fact) => ({ ...fact })) }).catch(() => undefined)
           waiting.value = [...waiting.value]
           continue
         }

@@ -20,7 +20,7 @@ async function enter(path: string, body?: unknown) {
   busy.value = true
   refused.value = {}
   try {
-    signedIn(await api<User>('POST', path, body))
+    await signedIn(await api<User>('POST', path, body))
     const to = route.query.to
     await router.push(typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : '/')
   } catch (error) {

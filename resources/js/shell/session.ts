@@ -14,15 +14,20 @@ export async function currentSession(): Promise<Session> {
   return session.value
 }
 
-export function signedIn(user: User): void {
+/** What the server said to somebody else, or to nobody, does not stay behind. */
+async function forgetAnswers(): Promise<void> {
+  if ('caches' in window) await caches.delete('answers')
+}
+
+export async function signedIn(user: User): Promise<void> {
+  await forgetAnswers()
   session.value = { demo: session.value?.demo ?? false, user }
-  void useOutbox().belongTo(user.email)
+  await useOutbox().belongTo(user.email)
 }
 
 export async function signOut(): Promise<void> {
   await api('DELETE', '/api/session')
-  // What the server said of this account's jobs does not stay behind.
-  if ('caches' in window) await caches.delete('answers')
+  await forgetAnswers()
   session.value = null
   await useOutbox().belongTo(null)
 }
