@@ -20,7 +20,7 @@ final class ThingChoices
     /** Narrower than this, a door is not a door, mm. */
     private const NARROWEST_DOOR = 100;
 
-    private const NAMES = ['kind', 'name', 'face', 'wall', 'along', 'along_from', 'up', 'up_from', 'width', 'height', 'stands_out', 'rule', 'hand_room', 'clearance', 'swing', 'direction'];
+    private const NAMES = ['kind', 'name', 'face', 'wall', 'along', 'along_from', 'up', 'up_from', 'width', 'height', 'stands_out', 'rule', 'reach_from', 'hand_room', 'clearance', 'swing', 'direction'];
 
     public static function entries(LengthFormat $format, SpaceShape $shape): EntryList
     {
@@ -44,6 +44,7 @@ final class ThingChoices
                 'height' => Field::length('Height', $format, $mm(1), $mm(10_000)),
                 'stands_out' => $distance('How far it stands out'),
                 'rule' => Field::oneOf('Rule', $values(ThingRule::cases())),
+                'reach_from' => Field::oneOf('Reached from', ['front', 'above', 'side', 'inside'])->orComputed(),
                 'hand_room' => $distance('Hand room')->orComputed(),
                 'clearance' => $distance('Clearance')->orComputed(),
                 'swing' => Field::oneOf('Swing', ['left', 'right', 'slides'])->orComputed(),
@@ -72,6 +73,7 @@ final class ThingChoices
             $mm($entry['height']),
             $mm($entry['stands_out']),
             ThingRule::from($entry['rule']),
+            $entry['reach_from'],
             $mm($entry['hand_room']),
             $mm($entry['clearance']),
             $entry['swing'],

@@ -80,7 +80,7 @@ final class SurveyTest extends TestCase
         $edit = fn (string $path, mixed $value) => $this->postJson("/api/jobs/$job->id/edits", ['target' => $space->id, 'version' => $space->refresh()->version, 'path' => $path, 'value' => $value, 'station' => 'measure', 'space' => $space->id]);
         $edit('shape.edges', ['wall', 'wall', 'wall', 'open', 'wall'])->assertOk()->assertJsonCount(5, 'station.shape.corners');
         $edit('shape.edges', ['wall'])->assertUnprocessable()->assertJsonValidationErrors('shape.edges');
-        $socket = ['kind' => 'socket', 'name' => 'Socket', 'face' => 'wall', 'wall' => 1, 'along' => '12 cm', 'along_from' => 'left', 'up' => '300', 'up_from' => 'floor', 'width' => '80', 'height' => '80', 'stands_out' => '10', 'rule' => 'reachable', 'hand_room' => null, 'clearance' => null, 'swing' => null, 'direction' => null];
+        $socket = ['kind' => 'socket', 'name' => 'Socket', 'face' => 'wall', 'wall' => 1, 'along' => '12 cm', 'along_from' => 'left', 'up' => '300', 'up_from' => 'floor', 'width' => '80', 'height' => '80', 'stands_out' => '10', 'rule' => 'reachable', 'reach_from' => 'front', 'hand_room' => null, 'clearance' => null, 'swing' => null, 'direction' => null];
         $edit('things.socket', $socket)->assertOk()->assertJsonPath('station.things.0.rule', 'must stay reachable');
         $edit('things.socket.width', '0')->assertUnprocessable()->assertJsonValidationErrors('things.socket.width');
         $this->postJson("/api/jobs/$job->id/undo", ['station' => 'measure', 'space' => $space->id])->assertOk()->assertJsonCount(0, 'station.things');

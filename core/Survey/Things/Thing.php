@@ -10,7 +10,8 @@ namespace Incastro\Survey\Things;
  * On a wall `along` is measured from the left or the right corner as one faces it to the thing's near edge, `up` from the
  * floor or the ceiling. On the floor or the ceiling `along` runs from an end of the back wall, and `up` is the distance out
  * from it. `standsOut` is how far it stands out from the face; a round thing has its diameter as width and height.
- * `handRoom` is the free room a hand needs in front of what must stay reachable, `clearance` what is kept free around.
+ * `reachFrom` is where a hand comes from to what must stay reachable (front, above, side, inside the furniture; null: as
+ * the furniture allows), `handRoom` the free room it needs there, `clearance` what is kept free around.
  */
 final readonly class Thing
 {
@@ -28,6 +29,7 @@ final readonly class Thing
         public float $height,
         public float $standsOut,
         public ThingRule $rule,
+        public ?string $reachFrom,
         public float $handRoom,
         public float $clearance,
         public ?string $swing,

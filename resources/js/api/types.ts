@@ -236,6 +236,7 @@ export interface ThingEntry {
   height: StoredLength
   stands_out: StoredLength
   rule: string
+  reach_from: string | null
   hand_room: StoredLength | null
   clearance: StoredLength | null
   swing: string | null

@@ -64,6 +64,7 @@ async function add(kind: string) {
     height: kind === 'door' ? mm('2000', '79') : small ? mm('80', '3 1/8') : mm('300', '12'),
     stands_out: '0',
     rule: known.rule,
+    reach_from: known.rule === 'reachable' ? 'front' : null,
     hand_room: null,
     clearance: null,
     swing: null,
@@ -231,6 +232,15 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
             option-value="value"
             aria-label="Rule"
             @update:model-value="change(thing, 'rule', $event)"
+          />
+        </div>
+        <div v-if="thing.rule === 'reachable'" class="pair">
+          <span :id="`from-${thing.id}`">Reached from</span>
+          <SelectButton
+            :model-value="thing.reach_from"
+            :options="['front', 'above', 'side', 'inside']"
+            :aria-labelledby="`from-${thing.id}`"
+            @update:model-value="change(thing, 'reach_from', $event)"
           />
         </div>
         <LengthField

@@ -110,7 +110,7 @@ final class RoomDrawingTest extends TestCase
 
     public function test_a_thing_is_drawn_where_its_two_distances_put_it_and_says_which_they_are(): void
     {
-        $thing = new Thing('t', ThingKind::Valve, 'Stop valve', Face::Wall, 0, 160.0, true, 420.0, false, 70.0, 60.0, 90.0, ThingRule::Reachable, 150.0, 0.0, null, null);
+        $thing = new Thing('t', ThingKind::Valve, 'Stop valve', Face::Wall, 0, 160.0, true, 420.0, false, 70.0, 60.0, 90.0, ThingRule::Reachable, 'front', 150.0, 0.0, null, null);
         $survey = $this->survey(SpaceKind::Closet, things: [$thing]);
         $length = $survey->room?->edgeLength(0) ?? 0.0;
         $shapes = $this->of($this->wall($survey, 0), 'thing:t');

@@ -18,7 +18,7 @@ final class SpaceChoicesTest extends TestCase
 {
     private const SOCKET = [
         'kind' => 'socket', 'name' => 'Socket', 'face' => 'wall', 'wall' => 0, 'along' => '120', 'along_from' => 'left', 'up' => '300', 'up_from' => 'floor',
-        'width' => '80', 'height' => '80', 'stands_out' => '10', 'rule' => 'reachable', 'hand_room' => null, 'clearance' => null, 'swing' => null, 'direction' => null,
+        'width' => '80', 'height' => '80', 'stands_out' => '10', 'rule' => 'reachable', 'reach_from' => 'front', 'hand_room' => null, 'clearance' => null, 'swing' => null, 'direction' => null,
     ];
 
     private const DIAGONAL = ['kind' => 'diagonal', 'from' => 0, 'to' => 2, 'wall' => null, 'along' => null, 'height' => null, 'depth' => null, 'level' => false, 'plane' => 0];
