@@ -37,9 +37,11 @@ final class Adjustment
     {
         $x = $start;
         $misfits = self::misfits($observations, $x);
-        $rows = self::rows($observations, $x);
+        $rows = [];
         [$steps, $settled] = $prior > 0.0 ? [self::STEPS_FLOATING, self::SETTLED_FLOATING] : [self::STEPS, self::SETTLED];
         for ($step = 0; $step < $steps; $step++) {
+            // Those of the last step serve the covariance too: the unknowns hardly move after it.
+            $rows = self::rows($observations, $x);
             $change = NormalMatrix::of($observations, $rows, count($x), $prior)->solve(self::right($observations, $rows, $misfits, count($x)));
             $sum = self::sumOfSquares($observations, $misfits);
             for ($halving = 0; $halving < self::HALVINGS; $halving++) {
@@ -51,7 +53,6 @@ final class Adjustment
                 $change = array_map(fn (float $by) => $by / 2, $change);
             }
             [$x, $misfits] = [$next, $nextMisfits];
-            $rows = self::rows($observations, $x);
             if ($change === [] || max(array_map(abs(...), $change)) < $settled) {
                 break;
             }

@@ -235,11 +235,11 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
           />
         </div>
         <div v-if="thing.rule === 'reachable'" class="pair">
-          <span :id="`from-${thing.id}`">Reached from</span>
-          <SelectButton
+          <span>Reached from</span>
+          <Select
             :model-value="thing.reach_from"
             :options="['front', 'above', 'side', 'inside']"
-            :aria-labelledby="`from-${thing.id}`"
+            aria-label="Reached from"
             @update:model-value="change(thing, 'reach_from', $event)"
           />
         </div>
@@ -279,6 +279,7 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
 <style scoped>
 .things {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 6px;
   align-content: start;
   padding-top: 6px;
@@ -309,6 +310,7 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
 }
 .form {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
   padding: 12px 14px;
   border: 2px solid var(--chalk);
@@ -317,7 +319,7 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
 }
 .pair {
   display: grid;
-  grid-template-columns: 110px 1fr;
+  grid-template-columns: 110px minmax(0, 1fr);
   gap: 10px;
   align-items: center;
 }
