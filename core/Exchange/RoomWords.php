@@ -6,7 +6,6 @@ namespace Incastro\Exchange;
 
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
-use Incastro\Survey\Path;
 use Incastro\Survey\Reading;
 use Incastro\Survey\ReadingKind;
 use Incastro\Survey\Room\Room;
@@ -34,9 +33,8 @@ final readonly class RoomWords
             $sentences[] = $this->wall($room, $wall);
         }
         $frame = $room->frame();
-        $top = $frame->lowestCeiling($frame->mouth())[0];
-        if ($top > 0.0) {
-            $span = $room->span($frame, new Path(0.0, $frame->mouth(), 0.0, $top));
+        if ($frame->lowestCeiling($frame->mouth())[0] > 0.0) {
+            $span = $room->span($frame, $frame->wholePath());
             $sentences[] = sprintf('A straight box as tall as the space may be %s wide, give or take %s: it touches left at %s and right at %s above the floor.', $this->mm($span->width), $this->mm($span->doubt), $this->mm($span->leftHeight), $this->mm($span->rightHeight));
         }
         $narrowest = $this->narrowest();

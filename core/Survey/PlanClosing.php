@@ -37,7 +37,7 @@ final readonly class PlanClosing
                 if ($slot->kind->isBetweenCorners()) {
                     $plan[] = $at($slot->kind === ReadingKind::Diagonal ? PlanKind::Diagonal : PlanKind::Side, (int) $slot->from, (int) $slot->to, null, $value);
                 } elseif ($slot->kind === ReadingKind::Corner) {
-                    $plan[] = $at(PlanKind::Corner, (int) $slot->from, (int) $slot->to, (int) $slot->at, $slot->outside && $value < 180.0 ? 360.0 - $value : $value);
+                    $plan[] = $at(PlanKind::Corner, (int) $slot->from, (int) $slot->to, (int) $slot->at, $slot->interior($value));
                 } elseif ($slot->kind === ReadingKind::ThreeFourFive) {
                     $plan[] = $at(PlanKind::ThreeFourFive, (int) $slot->from, (int) $slot->to, (int) $slot->at, $value);
                 } elseif ($slot->kind === ReadingKind::Width && $slot->between !== null && abs((float) $slot->height - $network->planHeight) < 1.0) {

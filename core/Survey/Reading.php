@@ -10,7 +10,7 @@ use Incastro\Survey\Plan\PlanReading;
 final readonly class Reading
 {
     /** Two takes of one slot that differ by more than this many σ ask for a third (handbook, "Readings"). */
-    private const TAKES_DIFFER = 2.8;
+    public const TAKES_DIFFER = 2.8;
 
     /** @param non-empty-list<Take> $takes */
     public function __construct(public Slot $slot, public array $takes)

@@ -38,12 +38,6 @@ enum ReadingKind: string
         return in_array($this, [self::Side, self::Diagonal, self::Depth], true);
     }
 
-    /** Whether it says something about the plan at one height, rather than about walls, floor or ceiling. */
-    public function isOfPlan(): bool
-    {
-        return $this->isBetweenCorners() || in_array($this, [self::Tie, self::Corner, self::ThreeFourFive], true);
-    }
-
     public function isOfLevels(): bool
     {
         return in_array($this, [self::Height, self::Fall, self::Slope], true);

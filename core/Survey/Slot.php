@@ -52,6 +52,12 @@ final readonly class Slot
     ) {
     }
 
+    /** The interior angle that a corner reads: one held outside reads the masonry. */
+    public function interior(float $degrees): float
+    {
+        return $this->outside && $degrees < 180.0 ? 360.0 - $degrees : $degrees;
+    }
+
     public function asOptional(): self
     {
         return new self(...['required' => false] + get_object_vars($this));

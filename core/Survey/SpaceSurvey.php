@@ -52,6 +52,10 @@ final class SpaceSurvey
 
     private RoomNetwork $network;
 
+    private PlanClosing $closing;
+
+    private WallAssumptions $assumptions;
+
     /** @var array<string, array{Take, Slot}> by take */
     private array $takes = [];
 
@@ -75,27 +79,27 @@ final class SpaceSurvey
                 $this->takes[$take->id] = [$take, $reading->slot];
             }
         }
-        $this->network = new RoomNetwork($this->sheet, array_values(array_map(fn (Reading $reading) => $reading->slot, $this->readings)));
+        $taken = array_values(array_map(fn (Reading $reading) => $reading->slot, $this->readings));
+        $this->network = new RoomNetwork($this->sheet, $taken);
+        $this->closing = new PlanClosing($this->network, $this->readings);
+        $this->assumptions = new WallAssumptions($this->network, $taken);
     }
 
     public function solve(): Survey
     {
         $missing = array_values(array_filter($this->slots, fn (Slot $slot) => $slot->required && ! isset($this->readings[$slot->id])));
-        $closing = new PlanClosing($this->network, $this->readings);
-        $excluded = $closing->excludedTakes();
-        $assumptions = (new WallAssumptions($this->network, array_values(array_map(fn (Reading $reading) => $reading->slot, $this->readings))));
-        $observations = $this->observations($excluded);
+        $observations = [...$this->observations($this->closing->excludedTakes()), ...$this->assumptions->all()];
         $planIsChecked = true;
-        $adjusted = $this->solved([...$observations, ...$assumptions->all()]);
+        $adjusted = $this->solved($observations);
         if ($adjusted === null) {
             $planIsChecked = false;
-            $observations = [...$observations, ...$assumptions->square()];
-            $adjusted = $this->solved([...$observations, ...$assumptions->all()]);
+            $observations = [...$observations, ...$this->assumptions->square()];
+            $adjusted = $this->solved($observations);
         }
         $isDraft = $adjusted === null || ! $this->sheet->places()->rowsRise();
         $wallCandidates = $this->wallCandidates();
         $walls = $isDraft || $adjusted === null ? null : $this->scrutinised($adjusted, $wallCandidates);
-        $adjusted = $walls->adjusted ?? $this->draft([...$observations, ...$assumptions->all()]);
+        $adjusted = $walls->adjusted ?? $this->draft($observations);
         $network = new LevelNetwork($this->sheet->shape, fn (Spot $spot): Point => $this->network->spot($adjusted->unknowns, $spot->wall, $spot->along, $spot->depth));
         $levelCandidates = $this->levelCandidates($network);
         $levels = $this->levels($network, $levelCandidates);
@@ -103,7 +107,7 @@ final class SpaceSurvey
         if (! $this->isPlausible($room)) {
             $isDraft = true;
         }
-        $struck = array_merge($closing->provenWrong(), array_map(fn ($suspect) => $suspect->id, [...($walls->suspects ?? []), ...($levels->suspects ?? [])]));
+        $struck = array_merge($this->closing->provenWrong(), array_map(fn ($suspect) => $suspect->id, [...($walls->suspects ?? []), ...($levels->suspects ?? [])]));
         $findings = new SurveyFindings($this->sheet, $this->slots, $this->readings, $this->takes, $this->network, $this->format);
         $isFit = ! $isDraft && $this->hasHeights() && $room !== null;
 
@@ -118,7 +122,7 @@ final class SpaceSurvey
             $struck,
             [
                 ...($walls === null && $missing === [] ? $findings->floating($this->floatingCorners($adjusted), $adjusted, $wallCandidates) : []),
-                ...$findings->all($isFit ? $room : null, $walls, $levels, $closing, $planIsChecked, $wallCandidates, $levelCandidates),
+                ...$findings->all($isFit ? $room : null, $walls, $levels, $this->closing, $planIsChecked, $wallCandidates, $levelCandidates),
             ],
         );
     }
@@ -218,7 +222,7 @@ final class SpaceSurvey
     {
         $zeros = array_fill(0, $this->network->unknowns, 0.0);
         yield $draft->unknowns;
-        foreach ((new PlanClosing($this->network, $this->readings))->guesses() as $guess) {
+        foreach ($this->closing->guesses() as $guess) {
             yield array_replace($zeros, PlanNetwork::unknownsOf($guess));
         }
     }

@@ -86,7 +86,7 @@ final readonly class SurveyFindings
         }
         $names = Words::listed(array_map(SpaceShape::name(...), $corners), 'and');
         $best = MostHelpful::position($draft, array_combine(array_map(fn (Observation $candidate) => $candidate->id, $candidates), $candidates));
-        $slot = array_values(array_filter($this->slots, fn (Slot $one) => $one->id === $best))[0] ?? null;
+        $slot = $this->slot($best);
 
         return [Finding::warning('plan-floats', sprintf(
             count($corners) === 1 ? 'Corner %s floats: the readings do not say where it is.%s' : 'Corners %s float: the readings do not say where they are.%s',
@@ -142,7 +142,7 @@ final readonly class SurveyFindings
         if (count($slots) === 1) {
             return Finding::warning('takes-differ', sprintf('The takes of “%s” differ by more than their tool does. Take it a third time.', $again->label), $again->id);
         }
-        $new = array_values(array_filter($this->slots, fn (Slot $slot) => $slot->id === $set->newReading))[0] ?? null;
+        $new = $this->slot($set->newReading);
 
         return Finding::warning('undecided', sprintf(
             'One of these is wrong, and they cannot be told apart: %s. Take “%s” again%s.',
@@ -275,12 +275,11 @@ final readonly class SurveyFindings
     {
         $byId = fn (array $candidates): array => array_combine(array_map(fn (Observation $candidate) => $candidate->id, $candidates), $candidates);
         $frame = $room->frame();
-        $top = $frame->lowestCeiling($frame->mouth())[0];
         $best = $uncheckedWalls === []
             ? MostHelpful::check($room->levels->adjusted, $uncheckedLevels, $byId($levelCandidates))
-            : MostHelpful::span($walls, [$frame->span(new Path(0.0, $frame->mouth(), 0.0, max(1.0, $top)))->weights], $byId($wallCandidates));
+            : MostHelpful::span($walls, [$frame->span($frame->wholePath())->weights], $byId($wallCandidates));
 
-        return array_values(array_filter($this->slots, fn (Slot $slot) => $slot->id === $best))[0] ?? null;
+        return $this->slot($best);
     }
 
     /** @return list<Finding> */
@@ -290,7 +289,7 @@ final readonly class SurveyFindings
             return [];
         }
         $findings = [];
-        if (array_filter($this->slots, fn (Slot $slot) => $slot->id === 'height-front') !== [] && ! isset($this->readings['height-front'])) {
+        if ($this->slot('height-front') !== null && ! isset($this->readings['height-front'])) {
             $findings[] = Finding::note('height-in-front-missing', 'The ceiling height in front is not known, so a box is reckoned to be stood up under the space’s own ceiling.', 'height-front');
         }
         foreach ($room->things as $thing) {
@@ -315,6 +314,17 @@ final readonly class SurveyFindings
         }
 
         return array_values(array_intersect_key($findings, array_unique(array_map(fn (Finding $finding) => $finding->sentence, $findings))));
+    }
+
+    private function slot(?string $id): ?Slot
+    {
+        foreach ($this->slots as $slot) {
+            if ($slot->id === $id) {
+                return $slot;
+            }
+        }
+
+        return null;
     }
 
     private function mm(float $millimetres): string

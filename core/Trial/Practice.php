@@ -7,7 +7,6 @@ namespace Incastro\Trial;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Survey\Network\Adjusted;
-use Incastro\Survey\Path;
 use Incastro\Survey\Reading;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\Slot;
@@ -69,7 +68,7 @@ final readonly class Practice
         $found = $survey->room;
         $true = $this->trueRoom($found);
         $frame = $found->frame();
-        $path = new Path(0.0, $frame->mouth(), 0.0, max(1.0, $frame->lowestCeiling($frame->mouth())[0]));
+        $path = $frame->wholePath();
         $span = $frame->span($path);
         $off = array_map(fn (int $corner) => $found->corners[$corner]->distanceTo($true->corners[$corner]), array_keys($found->corners));
 

@@ -6,13 +6,11 @@ namespace Incastro\Survey\Plan;
 
 use Incastro\Rules\Words;
 use Incastro\Survey\Network\Scrutinised;
+use Incastro\Survey\Reading;
 
 /** Says in sentences what the readings of a plan make of each other. */
 final readonly class PlanWords
 {
-    /** Two takes that differ by more than this many σ of one take ask for a third (handbook, "Readings"). */
-    private const TAKES_DIFFER = 2.8;
-
     /** @param list<string> $names of the corners */
     public function __construct(private array $names)
     {
@@ -66,7 +64,7 @@ final readonly class PlanWords
         $sentences = [];
         foreach ($readings as $i => $reading) {
             $takes = array_values(array_filter($readings, $reading->isTakeOf(...)));
-            if ($takes[0] === $reading && count($takes) === 2 && abs($takes[0]->value - $takes[1]->value) > self::TAKES_DIFFER * $reading->sigma()) {
+            if ($takes[0] === $reading && count($takes) === 2 && abs($takes[0]->value - $takes[1]->value) > Reading::TAKES_DIFFER * $reading->sigma()) {
                 $sentences[] = sprintf('The two takes of %s differ by %.1f. Take it a third time.', $this->name($reading), abs($takes[0]->value - $takes[1]->value));
             }
         }

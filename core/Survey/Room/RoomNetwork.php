@@ -265,7 +265,7 @@ final readonly class RoomNetwork
             ReadingKind::Width => $this->width($id, $slot, $value, $sigma, $z),
             ReadingKind::Corner => new Observation(
                 $id,
-                $slot->outside && $value < 180.0 ? 360.0 - $value : $value,
+                $slot->interior($value),
                 $sigma,
                 $this->dependsOfCorners([(int) $slot->from, (int) $slot->at, (int) $slot->to], $z),
                 fn (array $x): float => rad2deg($this->interior($x, $slot, $z)),

@@ -175,6 +175,12 @@ final class RunFrame
         return $best;
     }
 
+    /** All that the run's sides enclose, from its wall to the mouth and from the floor to the lowest ceiling. */
+    public function wholePath(): Path
+    {
+        return new Path(0.0, $this->mouth(), 0.0, max(1.0, $this->lowestCeiling($this->mouth())[0]));
+    }
+
     public function ceilingAt(float $u, float $v): float
     {
         return $this->room->levels->ceilingAt($this->point($u, $v));

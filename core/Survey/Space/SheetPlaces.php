@@ -35,11 +35,6 @@ final readonly class SheetPlaces
         return isset($this->known[$slot]) ? $this->known[$slot]->value() : self::UNMEASURED[$slot] ?? self::UNMEASURED_HEIGHT;
     }
 
-    public function isKnown(string $slot): bool
-    {
-        return isset($this->known[$slot]);
-    }
-
     /** The length in mm of an edge of the plan as far as it is known, else of the usual plan. */
     public function length(int $edge): float
     {
