@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Incastro\Check;
 
 use Incastro\Fit\FittedRun;
+use Incastro\Fit\Terms;
 use Incastro\Rules\Finding;
-use Incastro\Rules\HouseRules;
-use Incastro\Rules\Materials;
 use Incastro\Units\Assembly;
 
 /** The usual cautions, where they apply (handbook, "Cautions"). They defer to local codes and licensed people. */
@@ -20,18 +19,21 @@ final class Cautions
     private const HEAVY = 25.0;
 
     /** @return list<Finding> */
-    public static function of(FittedRun $run, Assembly $assembly, HouseRules $rules, Materials $materials): array
+    public static function of(FittedRun $run, Assembly $assembly, Terms $terms): array
     {
-        $place = $run->cell->id;
+        $place = $run->run->id;
         $cautions = [];
-        if ($run->cell->outerHeight()->toDouble() > self::TALL) {
-            $cautions[] = Finding::note('anchor', 'Anchor the box to studs through its nailers, top and bottom: it is tall enough to tip over. Check for cables and pipes with a detector before each screw.', $place);
+        foreach ($run->boxes as $box) {
+            if ($box->highest() > self::TALL) {
+                $cautions[] = Finding::note('anchor', 'Anchor every box to studs through its nailers, top and bottom: what is this tall can tip over. Check for cables and pipes with a detector before each screw.', $place);
+                break;
+            }
         }
-        $mass = self::mass($assembly, $materials);
-        if ($mass > self::HEAVY) {
-            $cautions[] = Finding::note('heavy', sprintf('All its pieces together weigh about %.0f kg. Carry and stand up the box with two people.', $mass), $place);
+        [$heaviest, $mark] = self::heaviest($run, $assembly, $terms);
+        if ($heaviest > self::HEAVY) {
+            $cautions[] = Finding::note('heavy', sprintf('The pieces of box %s together weigh about %.0f kg. Carry and stand it up with two people.', $mark, $heaviest), $place);
         }
-        if (! $rules->skirtingStays) {
+        if (! $terms->rules->skirtingStays && $terms->room->skirtingThickness > 0.0) {
             $cautions[] = Finding::note('strip', 'Skirting comes off behind the furniture. Old paint may hold lead: test it before scraping or sanding.', $place);
         }
         $cautions[] = Finding::note('saw', 'Eyes, ears and a mask at the saw, no gloves at a spinning blade, support for long sheets.', $place);
@@ -39,14 +41,19 @@ final class Cautions
         return $cautions;
     }
 
-    /** Mass in kg of all pieces, from their outlines, thickness and density. */
-    private static function mass(Assembly $assembly, Materials $materials): float
+    /** @return array{float, string} mass in kg of the heaviest box with its face, and its mark */
+    private static function heaviest(FittedRun $run, Assembly $assembly, Terms $terms): array
     {
-        $mass = 0.0;
-        foreach ($assembly->pieces() as $piece) {
-            $mass += $piece->outline->area() * $piece->thickness->toDouble() * 1e-9 * $materials->of($piece->material)->density;
+        $masses = [];
+        foreach ($assembly->placed as $placed) {
+            $piece = $placed->piece;
+            $masses[$placed->owner] = ($masses[$placed->owner] ?? 0.0) + $piece->outline->area() * $piece->thickness->toDouble() * 1e-9 * $terms->materials->of($piece->material)->density;
+        }
+        $best = [0.0, ''];
+        foreach ($run->boxes as $box) {
+            $best = ($masses[$box->id] ?? 0.0) > $best[0] ? [$masses[$box->id], $box->mark()] : $best;
         }
 
-        return $mass;
+        return $best;
     }
 }

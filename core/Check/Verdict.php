@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Incastro\Check;
 
-use Incastro\Fit\FittedEdge;
-use Incastro\Fit\FittedRun;
+use Incastro\Fit\Closing\FittedEdge;
+use Incastro\Fit\FittedLayout;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Severity;
 use Incastro\Survey\Survey;
@@ -18,7 +18,7 @@ final readonly class Verdict
     }
 
     /** @param list<Finding> $findings all that were made about the space */
-    public static function of(Survey $survey, ?FittedRun $run, array $findings): self
+    public static function of(Survey $survey, ?FittedLayout $layout, array $findings): self
     {
         $clashes = array_values(array_filter($findings, fn (Finding $finding) => $finding->severity === Severity::Clash));
         if ($survey->room === null) {
@@ -30,17 +30,23 @@ final readonly class Verdict
             return new self('warning', 'Some readings do not agree with the others.');
         }
         if ($clashes !== []) {
-            return new self('clash', 'Does not fit: '.lcfirst($clashes[0]->sentence));
+            return new self('clash', 'Does not fit: '.lcfirst(self::first($clashes[0]->sentence)));
         }
         if (! $survey->isSure()) {
             return new self('warning', sprintf('Not sure yet: %s to go%s.', self::count($survey->toGo(), 'reading'), $survey->planIsChecked ? '' : ', a diagonal or a corner among them'));
         }
-        if ($run === null) {
-            return new self('waiting', 'Nothing is planned here yet.');
+        if ($layout === null || $layout->isEmpty()) {
+            return new self('waiting', 'Measured. Nothing is planned here yet: choose a layout.');
         }
-        $scribed = count(array_filter($run->edges, fn (FittedEdge $edge) => $edge->scribe !== null));
+        $scribed = count(array_filter($layout->edges(), fn (FittedEdge $edge) => $edge->scribe !== null));
 
         return new self('fits', $scribed === 0 ? 'Fits.' : sprintf('Fits. %s to scribe.', self::count($scribed, 'edge')));
+    }
+
+    /** The first sentence of a text: what to do stands with the finding. */
+    private static function first(string $text): string
+    {
+        return (preg_split('/(?<=\.) (?=\p{Lu})/u', $text) ?: [$text])[0];
     }
 
     public static function count(int $number, string $noun): string

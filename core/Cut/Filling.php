@@ -25,11 +25,23 @@ final class Filling
     ) {
     }
 
-    /** @param list<CutPiece> $pieces */
+    /**
+     * Where a piece of the size in hand fits best on each sheet, until a piece is put onto that sheet: pieces of a size
+     * follow one another, and only one sheet changes with each.
+     *
+     * @var array<int, array{int, array{int, int, bool}, int}|false>
+     */
+    private array $places = [];
+
+    /** @param list<array{CutPiece, list<array{int, int, bool}>}> $pieces with the ways each may lie */
     public function fill(array $pieces): void
     {
-        foreach ($pieces as $piece) {
-            $ways = SheetPlanner::ways($piece);
+        $before = null;
+        foreach ($pieces as [$piece, $ways]) {
+            if ($ways !== $before) {
+                $this->places = [];
+                $before = $ways;
+            }
             for ($i = 0; $i < $piece->quantity; $i++) {
                 if (! $this->onOpenSheet($piece, $ways) && ! $this->onNewSheet($piece, $ways)) {
                     $this->left[] = $piece;
@@ -115,8 +127,8 @@ final class Filling
     {
         $best = null;
         foreach ($this->sheets as $k => $sheet) {
-            $place = $sheet->bestPlace($ways);
-            if ($place !== null && ($best === null || $place[2] < $best[1][2])) {
+            $place = $this->places[$k] ??= $sheet->bestPlace($ways) ?? false;
+            if ($place !== false && ($best === null || $place[2] < $best[1][2])) {
                 $best = [$k, $place];
             }
         }
@@ -124,6 +136,7 @@ final class Filling
             return false;
         }
         $this->sheets[$best[0]]->put($piece, $best[1][0], $best[1][1], $this->split);
+        unset($this->places[$best[0]]);
 
         return true;
     }

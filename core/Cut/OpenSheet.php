@@ -75,7 +75,13 @@ final class OpenSheet
         // A rip runs along the sheet's length: the strip above the piece then keeps the whole length.
         $right = new Rectangle($rectangle->x + $alongX + $kerf, $rectangle->y, $restX, $ripFirst ? $alongY : $rectangle->alongY);
         $above = new Rectangle($rectangle->x, $rectangle->y + $alongY + $kerf, $ripFirst ? $rectangle->alongX : $alongX, $restY);
-        array_splice($this->free, $index, 1, array_values(array_filter([$right, $above], fn (Rectangle $rest) => $rest->alongX > 0 && $rest->alongY > 0)));
+        $rests = [];
+        foreach ([$right, $above] as $rest) {
+            if ($rest->alongX > 0 && $rest->alongY > 0) {
+                $rests[] = $rest;
+            }
+        }
+        array_splice($this->free, $index, 1, $rests);
     }
 
     /** @return array<string, true> */

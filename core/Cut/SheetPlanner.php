@@ -13,8 +13,8 @@ use Incastro\Pieces\Grain;
  */
 final readonly class SheetPlanner
 {
-    /** Above this many pieces only the two best orders are tried, so that large lists stay quick. */
-    private const MANY = 150;
+    /** Orders tried for lists of up to so many pieces, so that large ones stay quick; beyond them only the best one. */
+    private const TRIED = [150 => 4, 300 => 2];
 
     public function __construct(private SawSetup $saw, private LengthFormat $format)
     {
@@ -92,20 +92,17 @@ final readonly class SheetPlanner
     private function best(array $pieces, array $kinds): Filling
     {
         $count = array_sum(array_map(fn (CutPiece $piece) => $piece->quantity, $pieces));
-        $orders = [
-            fn (CutPiece $p) => [-min($p->length->nanometres(), $p->width->nanometres()), -$p->length->nanometres()],
-            fn (CutPiece $p) => [-$p->width->nanometres(), -$p->length->nanometres()],
-            fn (CutPiece $p) => [-$p->length->nanometres(), -$p->width->nanometres()],
-            fn (CutPiece $p) => [-$p->length->toDouble() * $p->width->toDouble(), 0],
-        ];
+        $tried = 1;
+        foreach (self::TRIED as $most => $orders) {
+            $tried = $count <= $most ? max($tried, $orders) : $tried;
+        }
+        $sorted = array_map(fn (\Closure $order) => self::sorted($pieces, $order), array_slice(self::orders(), 0, $tried));
         $best = null;
         foreach (array_keys($kinds) as $preferred) {
-            foreach (array_slice($orders, 0, $count > self::MANY ? 2 : 4) as $order) {
-                $sorted = $pieces;
-                usort($sorted, fn (CutPiece $a, CutPiece $b) => $order($a) <=> $order($b));
+            foreach ($sorted as $inOrder) {
                 foreach ([Split::RipFirst, Split::KeepLargest, Split::CrossFirst] as $split) {
                     $filling = new Filling($this->saw, $kinds, $preferred, $split);
-                    $filling->fill($sorted);
+                    $filling->fill($inOrder);
                     $filling->shrink();
                     if ($best === null || $filling->isBetterThan($best)) {
                         $best = $filling;
@@ -116,5 +113,29 @@ final readonly class SheetPlanner
         assert($best !== null);
 
         return $best;
+    }
+
+    /** @return list<\Closure(CutPiece): list<float|int>> what pieces are sorted by, the most promising first */
+    private static function orders(): array
+    {
+        return [
+            fn (CutPiece $p) => [-min($p->length->nanometres(), $p->width->nanometres()), -$p->length->nanometres()],
+            fn (CutPiece $p) => [-$p->width->nanometres(), -$p->length->nanometres()],
+            fn (CutPiece $p) => [-$p->length->nanometres(), -$p->width->nanometres()],
+            fn (CutPiece $p) => [-$p->length->toDouble() * $p->width->toDouble(), 0],
+        ];
+    }
+
+    /**
+     * @param  list<CutPiece>  $pieces
+     * @param  \Closure(CutPiece): list<float|int>  $order
+     * @return list<array{CutPiece, list<array{int, int, bool}>}>
+     */
+    private static function sorted(array $pieces, \Closure $order): array
+    {
+        $keys = array_map($order, $pieces);
+        asort($keys);
+
+        return array_map(fn (int $k) => [$pieces[$k], self::ways($pieces[$k])], array_keys($keys));
     }
 }

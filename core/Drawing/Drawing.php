@@ -18,6 +18,12 @@ final readonly class Drawing
         return array_merge([], ...array_values($this->layers));
     }
 
+    /** The same, moved on the paper. */
+    public function moved(float $dx, float $dy): self
+    {
+        return new self($this->name, array_map(fn (array $shapes) => array_map(fn (Shape $shape) => $shape->moved($dx, $dy), $shapes), $this->layers));
+    }
+
     /**
      * The rectangle that holds every point, at a given exaggeration.
      *

@@ -23,6 +23,11 @@ final readonly class Label extends Shape
         parent::__construct($style, $ref);
     }
 
+    public function moved(float $dx, float $dy): self
+    {
+        return new self($this->at->plus($dx, $dy), $this->text, $this->style, $this->ref, $this->anchor, $this->turned, $this->room, $this->short);
+    }
+
     public function points(): array
     {
         return [$this->at];

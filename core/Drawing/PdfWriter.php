@@ -42,6 +42,14 @@ final class PdfWriter
         $this->checkLine();
     }
 
+    /** Begins another page where there is less room than this, mm. */
+    public function room(float $least, string $heading): void
+    {
+        if ($this->pdf->GetY() > 268 - $least) {
+            $this->page($heading);
+        }
+    }
+
     public function paragraph(string $text, float $size = 9.5): void
     {
         $this->pdf->SetFont(self::FONT, '', $size);
@@ -138,7 +146,8 @@ final class PdfWriter
                 Style::House, Style::Sheet => [0.6, [], ''],
                 Style::Hidden, Style::Plumb => [0.2, [], '2,1'],
                 Style::Thing => [0.3, [236, 241, 247], ''],
-                Style::Board, Style::Plinth => [0.25, [246, 238, 216], ''],
+                Style::Board, Style::Plinth, Style::Worktop, Style::Cut => [0.25, [246, 238, 216], ''],
+                Style::Cell, Style::Field => [0.0, [], ''],
                 Style::Offcut, Style::Trimmed, Style::BoardBehind => [0.15, [], '2,1'],
                 default => [0.15, [], ''],
             };

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Drawing;
 
+use Incastro\Geometry\Polygon;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
 
@@ -22,7 +23,7 @@ final class PieceDrawing
 
         return new Drawing($piece->mark, [
             'blank' => [Outline::rectangle(0.0, 0.0, $length, $width, Style::Offcut)],
-            'piece' => [Outline::polygon($piece->outline, Style::Board, $piece->key)],
+            'piece' => [Outline::polygon($piece->outline, Style::Board, $piece->key), ...array_map(fn (Polygon $hole) => Outline::polygon($hole, Style::Field, $piece->key), $piece->holes)],
             'grain' => $grain === [] ? [] : [new Outline($grain, false, Style::Grain)],
         ]);
     }

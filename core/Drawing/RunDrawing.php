@@ -4,46 +4,66 @@ declare(strict_types=1);
 
 namespace Incastro\Drawing;
 
-use Incastro\Fit\Edge;
+use Incastro\Fit\Closing\FittedEdge;
+use Incastro\Fit\Closing\Side;
+use Incastro\Fit\FittedCell;
 use Incastro\Fit\FittedRun;
-use Incastro\Fit\Gap;
+use Incastro\Fit\Layout\UnitKind;
+use Incastro\Fit\ThingPlace;
+use Incastro\Geometry\Axis;
 use Incastro\Geometry\Point;
-use Incastro\Geometry\Polyline;
+use Incastro\Geometry\Polygon;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
+use Incastro\Rules\MaterialRole;
+use Incastro\Survey\Room\Room;
+use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Assembly;
+use Incastro\Units\Part;
 use Incastro\Units\Placed;
 
 /**
- * A run in its place, seen from the front at the plane of its face: the house, the gaps to it, and the pieces.
- * Crookedness grows away from the furniture, so that exaggerated walls never cross it.
+ * A run in its place, seen from the front at the plane of its face: the house, the gaps to it, the pieces, and the cells that
+ * one can select. Crookedness grows away from the furniture, so that exaggerated walls never cross it.
  */
 final readonly class RunDrawing
 {
-    private float $left;
+    private const STEPS = 12;
 
-    private float $right;
+    /** How far beyond the furniture a wall is drawn, mm. */
+    private const BEYOND = 0.3;
 
-    private float $foot;
+    private float $face;
 
-    private float $top;
+    private float $leftWall;
 
-    public function __construct(private FittedRun $run, private Assembly $assembly, private LengthFormat $format)
+    private float $rightWall;
+
+    private float $ceiling;
+
+    private bool $isFlat;
+
+    public function __construct(private FittedRun $run, private Assembly $assembly, private Room $room, private LengthFormat $format)
     {
-        $cell = $run->cell;
-        $this->left = $cell->u;
-        $this->right = $cell->u + $cell->outerWidth()->toDouble();
-        $this->foot = $cell->z;
-        $this->top = $cell->z + $cell->outerHeight()->toDouble();
+        $faces = array_map(fn (FittedCell $cell) => $cell->face, $run->cells);
+        $this->face = $faces === [] ? $run->depth->result->toDouble() : max($faces);
+        $this->isFlat = ! $room->shape->ceiling->isSloped();
+        $this->leftWall = max(array_map(fn (float $z) => $run->frame->leftAt($this->face, $z), $this->heights($run->left)));
+        $this->rightWall = min(array_map(fn (float $z) => $run->frame->rightAt($this->face, $z), $this->heights($run->right)));
+        $this->ceiling = min($run->frame->ceilingAt($this->leftWall, $this->face), $run->frame->ceilingAt($this->rightWall, $this->face));
     }
 
     public function elevation(): Drawing
     {
         return new Drawing('Run, seen from the front', [
-            'inside' => $this->pieces(fn (Placed $placed) => $this->isInside($placed), Style::BoardBehind),
-            'furniture' => $this->pieces(fn (Placed $placed) => $this->isFace($placed), Style::Board),
-            'gaps' => $this->gaps(),
+            'house-fill' => [new Outline($this->opening(), true, Style::Field)],
+            'inside' => $this->pieces(fn (Placed $placed) => $placed->part === Part::Body || $placed->part === Part::Loose, Style::BoardBehind),
+            'furniture' => $this->pieces(fn (Placed $placed) => in_array($placed->part, [Part::Face, Part::Plinth, Part::Worktop], true), Style::Board),
+            'things' => $this->things(),
+            'gaps' => array_map($this->gap(...), array_values($this->gapEdges())),
             'house' => $this->house(),
+            'cells' => array_map(fn (FittedCell $cell) => Outline::polygon(new Polygon($cell->outline()), Style::Cell, $cell->tier->id), $this->run->cells),
+            'names' => $this->names(),
             'dimensions' => $this->dimensions(),
         ]);
     }
@@ -51,65 +71,121 @@ final readonly class RunDrawing
     /** The same without texts and dimensions: small, for lists. */
     public function small(): Drawing
     {
-        return new Drawing('Run', array_intersect_key($this->elevation()->layers, ['gaps' => 1, 'inside' => 1, 'furniture' => 1, 'house' => 1]));
+        return new Drawing('Run', array_intersect_key($this->elevation()->layers, ['house-fill' => 1, 'gaps' => 1, 'inside' => 1, 'furniture' => 1, 'house' => 1]));
     }
 
-    /** @return non-empty-list<DrawnPoint> the surface beside an edge, along the gap's stations */
-    private function surface(Edge $edge): array
+    /** @return non-empty-list<float> heights up one end of the run */
+    private function heights(float $u): array
     {
-        $gap = $this->run->edge($edge)->gap;
+        $top = max(1.0, $this->run->frame->ceilingAt($u, $this->face));
 
-        return array_map(fn (Point $station) => match ($edge) {
-            Edge::Left => new DrawnPoint($this->left - $station->y, $this->foot + $station->x, $gap->least - $station->y),
-            Edge::Right => new DrawnPoint($this->right + $station->y, $this->foot + $station->x, $station->y - $gap->least),
-            Edge::Top => new DrawnPoint($this->left + $station->x, $this->top + $station->y, 0.0, $station->y - $gap->least),
-            Edge::Foot => new DrawnPoint($this->left + $station->x, -$station->y, 0.0, $gap->least - $station->y),
-        }, $gap->stations);
+        return $this->run->frame->bendsBetween(0.0, $top);
+    }
+
+    /** @return list<FittedEdge> edges that are seen from the front */
+    private function gapEdges(): array
+    {
+        return array_values(array_filter($this->run->edges, fn (FittedEdge $edge) => in_array($edge->side, [Side::Left, Side::Right, Side::Top, Side::Foot], true) && ! $this->isWorktop($edge)));
+    }
+
+    private function isWorktop(FittedEdge $edge): bool
+    {
+        foreach ($this->run->worktops as $worktop) {
+            if ($worktop->id === $edge->owner) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** A point on a surface, or on a piece cut to it, as crooked as the surface is there. */
+    private function surface(float $u, float $z): DrawnPoint
+    {
+        $cx = match (true) {
+            $u < $this->run->left - self::BEYOND => min(0.0, $u - $this->leftWall),
+            $u > $this->run->right + self::BEYOND => max(0.0, $u - $this->rightWall),
+            default => 0.0,
+        };
+        $cy = match (true) {
+            $z < -self::BEYOND => $z,
+            $this->isFlat && $z > $this->ceiling => $z - $this->ceiling,
+            default => 0.0,
+        };
+
+        return new DrawnPoint($u, $z, $cx, $cy);
+    }
+
+    private function gap(FittedEdge $edge): Shape
+    {
+        $box = $this->run->box($edge->owner);
+        $outer = $inner = [];
+        foreach ($edge->gap->stations as $station) {
+            if ($box === null) {
+                $plinth = array_values(array_filter($this->run->plinths, fn ($plinth) => $plinth->id === $edge->owner))[0] ?? null;
+                $u = ($plinth->u ?? $this->run->left) + $station->x;
+                [$inner[], $outer[]] = [new DrawnPoint($u, 0.0), $this->surface($u, -$station->y)];
+            } elseif ($edge->side === Side::Top) {
+                $u = $box->u + $station->x;
+                [$inner[], $outer[]] = [new DrawnPoint($u, $box->topAt($u, $box->face())), $this->surface($u, $box->topAt($u, $box->face()) + $station->y)];
+            } else {
+                $u = $edge->side === Side::Left ? $box->u : $box->right();
+                $z = $box->z + $station->x;
+                [$inner[], $outer[]] = [new DrawnPoint($u, $z), $this->surface($edge->side === Side::Left ? $u - $station->y : $u + $station->y, $z)];
+            }
+        }
+
+        return new Outline([...$outer, ...array_reverse($inner)], true, Style::Gap, $edge->key());
+    }
+
+    /** @return list<DrawnPoint> the walls, floor and ceiling at the plane of the face, going round from the left foot */
+    private function opening(): array
+    {
+        [$left, $right] = [$this->wall('left'), $this->wall('right')];
+
+        return [...$left, ...$this->across($left[count($left) - 1], $right[count($right) - 1], true), ...array_reverse($right), ...array_reverse($this->across($left[0], $right[0], false))];
+    }
+
+    /** @return non-empty-list<DrawnPoint> up one side, from floor to ceiling */
+    private function wall(string $side): array
+    {
+        $end = $side === 'left' ? $this->run->left : $this->run->right;
+        $at = fn (float $z) => $side === 'left' ? $this->run->frame->leftAt($this->face, $z) : $this->run->frame->rightAt($this->face, $z);
+        $floor = $this->run->frame->floorAt($end, $this->face);
+        $points = [];
+        foreach ($this->heights($end) as $i => $z) {
+            $point = $this->surface($at($z), $i === 0 ? $floor : $z);
+            $points[] = new DrawnPoint($point->x, $point->y, $side === 'left' ? $point->x - $this->leftWall : $point->x - $this->rightWall, $point->cy);
+        }
+
+        return $points;
+    }
+
+    /** @return list<DrawnPoint> between two points, along the ceiling or the floor */
+    private function across(DrawnPoint $from, DrawnPoint $to, bool $above): array
+    {
+        $points = [];
+        for ($i = 1; $i < self::STEPS; $i++) {
+            $u = $from->x + ($to->x - $from->x) * $i / self::STEPS;
+            $points[] = $this->surface($u, $above ? $this->run->frame->ceilingAt($u, $this->face) : $this->run->frame->floorAt($u, $this->face));
+        }
+
+        return $points;
     }
 
     /** @return list<Shape> */
-    private function gaps(): array
-    {
-        $along = fn (float $x1, float $y1, float $x2, float $y2) => [new DrawnPoint($x2, $y2), new DrawnPoint($x1, $y1)];
-        $inner = [
-            Edge::Left->value => $along($this->left, $this->foot, $this->left, $this->top),
-            Edge::Right->value => $along($this->right, $this->foot, $this->right, $this->top),
-            Edge::Top->value => $along($this->left, $this->top, $this->right, $this->top),
-            Edge::Foot->value => $along($this->left, 0.0, $this->right, 0.0),
-        ];
-
-        return array_map(fn (Edge $edge) => new Outline([...$this->surface($edge), ...$inner[$edge->value]], true, Style::Gap, $edge->value), Edge::cases());
-    }
-
-    /** @return list<Shape> walls, ceiling and floor; beyond the furniture's edges the walls go on as they end there */
     private function house(): array
     {
-        $ceiling = $this->surface(Edge::Top);
-        $floor = $this->surface(Edge::Foot);
-        $shapes = [];
-        foreach ([[Edge::Left, $floor[0], $ceiling[0]], [Edge::Right, $floor[count($floor) - 1], $ceiling[count($ceiling) - 1]]] as [$edge, $low, $high]) {
-            $wall = $this->surface($edge);
-            $last = $wall[count($wall) - 1];
-            $shapes[] = new Outline([
-                new DrawnPoint($wall[0]->x, $low->y, $wall[0]->cx, $low->cy), ...$wall,
-                new DrawnPoint($last->x, $high->y, $last->cx, $high->cy),
-            ], false, Style::House, $edge->value);
-        }
-        $across = fn (array $line, int $end) => [
-            $this->meeting($shapes[0], $line[0], $end), ...array_values($line), $this->meeting($shapes[1], $line[count($line) - 1], $end),
+        [$left, $right] = [$this->wall('left'), $this->wall('right')];
+        $lines = [
+            new Outline([$left[count($left) - 1], ...$this->across($left[count($left) - 1], $right[count($right) - 1], true), $right[count($right) - 1]], false, Style::House, 'ceiling'),
+            new Outline([$left[0], ...$this->across($left[0], $right[0], false), $right[0]], false, Style::House, 'floor'),
         ];
-        $shapes[] = new Outline($across($ceiling, -1), false, Style::House, Edge::Top->value);
-        $shapes[] = new Outline($across($floor, 0), false, Style::House, Edge::Foot->value);
+        foreach (['left' => $left, 'right' => $right] as $side => $points) {
+            $lines[] = new Outline($points, false, $this->run->frame->isOpen($side) ? Style::Plumb : Style::House, "wall:$side");
+        }
 
-        return $shapes;
-    }
-
-    private function meeting(Outline $wall, DrawnPoint $level, int $end): DrawnPoint
-    {
-        $points = $wall->points();
-        $corner = $end === 0 ? $points[0] : $points[count($points) - 1];
-
-        return new DrawnPoint($corner->x, $level->y, $corner->cx, $level->cy);
+        return $lines;
     }
 
     /**
@@ -118,82 +194,101 @@ final readonly class RunDrawing
      */
     private function pieces(\Closure $which, Style $style): array
     {
-        return array_map(
-            fn (Placed $placed) => new Outline($this->finished($placed), true, str_starts_with($placed->piece->mark, 'P') ? Style::Plinth : $style, $placed->piece->key),
-            array_values(array_filter($this->assembly->placed, $which)),
-        );
+        $placed = array_values(array_filter($this->assembly->placed, $which));
+        // What stands further back is drawn first.
+        usort($placed, fn (Placed $a, Placed $b) => $a->bounds->v1 <=> $b->bounds->v1);
+
+        return array_map(fn (Placed $one) => new Outline(
+            array_map(fn (Point $point) => $this->surface($point->x, $point->y), $one->solid->outline(Axis::V)),
+            true,
+            match ($one->part) {
+                Part::Plinth => Style::Plinth,
+                Part::Worktop => Style::Worktop,
+                default => $one->piece->material === MaterialRole::Back ? Style::Hidden : $style,
+            },
+            $one->piece->key,
+        ), $placed);
     }
 
-    /**
-     * A piece as it will stand: what its blank has beyond an edge of the run is cut to the surface there.
-     *
-     * @return list<DrawnPoint> going round from the lower left
-     */
-    private function finished(Placed $placed): array
+    /** @return list<Shape> what stands on the run's own wall, and the studs in it */
+    private function things(): array
     {
-        $right = $placed->u + $placed->alongU;
-        $top = $placed->z + $placed->alongZ;
-        $isOver = fn (float $by) => $by > 0.5;
-        $upLeft = $isOver($this->left - $placed->u) ? $this->surface(Edge::Left) : [new DrawnPoint($placed->u, max($placed->z, 0.0)), new DrawnPoint($placed->u, min($top, $this->top))];
-        $upRight = $isOver($right - $this->right) ? $this->surface(Edge::Right) : [new DrawnPoint($right, max($placed->z, 0.0)), new DrawnPoint($right, min($top, $this->top))];
-        $over = $isOver($top - $this->top) && $placed->z < $this->top + 0.5 ? $this->between(Edge::Top, $upLeft[count($upLeft) - 1], $upRight[count($upRight) - 1]) : [];
-        $under = $isOver(-$placed->z) ? $this->between(Edge::Foot, $upLeft[0], $upRight[0]) : [];
-
-        return array_values([...$upLeft, ...$over, ...array_reverse($upRight), ...array_reverse($under)]);
-    }
-
-    /**
-     * The surface above or below a piece, from its left end to its right end.
-     *
-     * @return list<DrawnPoint>
-     */
-    private function between(Edge $edge, DrawnPoint $from, DrawnPoint $to): array
-    {
-        $surface = $this->surface($edge);
-        $height = new Polyline(array_map(fn (DrawnPoint $point) => new Point($point->x, $point->y), $surface));
-        $crooked = new Polyline(array_map(fn (DrawnPoint $point) => new Point($point->x, $point->cy), $surface));
-        $points = [$from];
-        foreach ($surface as $point) {
-            if ($point->x > $from->x && $point->x < $to->x) {
-                $points[] = $point;
+        $places = new ThingPlace($this->room, $this->run->frame);
+        $shapes = [];
+        foreach ($this->room->things as $thing) {
+            if ($thing->wall !== $this->run->frame->wall || $thing->face->value !== 'wall') {
+                continue;
+            }
+            $block = $places->block($thing);
+            if ($thing->kind === ThingKind::Stud) {
+                $u = ($block->u0 + $block->u1) / 2;
+                $shapes[] = new Outline([new DrawnPoint($u, 0.0), new DrawnPoint($u, $this->run->frame->ceilingAt($u, 0.0))], false, Style::Plumb, "thing:$thing->id");
+            } else {
+                $shapes[] = Outline::rectangle($block->u0, $block->z0, $block->u1 - $block->u0, $block->z1 - $block->z0, Style::Thing, "thing:$thing->id");
+                $shapes[] = new Label(new DrawnPoint(($block->u0 + $block->u1) / 2, ($block->z0 + $block->z1) / 2), $thing->name, Style::Label, "thing:$thing->id", room: max(60.0, $block->u1 - $block->u0));
             }
         }
 
-        return array_map(fn (DrawnPoint $point) => new DrawnPoint($point->x, $height->at($point->x), $point->cx, $crooked->at($point->x)), [...$points, $to]);
+        return $shapes;
     }
 
-    /** Front faces: the frame, its fillers and trim, and the plinth's front. */
-    private function isFace(Placed $placed): bool
+    /** @return list<Shape> the mark of every box, and what the other cells hold */
+    private function names(): array
     {
-        return preg_match('/-(stile|rail|filler|trim|toe-board)/', $placed->piece->mark) === 1 && ! str_ends_with($placed->piece->mark, 'rail-back');
-    }
+        $named = [];
+        $shapes = [];
+        foreach ($this->run->cells as $cell) {
+            $mark = $cell->boxId === null ? ($cell->tier->unit === UnitKind::Box ? '' : $cell->tier->unit->label()) : $this->run->box($cell->boxId)?->mark() ?? '';
+            if ($mark !== '' && ! isset($named[$cell->boxId ?? $cell->tier->id])) {
+                $named[$cell->boxId ?? $cell->tier->id] = true;
+                // Names of what is not built stand high, clear of what stands on the wall.
+                $low = min($cell->left, $cell->right);
+                $shapes[] = new Label(new DrawnPoint(($cell->u + $cell->end()) / 2, $cell->z + ($cell->boxId === null ? $low - min(90.0, $low / 3) : $low / 2)), $mark, Style::Label, 'name:'.$cell->tier->id, room: $cell->end() - $cell->u);
+            }
+        }
 
-    private function isInside(Placed $placed): bool
-    {
-        return preg_match('/-(side|bottom|top|shelf)/', $placed->piece->mark) === 1;
+        return $shapes;
     }
 
     /** @return list<Shape> */
     private function dimensions(): array
     {
         $write = fn (Length $length) => $this->format->write($length);
-        $gapText = fn (Gap $gap) => $this->range($gap);
-        $middle = ($this->foot + $this->top) / 2;
-        // Texts move out with the exaggerated house.
-        $spread = fn (Edge $edge) => $this->run->edge($edge)->gap->most - $this->run->edge($edge)->gap->least;
+        $foot = min(-90.0, $this->run->frame->floorAt($this->run->left, $this->face) - 60.0);
+        $shapes = [];
+        foreach ($this->run->bays as $bay) {
+            $shapes[] = new Dimension(new DrawnPoint($bay->u, $foot), new DrawnPoint($bay->end, $foot), $write($bay->width->result), 'bay:'.$bay->bay->id);
+        }
+        $right = max($this->run->right, $this->rightWall) + 110.0;
+        $last = $this->run->bays[count($this->run->bays) - 1] ?? null;
+        foreach ($this->run->cells as $cell) {
+            if ($last !== null && $cell->bayId === $last->bay->id) {
+                $shapes[] = new Dimension(new DrawnPoint($right, $cell->z), new DrawnPoint($right, $cell->z + $cell->right), $write(Length::ofDouble($cell->right)->roundedDown($this->format->step)), 'tier:'.$cell->tier->id);
+            }
+        }
 
-        return [
-            new Dimension(new DrawnPoint($this->left, -90.0), new DrawnPoint($this->right, -90.0), $write($this->run->cell->outerWidth()), 'width'),
-            new Dimension(new DrawnPoint($this->right + 560.0, $this->foot), new DrawnPoint($this->right + 560.0, $this->top), $write($this->run->cell->outerHeight()), 'height'),
-            new Label(new DrawnPoint($this->left - 60.0, $middle, -$spread(Edge::Left)), $gapText($this->run->edge(Edge::Left)->gap), Style::Measure, Edge::Left->value, 'end'),
-            new Label(new DrawnPoint($this->right + 60.0, $middle + 260.0, $spread(Edge::Right)), $gapText($this->run->edge(Edge::Right)->gap), Style::Measure, Edge::Right->value, 'start'),
-            new Label(new DrawnPoint(($this->left + $this->right) / 2, $this->top + $this->run->edge(Edge::Top)->gap->most + 60.0, 0.0, $spread(Edge::Top)), $gapText($this->run->edge(Edge::Top)->gap), Style::Measure, Edge::Top->value),
-        ];
+        return [...$shapes, ...$this->gapTexts()];
     }
 
-    /** "9–16 mm": the true least and most of a gap. */
-    private function range(Gap $gap): string
+    /** @return list<Shape> */
+    private function gapTexts(): array
     {
-        return $this->format->writeRange(Length::ofDouble($gap->least), Length::ofDouble($gap->most));
+        $texts = [];
+        foreach ($this->gapEdges() as $edge) {
+            $box = $this->run->box($edge->owner);
+            if ($box === null) {
+                continue;
+            }
+            $text = $this->format->writeRange(Length::ofDouble($edge->gap->least), Length::ofDouble($edge->gap->most));
+            $spread = $edge->gap->most - $edge->gap->least;
+            $middle = $box->z + ($edge->side === Side::Left ? $box->top->left : $box->top->right) / 2;
+            $texts[] = match ($edge->side) {
+                Side::Left => new Label(new DrawnPoint($box->u - 60.0, $middle, -$spread), $text, Style::Measure, $edge->key(), 'end'),
+                Side::Right => new Label(new DrawnPoint($box->right() + 180.0, $middle + 200.0, $spread), $text, Style::Measure, $edge->key(), 'start'),
+                default => new Label(new DrawnPoint(($box->u + $box->right()) / 2, $box->topAt(($box->u + $box->right()) / 2, $box->face()) + $edge->gap->most + 60.0, 0.0, $this->isFlat ? $spread : 0.0), $text, Style::Measure, $edge->key(), room: $box->right() - $box->u),
+            };
+        }
+
+        return $texts;
     }
 }

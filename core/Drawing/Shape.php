@@ -17,4 +17,6 @@ abstract readonly class Shape
      * @return list<DrawnPoint>
      */
     abstract public function points(): array;
+
+    abstract public function moved(float $dx, float $dy): self;
 }

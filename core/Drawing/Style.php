@@ -23,6 +23,12 @@ enum Style: string
     case Measure = 'measure';
     case Grain = 'grain';
     case Field = 'field';
+    case Cell = 'cell';
+    case BoardTop = 'board-top';
+    case BoardSide = 'board-side';
+    case Worktop = 'worktop';
+    case Cut = 'cut';
+    case Swing = 'swing';
     case Thing = 'thing';
     case ThingDistance = 'thing-distance';
 }

@@ -238,9 +238,10 @@ final readonly class WallDrawing
         $top = max(1.0, $this->frame->ceilingAt(max(0.0, min($this->length, ($left + $right) / 2)), 0.0));
         $foot = $thing->foot($top);
         $middle = $foot + $thing->height / 2;
-        $outline = $thing->kind->isRound() && $thing->direction !== 'up' && $thing->direction !== 'along'
-            ? new Outline(array_map(fn (int $i) => new DrawnPoint($left + $thing->width / 2 * (1 + cos($i * M_PI / 12)), $middle + $thing->height / 2 * sin($i * M_PI / 12)), range(0, 23)), true, Style::Thing, $ref)
-            : Outline::rectangle($left, $foot, $thing->width, $thing->height, Style::Thing, $ref);
+        $section = $thing->runs() === 'out' ? $thing->section() : null;
+        $outline = $section === null
+            ? Outline::rectangle($left, $foot, $thing->width, $thing->height, Style::Thing, $ref)
+            : new Outline(array_map(fn (Point $point) => new DrawnPoint($left + $point->x, $foot + $point->y), $section->points), true, Style::Thing, $ref);
         $write = fn (float $mm) => $this->format->write(Length::ofDouble($mm));
 
         return [

@@ -7,7 +7,7 @@ namespace Incastro\Exchange;
 use Incastro\Drawing\PdfWriter;
 use Incastro\Drawing\RunDrawing;
 use Incastro\Drawing\SheetDrawing;
-use Incastro\Fit\FittedEdge;
+use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Geometry\Point;
 use Incastro\Measure\Length;
 use Incastro\Measure\Unit;
@@ -50,8 +50,13 @@ final readonly class CutSheetPdf
             $this->pdf->paragraph(sprintf('No sheet for %s: %s.', $unplaced->name, $unplaced->reason));
         }
         foreach ($this->plan->spaces as $space) {
-            if ($space->run !== null && $space->assembly !== null) {
-                $this->pdf->drawing((new RunDrawing($space->run, $space->assembly, $this->plan->job->format))->elevation());
+            $room = $space->survey->room;
+            if ($room === null) {
+                continue;
+            }
+            foreach ($space->layout->runs ?? [] as $r => $run) {
+                $this->pdf->room(80.0, $this->plan->job->name.': '.$space->space->name);
+                $this->pdf->drawing((new RunDrawing($run, $space->assemblies[$r], $room, $this->plan->job->format))->elevation());
             }
         }
         $this->pdf->paragraph('Eyes, ears and a mask at the saw, no gloves at a spinning blade, support for long sheets. Measure the thickness of the sheets bought before the first cut.', 8.5);
@@ -75,14 +80,14 @@ final readonly class CutSheetPdf
             match ($piece->grain) {
                 Grain::Length => 'along', Grain::Width => 'across', Grain::Any => 'any',
             },
-            $piece->outline->area() < $piece->length->result->toDouble() * $piece->width->result->toDouble() - 1.0 ? 'blank; scribed' : '',
+            $piece->isShaped() ? 'blank; see template' : '',
         ], $this->plan->pieces());
         $this->pdf->table('Pieces', ['Mark', 'Piece', 'Length', 'Width', 'Thick', 'Grain', ''], [34, 38, 28, 26, 20, 14, 20], $rows);
     }
 
     private function scribes(SpacePlan $space): void
     {
-        $edges = array_filter($space->run->edges ?? [], fn (FittedEdge $edge) => $edge->scribe !== null);
+        $edges = array_filter($space->layout?->edges() ?? [], fn (FittedEdge $edge) => $edge->scribe !== null);
         if ($edges === []) {
             return;
         }
@@ -91,13 +96,13 @@ final readonly class CutSheetPdf
             $scribe = $edge->scribe;
             assert($scribe !== null);
             $this->pdf->paragraph(sprintf(
-                '%s, %s. Blank stands over by %s; in place set the compass to %s, held level. %s The line is known to about %s; from tape readings a gap of up to 3 mm (1/8 in) may remain, so scribe it in place.',
-                $edge->edge->label(),
+                '%s, %s. Blank stands over by %s; in place set the compass to %s, held level. %s %s',
+                $edge->label,
                 $edge->closing->label(),
                 $this->text($scribe->blank()),
                 $this->text($scribe->setting()),
                 $scribe->isTaper ? 'The line is straight: one taper cut.' : '',
-                $this->text(Length::ofDouble($edge->gap->doubt())),
+                $edge->gap->byRule ? sprintf('Its stations were taken by rule: a gap of up to %s may remain.', $this->text(Length::ofDouble($scribe->mayRemain()))) : sprintf('Its stations come from tape readings: a gap of up to %s may remain, so take offsets by rule first, or scribe it in place.', $this->text(Length::ofDouble($scribe->mayRemain()))),
             ));
             $rows = array_map(fn (Point $station) => [
                 $this->text(Length::ofDouble($station->x)), $this->fine(Length::ofDouble($station->y)), $this->fine($scribe->cutAt($station)),

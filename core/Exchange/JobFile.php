@@ -6,19 +6,21 @@ namespace Incastro\Exchange;
 
 use Incastro\Measure\Unit;
 use Incastro\Planning\ExtraChoices;
+use Incastro\Planning\Layout\LayoutDocument;
 use Incastro\Planning\SpaceChoices;
+use Incastro\Planning\WallPlaces;
 use Incastro\Survey\SheetChoices;
 use Incastro\Survey\Space\Sheet;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
 
 /**
- * The job file: `{"format": 1, "job": {planner input}, "record": {takes that no longer count}}`. Its shape is
+ * The job file: `{"format": 3, "job": {planner input}, "record": {takes that no longer count}}`. Its shape is
  * docs/job.schema.json; what a schema cannot say is checked here. A file is taken whole or not at all.
  */
 final class JobFile
 {
-    public const FORMAT = 2;
+    public const FORMAT = 3;
 
     private const SCHEMA = __DIR__.'/../../docs/job.schema.json';
 
@@ -31,6 +33,9 @@ final class JobFile
     {
         // An empty map is an object in JSON, not a list.
         $document['rules'] = (object) $document['rules'];
+        foreach ($document['spaces'] as $i => $space) {
+            $document['spaces'][$i]['layout']['closings'] = (object) $space['layout']['closings'];
+        }
 
         return ['format' => self::FORMAT, 'job' => $document, 'record' => ['takes' => $struck]];
     }
@@ -55,6 +60,7 @@ final class JobFile
         /** @var array{job: array<string, mixed>, record?: array{takes?: list<array<string, mixed>>}} $decoded */
         $decoded = json_decode($json, true, 32, JSON_THROW_ON_ERROR);
         $decoded = JobUpgrade::toNewest($decoded);
+        self::checkLayouts($file, $decoded['job']);
         self::checkTakes($file, $decoded['job']);
 
         return ['job' => $decoded['job'], 'record' => $decoded['record'] ?? []];
@@ -99,6 +105,29 @@ final class JobFile
             'maxItems', 'minItems' => 'This list has too many or too few entries.',
             default => $error->message().' ('.$error->keyword().')',
         };
+    }
+
+    /**
+     * @param  array<string, mixed>  $job
+     *
+     * @throws BadFile
+     */
+    private static function checkLayouts(string $file, array $job): void
+    {
+        $faults = [];
+        foreach ($job['spaces'] as $s => $space) {
+            $corners = SpaceChoices::shape($space)->corners();
+            foreach (WallPlaces::beyond($space, $corners) as $path => [, $wall]) {
+                $faults[] = new Fault("$file:\$.job.spaces[$s].$path", sprintf('The plan of this space has %d corners and as many sides, counted from 0; %d is none of them.', $corners, $wall));
+            }
+            $twice = LayoutDocument::twice($space['layout']);
+            if ($twice !== null) {
+                $faults[] = new Fault("$file:\$.job.spaces[$s].layout", $twice);
+            }
+        }
+        if ($faults !== []) {
+            throw new BadFile($faults);
+        }
     }
 
     /**

@@ -4,29 +4,24 @@ declare(strict_types=1);
 
 namespace Incastro\Exchange;
 
+use Incastro\Check\Carried;
 use Incastro\Check\Verdict;
 use Incastro\Cut\PlannedSheet;
 use Incastro\Cut\Unplaced;
 use Incastro\Drawing\PieceDrawing;
 use Incastro\Drawing\PlanDrawing;
 use Incastro\Drawing\ReadingText;
-use Incastro\Drawing\RunDrawing;
 use Incastro\Drawing\ScreenWriter;
 use Incastro\Drawing\SheetDrawing;
 use Incastro\Drawing\WallDrawing;
-use Incastro\Fit\Closing;
-use Incastro\Fit\FittedEdge;
-use Incastro\Fit\FittedRun;
+use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Geometry\Point;
+use Incastro\Geometry\Polygon;
 use Incastro\Measure\Length;
-use Incastro\Measure\Working;
-use Incastro\Measure\WorkingStep;
 use Incastro\Pieces\EdgeWork;
 use Incastro\Pieces\Piece;
 use Incastro\Planning\Plan;
 use Incastro\Planning\SpacePlan;
-use Incastro\Rules\Finding;
-use Incastro\Rules\WayOut;
 use Incastro\Survey\ReadingKind;
 use Incastro\Survey\Slot;
 use Incastro\Survey\Space\SpaceShape;
@@ -40,8 +35,11 @@ use Incastro\Units\Hardware;
  */
 final readonly class PlanWriter
 {
+    private LengthWriter $lengths;
+
     public function __construct(private Plan $plan)
     {
+        $this->lengths = new LengthWriter($plan->job->format);
     }
 
     /**
@@ -59,10 +57,11 @@ final readonly class PlanWriter
                 'name' => $space->space->name,
                 'verdict' => self::verdictOf($space->verdict),
                 'readings' => $this->readings($space),
-                'run' => $space->run === null ? null : $this->run($space->run),
-                'pieces' => array_map($this->piece(...), $space->assembly?->pieces() ?? []),
+                'runs' => array_map((new FitWriter($space, $this->plan->job->format))->run(...), $space->layout->runs ?? []),
+                'going_in' => array_map(fn (Carried $carried) => ['mark' => $carried->mark, 'what' => $carried->what, 'goes' => $carried->failing() === null, 'fails' => $carried->failing()?->words], $space->carried),
+                'pieces' => array_map($this->piece(...), $space->pieces()),
                 'hardware' => $this->hardware($space),
-                'findings' => array_map(self::finding(...), $space->findings),
+                'findings' => array_map(LengthWriter::finding(...), $space->findings),
             ], $this->plan->spaces),
             'sheets' => SheetPlanWriter::write($this->plan->sheets),
         ];
@@ -92,7 +91,7 @@ final readonly class PlanWriter
         $toGo = array_sum(array_map(fn (SpacePlan $space) => $space->survey->toGo(), $this->plan->spaces));
         $taken = array_sum(array_map(fn (SpacePlan $space) => count($space->survey->readings), $this->plan->spaces));
         $clashes = count($this->plan->clashes());
-        $edges = array_sum(array_map(fn (SpacePlan $space) => count(array_filter($space->run->edges ?? [], fn (FittedEdge $edge) => $edge->scribe !== null)), $this->plan->spaces));
+        $edges = array_sum(array_map(fn (SpacePlan $space) => count(array_filter($space->layout?->edges() ?? [], fn (FittedEdge $edge) => $edge->scribe !== null)), $this->plan->spaces));
         $pieces = count($this->plan->pieces());
         $sheets = count($this->plan->sheets->sheets);
         $disagree = array_filter($this->plan->spaces, fn (SpacePlan $space) => $space->survey->disagrees()) !== [];
@@ -104,8 +103,9 @@ final readonly class PlanWriter
                 default => Verdict::count($taken, 'reading').', all agree',
             },
             'fit' => match (true) {
-                $pieces === 0 => 'waits for readings',
+                $pieces === 0 => array_filter($this->plan->spaces, fn (SpacePlan $space) => $space->survey->room === null) === [] ? 'choose a layout' : 'waits for readings',
                 $clashes > 0 => $clashes === 1 ? '1 clash' : "$clashes clashes",
+                $edges === 0 => 'fits',
                 default => Verdict::count($edges, 'edge').' to scribe',
             },
             'pieces' => $pieces === 0 ? 'none yet' : Verdict::count($pieces, 'piece'),
@@ -121,7 +121,7 @@ final readonly class PlanWriter
             'sure' => $space->survey->isSure(),
             'to_go' => $space->survey->toGo(),
             'sentences' => (new RoomWords($space->survey, $this->plan->job->format))->sentences(),
-            'findings' => array_map(self::finding(...), $space->survey->findings),
+            'findings' => array_map(LengthWriter::finding(...), $space->survey->findings),
             'shape' => $this->shape($space),
             'things' => array_map(fn (Thing $thing) => ['id' => $thing->id, 'label' => $thing->kind->label(), 'rule' => $thing->rule->label()], $space->space->things),
             'drawings' => $this->drawings($space->survey),
@@ -138,12 +138,12 @@ final readonly class PlanWriter
             'kind' => $shape->kind->value,
             'corners' => array_map(fn (int $corner) => [
                 'name' => SpaceShape::name($corner),
-                'sigma' => $room === null ? null : $this->mm($room->cornerSigma($corner)),
+                'sigma' => $room === null ? null : $this->lengths->mm($room->cornerSigma($corner)),
                 'outside' => in_array($corner, $shape->outside, true),
             ], array_keys($shape->edges)),
-            'edges' => array_map(fn (int $edge) => ['name' => $shape->edgeName($edge), 'label' => ucfirst($shape->isWall($edge) ? $shape->wallName($edge) : $shape->edges[$edge]->label().' '.$shape->edgeName($edge)), 'kind' => $shape->edges[$edge]->value, 'length' => $room === null ? null : $this->mm($room->edgeLength($edge))], array_keys($shape->edges)),
+            'edges' => array_map(fn (int $edge) => ['name' => $shape->edgeName($edge), 'label' => ucfirst($shape->isWall($edge) ? $shape->wallName($edge) : $shape->edges[$edge]->label().' '.$shape->edgeName($edge)), 'kind' => $shape->edges[$edge]->value, 'length' => $room === null ? null : $this->lengths->mm($room->edgeLength($edge))], array_keys($shape->edges)),
             'planes' => $shape->ceiling->planes(),
-            'plan_height' => $this->mm($space->survey->sheet->places()->planHeight()),
+            'plan_height' => $this->lengths->mm($space->survey->sheet->places()->planHeight()),
         ];
     }
 
@@ -171,13 +171,7 @@ final readonly class PlanWriter
     /** @return array<string, mixed> */
     public function fit(SpacePlan $space): array
     {
-        return [
-            'run' => $space->run === null ? null : $this->run($space->run),
-            'decisions' => array_map($this->working(...), $space->assembly->decisions ?? []),
-            'findings' => array_map(self::finding(...), $space->findings),
-            'drawing' => $space->run === null || $space->assembly === null ? null
-                : ScreenWriter::write((new RunDrawing($space->run, $space->assembly, $this->plan->job->format))->elevation()),
-        ];
+        return (new FitWriter($space, $this->plan->job->format))->station();
     }
 
     /** @return array<string, mixed> */
@@ -187,7 +181,7 @@ final readonly class PlanWriter
             'spaces' => array_map(fn (SpacePlan $space) => [
                 'id' => $space->space->id,
                 'name' => $space->space->name,
-                'pieces' => array_map(fn (Piece $piece) => $this->piece($piece) + ['drawing' => ScreenWriter::write(PieceDrawing::of($piece))], $space->assembly?->pieces() ?? []),
+                'pieces' => array_map(fn (Piece $piece) => $this->piece($piece) + ['drawing' => ScreenWriter::write(PieceDrawing::of($piece))], $space->pieces()),
                 'hardware' => $this->hardware($space),
             ], $this->plan->spaces),
         ];
@@ -230,9 +224,9 @@ final readonly class PlanWriter
                 // Of the diagonals and corners one is needed: until then the first is asked for.
                 'required' => $slot->required || ($slot->id === $asked && $space->survey->asksForDiagonal()), 'ends' => $slot->ends,
                 'added' => str_starts_with($slot->id, 'x-'), 'is_angle' => $slot->kind->isAngle(), 'may_be_zero' => $slot->kind->mayBeZero(),
-                'height' => $slot->height === null ? null : $this->mm($slot->height),
-                'depth' => $slot->depth === null ? null : $this->mm($slot->depth),
-                'span' => $slot->span === null ? null : $this->mm($slot->span),
+                'height' => $slot->height === null ? null : $this->lengths->mm($slot->height),
+                'depth' => $slot->depth === null ? null : $this->lengths->mm($slot->depth),
+                'span' => $slot->span === null ? null : $this->lengths->mm($slot->span),
                 'takes' => array_map(fn (Take $take) => $this->take($take) + ['struck' => in_array($take->id, $space->survey->struck, true)], $reading->takes ?? []),
                 'withdrawn' => array_values(array_map($this->take(...), array_filter($space->space->withdrawn, fn (Take $take) => $take->slot === $slot->id))),
             ];
@@ -244,47 +238,7 @@ final readonly class PlanWriter
     {
         return [
             'id' => $take->id, 'typed' => $take->typed, 'end' => $take->end, 'taken_at' => $take->takenAt,
-            'value' => $take->value instanceof Length ? $this->length($take->value) : ['nm' => null, 'text' => $take->value->write()],
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private function run(FittedRun $run): array
-    {
-        return [
-            'box' => [
-                'mark' => $run->cell->mark(), 'width' => $this->working($run->cell->width),
-                'height' => $this->working($run->cell->height), 'depth' => $this->working($run->cell->depth),
-            ],
-            'span' => $this->mm($run->span->width),
-            'doubt' => $this->mm($run->span->doubt),
-            'plinth' => ['height' => $this->length($run->plinthHeight), 'length' => $this->working($run->plinthLength), 'depth' => $this->working($run->plinthDepth)],
-            'edges' => array_map($this->edge(...), array_values($run->edges)),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private function edge(FittedEdge $edge): array
-    {
-        $scribe = $edge->scribe;
-
-        return [
-            'edge' => $edge->edge->value, 'label' => $edge->edge->label(),
-            'least' => $this->mm($edge->gap->least), 'most' => $this->mm($edge->gap->most),
-            'gap' => $this->plan->job->format->writeRange(Length::ofDouble($edge->gap->least), Length::ofDouble($edge->gap->most)),
-            'closing' => $edge->closing->value, 'closing_label' => $edge->closing->label(),
-            'wish' => $edge->wish?->value, 'chosen' => $edge->edge->isChosen(), 'reason' => $edge->reason,
-            'choices' => $edge->edge->isChosen() ? array_map(fn (Closing $closing) => ['value' => $closing->value, 'label' => $closing->label()], Closing::cases()) : [],
-            'scribe' => $scribe === null ? null : [
-                'overhang' => $this->working($scribe->overhang),
-                'setting' => $this->length($scribe->setting()),
-                'shallowest' => $this->length($scribe->shallowest()),
-                'taper' => $scribe->isTaper,
-                'doubt' => $this->mm($edge->gap->doubt()),
-                'stations' => array_map(fn (Point $station) => [
-                    'at' => $this->mm($station->x), 'gap' => $this->exact(Length::ofDouble($station->y)), 'cut' => $this->exact($scribe->cutAt($station)),
-                ], $edge->gap->stations),
-            ],
+            'value' => $take->value instanceof Length ? $this->lengths->length($take->value) : ['nm' => null, 'text' => $take->value->write()],
         ];
     }
 
@@ -293,20 +247,21 @@ final readonly class PlanWriter
     {
         return [
             'key' => $piece->key, 'mark' => $piece->mark, 'name' => $piece->name,
-            'length' => $this->working($piece->length), 'width' => $this->working($piece->width),
-            'thickness' => $this->exact($piece->thickness),
+            'length' => $this->lengths->working($piece->length), 'width' => $this->lengths->working($piece->width),
+            'thickness' => $this->lengths->exact($piece->thickness),
             'material' => $piece->material->value, 'material_name' => $this->plan->job->materials->of($piece->material)->name,
             'grain' => $piece->grain->value, 'likeness' => md5($piece->likeness()),
             'edges' => array_map(fn (EdgeWork $edge) => $edge->edge.': '.$edge->work, $piece->edges),
-            'joints' => $piece->joints,
+            'joints' => $piece->joints, 'shaped' => $piece->isShaped(),
             'outline' => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $piece->outline->points),
+            'holes' => array_map(fn (Polygon $hole) => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $hole->points), $piece->holes),
         ];
     }
 
     /** @return list<array{name: string, quantity: int, use: string}> */
     private function hardware(SpacePlan $space): array
     {
-        return array_map(fn (Hardware $item) => ['name' => $item->name, 'quantity' => $item->quantity, 'use' => $item->use], $space->assembly->hardware ?? []);
+        return array_map(fn (Hardware $item) => ['name' => $item->name, 'quantity' => $item->quantity, 'use' => $item->use], $space->hardware());
     }
 
     /** @return array{state: string, sentence: string} */
@@ -315,42 +270,4 @@ final readonly class PlanWriter
         return ['state' => $verdict->state, 'sentence' => $verdict->sentence];
     }
 
-    /** @return array<string, mixed> */
-    private static function finding(Finding $finding): array
-    {
-        return [
-            'code' => $finding->code, 'severity' => $finding->severity->value, 'sentence' => $finding->sentence, 'place' => $finding->place, 'related' => $finding->related,
-            'ways_out' => array_map(fn (WayOut $way) => ['label' => $way->label, 'edit' => $way->edit->toArray()], $finding->waysOut),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private function working(Working $working): array
-    {
-        return [...$this->length($working->result), 'steps' => array_map(fn (WorkingStep $step) => [
-            'label' => $step->label, 'sign' => $step->sign, 'value' => $this->exact($step->value),
-        ], $working->steps)];
-    }
-
-    /** @return array{nm: int, text: string} */
-    private function mm(float $millimetres): array
-    {
-        return $this->length(Length::ofDouble($millimetres));
-    }
-
-    /** @return array{nm: int, text: string} */
-    private function length(Length $length): array
-    {
-        return ['nm' => $length->nanometres(), 'text' => $this->plan->job->format->write($length)];
-    }
-
-    /**
-     * Shown finer than it is cut: steps of a working, so that the sum can be followed, scribe lines, and boards as measured.
-     *
-     * @return array{nm: int, text: string}
-     */
-    private function exact(Length $length): array
-    {
-        return ['nm' => $length->nanometres(), 'text' => $this->plan->job->format->finest()->write($length)];
-    }
 }

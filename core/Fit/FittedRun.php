@@ -4,31 +4,116 @@ declare(strict_types=1);
 
 namespace Incastro\Fit;
 
-use Incastro\Measure\Length;
+use Incastro\Fit\Closing\FittedEdge;
+use Incastro\Fit\Closing\Side;
+use Incastro\Fit\Layout\Run;
+use Incastro\Fit\Layout\UnitKind;
 use Incastro\Measure\Working;
 use Incastro\Rules\Finding;
 use Incastro\Survey\ClearSpan;
+use Incastro\Survey\Room\RunFrame;
 
-/** A run fitted into the room as found: its box, its plinth and its edges. */
+/**
+ * A run fitted into the room as found: its bays and cells, boxes and members, and its edges. It stands from `left` to `right`;
+ * `reserved` is what was kept free at its ends for their closings, mm.
+ */
 final readonly class FittedRun
 {
     /**
-     * @param  array<string, FittedEdge>  $edges  by edge
+     * @param  list<FittedBay>  $bays
+     * @param  list<FittedCell>  $cells
+     * @param  list<Box>  $boxes
+     * @param  list<FittedPlinth>  $plinths
+     * @param  list<FittedWorktop>  $worktops
+     * @param  list<FittedPanel>  $panels
+     * @param  list<FittedShelf>  $shelves
+     * @param  array<string, FittedEdge>  $edges  by key
      * @param  list<Finding>  $findings
      */
     public function __construct(
-        public Cell $cell,
+        public Run $run,
+        public RunFrame $frame,
         public ClearSpan $span,
-        public Working $plinthLength,
-        public Length $plinthHeight,
-        public Working $plinthDepth,
+        public Working $width,
+        public Working $depth,
+        public float $left,
+        public float $right,
+        public float $reserved,
+        public array $bays,
+        public array $cells,
+        public array $boxes,
+        public array $plinths,
+        public array $worktops,
+        public array $panels,
+        public array $shelves,
         public array $edges,
         public array $findings,
     ) {
     }
 
-    public function edge(Edge $edge): FittedEdge
+    /**
+     * The same with its edges closed.
+     *
+     * @param  array<string, FittedEdge>  $edges
+     * @param  list<Finding>  $findings
+     */
+    public function with(array $edges, array $findings): self
     {
-        return $this->edges[$edge->value];
+        return new self(...['edges' => $edges, 'findings' => $findings] + get_object_vars($this));
+    }
+
+    public function edge(Side $side, string $owner): ?FittedEdge
+    {
+        return $this->edges[$side->of($owner)] ?? null;
+    }
+
+    /** How far it stands out from its wall, its worktops included: v, mm. */
+    public function front(): float
+    {
+        return max([
+            $this->depth->result->toDouble(),
+            ...array_map(fn (Box $box) => $box->face(), $this->boxes),
+            ...array_map(fn (FittedWorktop $worktop) => $worktop->front(), $this->worktops),
+        ]);
+    }
+
+    /** Whether nothing is built in it: open gaps and knee spaces alone. */
+    public function isOpen(): bool
+    {
+        foreach ($this->cells as $cell) {
+            if ($cell->tier->unit !== UnitKind::Open && $cell->tier->unit !== UnitKind::Knee) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    public function box(string $id): ?Box
+    {
+        foreach ($this->boxes as $box) {
+            if ($box->id === $id) {
+                return $box;
+            }
+        }
+
+        return null;
+    }
+
+    public function cell(string $id): ?FittedCell
+    {
+        foreach ($this->cells as $cell) {
+            if ($cell->tier->id === $id) {
+                return $cell;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<FittedEdge> */
+    public function scribed(): array
+    {
+        return array_values(array_filter($this->edges, fn (FittedEdge $edge) => $edge->scribe !== null));
     }
 }

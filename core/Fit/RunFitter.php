@@ -4,266 +4,363 @@ declare(strict_types=1);
 
 namespace Incastro\Fit;
 
+use Incastro\Fit\Closing\EdgeFitter;
+use Incastro\Fit\Closing\GapReader;
+use Incastro\Fit\Closing\Side;
+use Incastro\Fit\Layout\Bay;
+use Incastro\Fit\Layout\Layout;
+use Incastro\Fit\Layout\Run;
+use Incastro\Fit\Layout\Size;
+use Incastro\Fit\Layout\TopForm;
 use Incastro\Measure\Length;
-use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Working;
-use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
-use Incastro\Rules\HouseRules;
-use Incastro\Rules\Materials;
 use Incastro\Rules\Rule;
-use Incastro\Rules\WayOut;
 use Incastro\Survey\ClearSpan;
 use Incastro\Survey\Network\Normal;
 use Incastro\Survey\Path;
-use Incastro\Survey\Room\Room;
 use Incastro\Survey\Room\RunFrame;
-use Incastro\Survey\Space\CeilingKind;
+use Incastro\Survey\Things\ThingKind;
 
 /**
- * Fits one box run along the back wall of an alcove: the deepest, tallest and widest box that goes in along its whole
- * path, less allowances and doubt, and the closing of what remains.
+ * Fits one run along its wall: as deep, wide and high as goes in along its whole path, less allowances and doubt; divides it
+ * into bays and tiers; and closes what remains. Widest and highest first, then what the closings ask for is reserved, once; a
+ * closing that changed by it keeps its second choice and gets its reserve too (handbook, "Closing a gap").
  */
-final readonly class RunFitter
+final class RunFitter
 {
-    /** Smaller than this in any direction, a box is not a box. */
-    private const SMALLEST = 150;
-
-    private ClosingTable $table;
-
-    private GapReader $gaps;
+    private const ROUNDS = 3;
 
     private RunFrame $frame;
 
+    private GapReader $gaps;
+
+    private Working $depth;
+
+    private float $back = 0.0;
+
+    private float $foot;
+
+    private Ends $ends;
+
+    private Members $members;
+
+    /**
+     * @param  list<FittedRun>  $before  runs that were fitted before
+     * @param  array{left?: FittedRun, right?: FittedRun}  $corners  runs round a corner at whose face this one stops
+     */
     public function __construct(
-        private Room $room,
-        private Layout $layout,
-        private HouseRules $rules,
-        private Materials $materials,
-        private LengthFormat $format,
-        private int $number,
+        private readonly Terms $terms,
+        private readonly Layout $layout,
+        private readonly Run $run,
+        array $before,
+        array $corners,
+        private readonly Numbering $numbers,
     ) {
-        $this->table = new ClosingTable($rules, $format);
-        $this->frame = $room->frame();
-        $this->gaps = new GapReader($this->frame, $rules);
+        $this->frame = $terms->room->frame($run->wall);
+        $this->gaps = new GapReader($terms, $this->frame);
+        $this->depth = $this->depth();
+        $this->members = new Members($terms, $this->frame, $layout, $run);
+        $this->foot = $this->members->hasPlinth() ? $terms->rule(Rule::PlinthHeight) : 0.0;
+        $this->ends = new Ends($this->frame, $run, $before, $corners, $this->depth->result->toDouble());
     }
 
-    /** @throws NoRoom when nothing that deserves the name of a box goes in */
     public function fit(): FittedRun
     {
-        $depth = $this->depth();
-        // Widest and tallest first; then what the closings ask for is reserved, once; a closing that changed by it keeps
-        // its second choice and gets its reserve too (handbook, "Closing a gap").
+        // The wall behind is looked at as high as it is: under a rake up to the high end.
+        $length = $this->frame->length();
+        $top = max(1.0, $this->frame->ceilingAt(0.0, 0.0), $this->frame->ceilingAt($length, 0.0));
+        $this->back = $this->frame->backBulge(0.0, $length, 0.0, $top);
+        $this->depth = $this->run->depth === null && $this->back > 0.0
+            ? $this->asMade($this->depth->minus('clear of the wall behind', Length::ofDouble($this->back)))
+            : $this->depth;
         $reserves = $edges = [];
-        for ($round = 0; $round < 3; $round++) {
-            $height = $this->height($depth, $reserves);
-            $span = $this->span($height);
-            [$width, $u] = $this->width($span, $height, $depth, $reserves);
-            $cell = new Cell($this->layout->boxId, $this->number, $width, $height, $depth, $u, $this->rules->mm(Rule::PlinthHeight), $this->layout->fixedShelves, $this->layout->adjustableShelves);
-            $this->refuseTooSmall($cell);
-            $edges = $this->edges($cell, $round < 2 ? [] : $edges);
-            $asked = $this->reserves($edges);
-            if (array_diff_key($asked, $reserves) === []) {
-                break;
-            }
+        $numbers = clone $this->numbers;
+        $round = 0;
+        do {
+            $counting = clone $numbers;
+            $run = $this->round($reserves, $counting);
+            $fitter = new EdgeFitter($this->terms, $this->gaps, $this->layout, $this->ends);
+            $edges = $fitter->edges($run, $round < self::ROUNDS - 1 ? [] : $edges);
+            $asked = $fitter->reserves($edges);
+            $isNew = array_diff_key($asked, $reserves) !== [];
             $reserves += $asked;
-        }
+        } while ($isNew && ++$round < self::ROUNDS);
+        $this->numbers->takeOver($counting);
 
-        return new FittedRun($cell, $span, $this->plinthLength($cell), $this->rules->get(Rule::PlinthHeight), $this->plinthDepth($cell), $edges, $this->findings($cell, $span, $height, $depth));
+        return $run->with($edges, [...$run->findings, ...$this->findings()]);
     }
 
     private function depth(): Working
     {
-        if ($this->layout->depth !== null) {
-            return Working::start('depth as chosen', $this->layout->depth);
+        if ($this->run->depth !== null) {
+            return Working::start('depth as chosen', $this->run->depth);
         }
 
-        return $this->upToTheFront()
-            ->atMost('as deep as a box is made unless you choose', $this->rules->get(Rule::UsualDepth))
-            ->roundedDown($this->format);
+        return $this->asMade($this->upToTheFront()->atMost('as deep as a box is made unless you choose', $this->terms->rules->get(Rule::UsualDepth)));
     }
 
-    private function deepest(): Working
+    /** A depth as it is made; nothing where there is no room before the wall. */
+    private function asMade(Working $depth): Working
     {
-        return $this->upToTheFront()->roundedDown($this->format);
+        return $depth->roundedDown($this->terms->format)->atLeast('there is no room before this wall', Length::zero());
     }
 
     private function upToTheFront(): Working
     {
-        return Working::start('shallowest side of the alcove', Length::ofDouble($this->frame->mouth()))
-            ->minus('set back from the front line', $this->rules->get(Rule::FrontSetback))
+        return Working::start('shallowest side of the space', Length::ofDouble($this->frame->mouth()))
+            ->minus('set back from the front line', $this->terms->rules->get(Rule::FrontSetback))
             ->minus('doubt of the depth, 95 %', Length::ofDouble(Normal::ONE_SIDED_95 * $this->frame->mouthSigma()));
     }
 
-    /** @param array<string, float> $reserves by edge */
-    private function height(Working $depth, array $reserves): Working
+    private function face(): float
     {
-        return $this->layout->height !== null
-            ? Working::start('height as chosen', $this->layout->height)
-            : $this->tallest($depth, $reserves);
+        return $this->back + $this->depth->result->toDouble();
+    }
+
+    /** @param array<string, float> $reserves by edge */
+    private function round(array $reserves, Numbering $numbers): FittedRun
+    {
+        $headroom = new Headroom($this->terms, $this->frame, $this->back, $this->face());
+        [$span, $width, $left, $right, $reserved] = $this->width($headroom, $reserves);
+        $groups = $this->run->groups();
+        $board = $this->terms->materials->carcass->thickness;
+        $across = $this->divided($width, $groups, $left, $board);
+        $maker = new BoxMaker($this->terms, $headroom, $numbers, $this->depth, $this->back, $this->members->worktops());
+        $u = $left + ($this->ends->isWall('left') && $this->ends->isWall('right') ? $across->left->toDouble() / 2 : 0.0);
+        $start = $u;
+        $bays = $fittedGroups = [];
+        foreach ($groups as $g => $group) {
+            $outer = $across->outer($g, $board);
+            $fitted = $this->bays($group, $across->sizes[$g], $outer, $u, $headroom, $reserves);
+            $fittedGroups[] = [$fitted, $outer];
+            array_push($bays, ...$fitted);
+            $u += $outer->result->toDouble();
+        }
+        $divisions = (new TierDivider($this->terms, $this->members->worktops()))->divide($bays);
+        foreach ($fittedGroups as [$fitted, $outer]) {
+            $maker->place($fitted, $outer, $divisions, $this->foot);
+        }
+        $findings = [...$maker->findings, ...$this->overfull($across, $divisions)];
+        $decided = Working::start('bays together', Length::ofDouble($u - $start));
+        $members = $this->members->fitted($maker->boxes, $maker->cells, $this->back, $this->face(), [$start, $u], $this->ends, $numbers);
+
+        return new FittedRun($this->run, $this->frame, $span, $decided, $this->depth, $start, $u, $reserved, $bays, $maker->cells, $maker->boxes, $members->plinths, $members->worktops, $members->panels, $members->shelves, [], $findings);
     }
 
     /**
-     * Upright it must slide in over the plinth; before that it must be tilted up, with its side diagonal
-     * √(H² + D²) + allowance ≤ the clear height where that is done (handbook, "Allowances").
+     * The width of all bays together: the clear span along the whole path, less allowances and doubt, and what the closings
+     * at the ends ask for.
      *
      * @param  array<string, float>  $reserves
+     * @return array{ClearSpan, Working, float, float, float} the span, the width unrounded, u of both ends, and what was kept free
      */
-    private function tallest(Working $depth, array $reserves): Working
+    private function width(Headroom $headroom, array $reserves): array
     {
-        [$lowest, $sigmaAbove] = $this->frame->lowestCeiling($depth->result->toDouble());
-        $working = Working::start('lowest clear height in the alcove', Length::ofDouble($lowest))
-            ->minus('plinth, from the highest floor point', $this->rules->get(Rule::PlinthHeight));
-        $top = $this->rules->get(Rule::TopAllowance);
-        $reserve = Length::ofDouble($reserves[Edge::Top->value] ?? 0.0);
-        $working = $reserve->isGreaterThan($top)
-            ? $working->minus('kept free above for its closing', $reserve)
-            : $working->minus('above, to lift it onto the plinth', $top);
-        $working = $working->minus('doubt of the height, 95 %', Length::ofDouble(Normal::ONE_SIDED_95 * $sigmaAbove));
-        [$ceiling, $sigma, $where] = match (true) {
-            $this->room->heightInFront !== null => [$this->room->heightInFront, $this->room->heightInFrontSigma, 'in front'],
-            // Under a slope it is stood up where the ceiling is high, at the front line.
-            $this->room->shape->ceiling !== CeilingKind::Flat => [$this->frame->ceilingAt($this->frame->length() / 2, $this->frame->mouth()), $this->frame->ceilingSigmaAt($this->frame->length() / 2, $this->frame->mouth()), 'in front'],
-            default => [$lowest, $sigmaAbove, 'in the alcove'],
-        };
-        $diagonal = $ceiling - $this->rules->mm(Rule::TiltAllowance) - Normal::ONE_SIDED_95 * $sigma;
-        $side = $this->boxDepth($depth);
-        $tilted = sqrt(max(0.0, $diagonal ** 2 - $side ** 2));
-
-        return $working
-            ->atMost(sprintf('tilted up %s: √((%.1f − %.1f − %.1f)² − %.1f²)', $where, $ceiling, $this->rules->mm(Rule::TiltAllowance), Normal::ONE_SIDED_95 * $sigma, $side), Length::ofDouble($tilted))
-            ->roundedDown($this->format);
-    }
-
-    /** The depth of the rigid box that is carried in, in mm: the face frame goes on afterwards. */
-    private function boxDepth(Working $depth): float
-    {
-        return $depth->result->minus($this->materials->frame->thickness)->toDouble();
-    }
-
-    /** The path runs from the floor, where the box is stood up, to the height to which it is lifted, mouth to back wall. */
-    private function span(Working $height): ClearSpan
-    {
-        $top = $this->rules->mm(Rule::PlinthHeight) + $height->result->toDouble() + $this->rules->mm(Rule::TopAllowance);
-
-        return $this->room->span($this->frame, new Path(0.0, $this->frame->mouth(), 0.0, $top), $this->rules->skirtingStays);
-    }
-
-    /**
-     * @param  array<string, float>  $reserves
-     * @return array{Working, float} the outer width, and u of the left side
-     */
-    private function width(ClearSpan $span, Working $height, Working $depth, array $reserves): array
-    {
-        $allowance = $this->rules->mm(Rule::SideAllowance);
-        $left = $span->left + $allowance + $span->doubt / 2;
-        $right = $span->right - $allowance - $span->doubt / 2;
-        $working = Working::start(sprintf('clear span, binding at %.0f high left and %.0f high right', $span->leftHeight, $span->rightHeight), Length::ofDouble($span->width))
-            ->minus('allowance left', $this->rules->get(Rule::SideAllowance))
-            ->minus('allowance right', $this->rules->get(Rule::SideAllowance))
-            ->minus('doubt left, 95 %', Length::ofDouble($span->doubt / 2))
-            ->minus('doubt right, 95 %', Length::ofDouble($span->doubt / 2));
-        foreach ([Edge::Left, Edge::Right] as $edge) {
-            if (! isset($reserves[$edge->value])) {
+        $length = $this->frame->length();
+        $first = $this->run->bays[0];
+        $last = $this->run->bays[count($this->run->bays) - 1];
+        $share = $length / max(1, count($this->run->bays));
+        $lift = $this->foot + $this->terms->rule(Rule::TopAllowance);
+        $tops = [];
+        foreach ([[$first, 0.0, min($share, $length), 0], [$last, max(0.0, $length - $share), $length, 1]] as [$bay, $from, $to, $end]) {
+            $height = $this->run->height ?? $this->upTo($headroom, $bay, $from, $to, $reserves)[$end]->result;
+            $tops[] = max($lift + 1.0, $lift + $height->toDouble());
+        }
+        $path = new Path(0.0, $this->slideFrom(), 0.0, $tops[0], $tops[1]);
+        $span = $this->terms->room->span($this->frame, $path, $this->terms->rules->skirtingStays);
+        $working = Working::start(sprintf('clear span, binding at %.0f high left and %.0f high right', $span->leftHeight, $span->rightHeight), Length::ofDouble($span->width));
+        [$left, $right] = [$span->left, $span->right];
+        foreach (['left' => $this->ends->leftStop, 'right' => $this->ends->rightStop] as $side => $stop) {
+            if ($stop !== null) {
+                $less = max(0.0, $side === 'left' ? $stop - $left : $right - $stop);
+                $working = $working->minus("what the other run takes at the $side", Length::ofDouble($less));
+                $side === 'left' ? $left += $less : $right -= $less;
+            }
+        }
+        $allowance = $this->terms->rules->get(Rule::SideAllowance);
+        foreach (['left', 'right'] as $side) {
+            if (! $this->frame->isOpen($side)) {
+                $working = $working->minus("allowance $side", $allowance);
+                $side === 'left' ? $left += $allowance->toDouble() : $right -= $allowance->toDouble();
+            }
+        }
+        foreach (['left', 'right'] as $side) {
+            $working = $working->minus("doubt $side, 95 %", Length::ofDouble($span->doubt / 2));
+            $side === 'left' ? $left += $span->doubt / 2 : $right -= $span->doubt / 2;
+        }
+        $kept = 0.0;
+        foreach ([Side::Left, Side::Right] as $side) {
+            $reserve = $reserves[$side->value] ?? null;
+            if ($reserve === null) {
                 continue;
             }
-            $limit = $this->gaps->wallLimit($edge, $depth->result->toDouble(), $height->result->toDouble());
-            $wanted = $edge === Edge::Left ? $limit + $reserves[$edge->value] - $left : $right - ($limit - $reserves[$edge->value]);
+            $limit = $this->gaps->wallLimit($side, $this->face(), $this->foot, $tops[$side === Side::Left ? 0 : 1] - $this->terms->rule(Rule::TopAllowance));
+            $wanted = $side === Side::Left ? $limit + $reserve - $left : $right - ($limit - $reserve);
             if ($wanted > 0) {
-                $working = $working->minus('kept free for the closing at the '.$edge->value, Length::ofDouble($wanted));
-                $edge === Edge::Left ? $left += $wanted : $right -= $wanted;
+                $working = $working->minus('kept free for the closing at the '.$side->value, Length::ofDouble($wanted));
+                $kept += $wanted;
+                $side === Side::Left ? $left += $wanted : $right -= $wanted;
             }
         }
-        $working = $this->layout->width !== null
-            ? Working::start('width as chosen', $this->layout->width)
-            : $working->roundedDown($this->format);
 
-        return [$working, ($left + $right - $working->result->toDouble()) / 2];
+        return [$span, $working, $left, $right, $kept];
     }
 
     /**
-     * @param  array<string, FittedEdge>  $kept  edges whose closing stands, whatever the gap has become
-     * @return array<string, FittedEdge>
+     * How far out the run's way home begins: at the mouth, where one box fills the run; boxes side by side come in one by one,
+     * and are together only from their own depth in front of their place on.
      */
-    private function edges(Cell $cell, array $kept): array
+    private function slideFrom(): float
     {
-        $edges = [];
-        foreach (Edge::cases() as $edge) {
-            $gap = $this->gaps->along($edge, $cell);
-            $wish = $edge->isChosen() ? $this->layout->closing($edge) : null;
-            [$closing, $reason] = isset($kept[$edge->value])
-                ? [$kept[$edge->value]->closing, $kept[$edge->value]->reason]
-                : $this->table->choose($gap, $wish);
-            $isScribed = $closing === Closing::Scribe || $closing === Closing::Filler;
-            $edges[$edge->value] = new FittedEdge($edge, $gap, $closing, $reason, $wish, $isScribed ? ScribeLine::along($gap, $this->rules, $this->format) : null);
-        }
+        $mouth = max($this->face(), $this->frame->mouth());
 
-        return $edges;
+        return count($this->run->groups()) > 1 ? min($mouth, 2 * $this->face()) : $mouth;
     }
 
     /**
-     * @param  array<string, FittedEdge>  $edges
-     * @return array<string, float>
+     * Divides the run among its bays; a bay that snaps to something on the wall ends there.
+     *
+     * @param  list<non-empty-list<Bay>>  $groups
      */
-    private function reserves(array $edges): array
+    private function divided(Working $width, array $groups, float $left, Length $board): Division
     {
-        $reserves = [];
-        foreach ($edges as $name => $edge) {
-            $reserve = $edge->edge->isChosen() ? $this->table->reserve($edge->closing) : null;
-            if ($reserve !== null) {
-                $reserves[$name] = $reserve;
+        $sizes = array_map(fn (array $group) => array_map(fn (Bay $bay) => $bay->size, $group), $groups);
+        $divided = Division::of($width, $sizes, $board, $this->terms->format);
+        $u = $left;
+        foreach ($groups as $g => $group) {
+            $snap = count($group) === 1 ? $this->snapped($group[0]) : null;
+            $own = $divided->outer($g, $board)->result;
+            if ($snap !== null && $snap - $u > 2 * $board->toDouble()) {
+                for ($before = 0; $before < $g; $before++) {
+                    foreach ($divided->sizes[$before] as $i => $size) {
+                        $sizes[$before][$i] = Size::fixed($size->result);
+                    }
+                }
+                $sizes[$g] = [Size::fixed(Length::ofDouble($snap - $u)->rounded($this->terms->format->step))];
+                $divided = Division::of($width, $sizes, $board, $this->terms->format);
+                $own = $divided->outer($g, $board)->result;
+            }
+            $u += $own->toDouble();
+        }
+
+        return $divided;
+    }
+
+    /** Where the thing lies with which a bay's right side lines up: a stud's centre line, or a thing's nearer edge; u, mm. */
+    private function snapped(Bay $bay): ?float
+    {
+        foreach ($bay->snap === null ? [] : $this->terms->room->things as $thing) {
+            if ($thing->id === $bay->snap && $thing->wall === $this->run->wall) {
+                $left = $thing->left($this->frame->length());
+
+                return $thing->kind === ThingKind::Stud ? $left + $thing->width / 2 : $left - max($thing->clearance, $this->terms->rule(Rule::SideAllowance));
             }
         }
 
-        return $reserves;
+        return null;
     }
 
-    /** Plinth: no wider than the box, and between the walls where it stands. */
-    private function plinthLength(Cell $cell): Working
+    /**
+     * @param  non-empty-list<Bay>  $group
+     * @param  array<int, Working>  $sizes
+     * @param  array<string, float>  $reserves
+     * @return non-empty-list<FittedBay>
+     */
+    private function bays(array $group, array $sizes, Working $outer, float $u, Headroom $headroom, array $reserves): array
     {
-        $span = $this->room->span($this->frame, new Path(0.0, $this->frame->mouth(), 0.0, $this->rules->mm(Rule::PlinthHeight)), $this->rules->skirtingStays);
-
-        return Working::start('width of the box', $cell->outerWidth())
-            ->atMost('clear span at the floor less allowances and doubt', $this->widestBetween($span))
-            ->roundedDown($this->format);
-    }
-
-    private function plinthDepth(Cell $cell): Working
-    {
-        return Working::start('depth of the box', $cell->outerDepth())
-            ->minus('set back for toes', $this->rules->get(Rule::PlinthSetback))
-            ->roundedDown($this->format);
-    }
-
-    /** What goes between two walls: their clear span less doubt and the allowance at each side. */
-    private function widestBetween(ClearSpan $span): Length
-    {
-        return Length::ofDouble($span->width - $span->doubt)->minus($this->rules->get(Rule::SideAllowance)->times(2));
-    }
-
-    /** @throws NoRoom */
-    private function refuseTooSmall(Cell $cell): void
-    {
-        foreach (['width' => $cell->outerWidth(), 'height' => $cell->outerHeight(), 'depth' => $cell->outerDepth()] as $name => $size) {
-            if ($size->isLessThan(Length::ofMillimetres(self::SMALLEST))) {
-                throw NoRoom::forBox($name, $this->format->write($size), $this->format->write(Length::ofMillimetres(self::SMALLEST)));
-            }
+        $end = $u + $outer->result->toDouble();
+        $heights = $this->upTo($headroom, $group[0], $u, max($u + 1.0, $end), $reserves);
+        if ($this->run->height !== null) {
+            $chosen = Working::start('height as chosen', $this->run->height);
+            $heights = [$chosen, $chosen, $heights[2]->result->isLessThan($this->run->height) ? $heights[2] : $chosen];
         }
+        $board = $this->terms->board();
+        $x = $u + (count($group) > 1 ? $board : 0.0);
+        $bays = [];
+        foreach ($group as $i => $bay) {
+            $wide = $sizes[$i]->result->toDouble();
+            $bays[] = new FittedBay($bay, $x, $x + $wide, $sizes[$i], ...$heights);
+            $x += $wide + $board;
+        }
+
+        return $bays;
     }
 
-    /** @return list<Finding> */
-    private function findings(Cell $cell, ClearSpan $span, Working $height, Working $depth): array
+    /**
+     * How high a bay may be at its left, its right and its back. Flat bays of a run are all as high as the lowest, so that
+     * their tops line up.
+     *
+     * @param  array<string, float>  $reserves
+     * @return array{Working, Working, Working}
+     */
+    private function upTo(Headroom $headroom, Bay $bay, float $from, float $to, array $reserves): array
+    {
+        $length = $this->frame->length();
+        $reserve = isset($reserves[Side::Top->value]) ? Length::ofDouble($reserves[Side::Top->value]) : null;
+        $isFlat = $bay->top === TopForm::Below || (! $headroom->isRaked(0.0, $length) && ! $headroom->isSloped(0.0, $length));
+        $heights = $isFlat
+            ? $headroom->heights(TopForm::Below, min($from, max(0.0, $this->frame->leftAt(0.0, 0.0))), max($to, $length), $this->foot, $reserve)
+            : $headroom->heights($bay->top, $from, $to, $this->foot, $reserve);
+        // A bay that is one box from foot to top must be stood up whole.
+        if (count($bay->stacks()) === 1 && $bay->isAllBoxes()) {
+            [$label, $limit] = $headroom->tilted($this->bodyDepth());
+            $heights = array_map(fn (Working $height) => $height->atMost($label, $limit), $heights);
+        }
+
+        return array_map(fn (Working $height) => $height->roundedDown($this->terms->format), $heights);
+    }
+
+    /** The depth of a rigid box that is carried in, in mm: the face frame goes on afterwards. */
+    private function bodyDepth(): float
+    {
+        return $this->depth->result->minus($this->terms->materials->frame->thickness)->toDouble();
+    }
+
+    /**
+     * @param  array<string, Division>  $divisions
+     * @return list<Finding>
+     */
+    private function overfull(Division $across, array $divisions): array
     {
         $findings = [];
-        $widest = $this->widestBetween($span)->roundedDown($this->format->step);
-        foreach ([
-            ['width', $cell->outerWidth(), $widest, 'jams between the walls'],
-            ['height', $height->result, $this->tallest($depth, [])->result, 'cannot be stood up and slid home'],
-            ['depth', $depth->result, $this->deepest()->result, 'stands out in front of the alcove'],
-        ] as [$name, $size, $most, $what]) {
-            if ($size->isGreaterThan($most) && $most->isPositive()) {
-                $findings[] = Finding::clash("box-$name", sprintf('The box %s: its %s is %s, and %s is the most that goes.', $what, $name, $this->format->write($size), $this->format->write($most)), $cell->id)
-                    ->withWaysOut([new WayOut(sprintf('Make the %s %s', $name, $this->format->write($most)), new Edit("layout.$name", null))]);
+        if ($across->over->isPositive() || $this->isNothingLeft($across)) {
+            $fixed = count($this->run->bays) === 1 ? $this->run->bays[0]->size->fixed : null;
+            $findings[] = Finding::clash('run-overfull', $fixed === null
+                ? sprintf('The bays ask for %s more than the run has.', $this->terms->format->write($across->over->roundedUp($this->terms->format->step)))
+                : sprintf('The box jams between the walls: its width is %s, and %s is the most that goes.', $this->terms->format->write($fixed), $this->terms->format->write($fixed->minus($across->over)->roundedDown($this->terms->format->step))), $this->run->id)
+                ->about(array_map(fn (Bay $bay) => $bay->id, $this->run->bays));
+        }
+        foreach ($this->run->bays as $bay) {
+            if ($divisions[$bay->id]->over->isPositive()) {
+                $findings[] = Finding::clash('bay-overfull', sprintf('The tiers of this bay ask for %s more than its height has.', $this->terms->format->write($divisions[$bay->id]->over->roundedUp($this->terms->format->step))), $bay->id);
+            }
+        }
+
+        return $findings;
+    }
+
+    private function isNothingLeft(Division $across): bool
+    {
+        foreach ($across->sizes as $group) {
+            foreach ($group as $size) {
+                if (! $size->result->isPositive()) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<Finding> chosen sizes that do not go */
+    private function findings(): array
+    {
+        $findings = [];
+        if ($this->run->depth !== null) {
+            $deepest = $this->upToTheFront()->minus('clear of the wall behind', Length::ofDouble($this->back))->roundedDown($this->terms->format)->result;
+            if ($this->run->depth->isGreaterThan($deepest)) {
+                $findings[] = Finding::clash('run-depth', sprintf('The run stands out in front of the space: its depth is %s, and %s is the most that goes.', $this->terms->format->write($this->run->depth), $this->terms->format->write($deepest)), $this->run->id);
             }
         }
 

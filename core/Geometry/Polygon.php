@@ -23,6 +23,12 @@ final readonly class Polygon
         ]);
     }
 
+    /** A round or an oval about a centre, drawn with straight bits. */
+    public static function oval(Point $centre, float $width, float $height, int $bits = 24): self
+    {
+        return new self(array_map(fn (int $k) => $centre->plus($width / 2 * cos(2 * M_PI * $k / $bits), $height / 2 * sin(2 * M_PI * $k / $bits)), range(0, $bits - 1)));
+    }
+
     /**
      * Points turned and moved so that the first lies at the origin and the second on the positive x axis.
      *
@@ -114,6 +120,76 @@ final readonly class Polygon
         }
 
         return $inside;
+    }
+
+    /** With every side moved outwards, its neighbours drawn out or back to meet it; a sharp corner is drawn out no further than twice that. */
+    public function grown(float $distance): self
+    {
+        $count = count($this->points);
+        $out = $this->signedArea() > 0.0 ? $distance : -$distance;
+        $grown = [];
+        foreach ($this->points as $i => $point) {
+            [$before, $after] = [$this->points[($i + $count - 1) % $count], $this->points[($i + 1) % $count]];
+            [$ax, $ay] = self::towards($before, $point);
+            [$bx, $by] = self::towards($point, $after);
+            // Both normals, (ay, −ax) and (by, −bx), moved out by the same distance.
+            $reach = max(0.5, 1.0 + $ax * $bx + $ay * $by);
+            $grown[] = $point->plus($out * ($ay + $by) / $reach, -$out * ($ax + $bx) / $reach);
+        }
+
+        return new self($grown);
+    }
+
+    /**
+     * The line that one sees of it from above, from x to x: its highest points from left to right. Beyond its ends there is
+     * none; empty where it does not reach into them.
+     *
+     * @return list<Point>
+     */
+    public function upperLine(float $from = -INF, float $to = INF): array
+    {
+        $xs = array_map(fn (Point $point) => min($to, max($from, $point->x)), $this->points);
+        $xs = array_values(array_unique($xs));
+        sort($xs);
+        $line = [];
+        for ($k = 0; $k + 1 < count($xs); $k++) {
+            $top = null;
+            $middle = ($xs[$k] + $xs[$k + 1]) / 2;
+            foreach ($this->points as $i => $a) {
+                $b = $this->points[($i + 1) % count($this->points)];
+                if (($a->x > $middle) === ($b->x > $middle)) {
+                    continue;
+                }
+                $at = fn (float $x): float => $a->y + ($x - $a->x) / ($b->x - $a->x) * ($b->y - $a->y);
+                if ($top === null || $at($middle) > $top[0]) {
+                    $top = [$at($middle), $at($xs[$k]), $at($xs[$k + 1])];
+                }
+            }
+            if ($top !== null) {
+                array_push($line, new Point($xs[$k], $top[1]), new Point($xs[$k + 1], $top[2]));
+            }
+        }
+
+        return $line;
+    }
+
+    /** @return array{float, float, float, float} least and most x, least and most y */
+    public function bounds(): array
+    {
+        $bounds = [INF, -INF, INF, -INF];
+        foreach ($this->points as $point) {
+            $bounds = [min($bounds[0], $point->x), max($bounds[1], $point->x), min($bounds[2], $point->y), max($bounds[3], $point->y)];
+        }
+
+        return $bounds;
+    }
+
+    /** @return array{float, float} the direction from a point to another */
+    private static function towards(Point $from, Point $to): array
+    {
+        $length = max(1e-9, $from->distanceTo($to));
+
+        return [($to->x - $from->x) / $length, ($to->y - $from->y) / $length];
     }
 
     private static function cross(Point $a, Point $b, Point $c, Point $d): bool

@@ -89,10 +89,14 @@ final readonly class LengthFormat
         return $this->withoutUnit($length).' × '.$this->write($width);
     }
 
-    /** From least to most with the unit said once: "9–16 mm", or one length where both are written alike. */
+    /** From least to most with the unit said once: "9–16 mm", "-8 to 2 mm", or one length where both are written alike. */
     public function writeRange(Length $least, Length $most): string
     {
-        return $this->write($least) === $this->write($most) ? $this->write($most) : $this->withoutUnit($least).'–'.$this->write($most);
+        if ($this->write($least) === $this->write($most)) {
+            return $this->write($most);
+        }
+
+        return $this->withoutUnit($least).($least->isNegative() ? ' to ' : '–').$this->write($most);
     }
 
     private function withoutUnit(Length $length): string

@@ -37,6 +37,20 @@ final readonly class Working
         return $this->with(new WorkingStep($label, '− '.$times.' ×', $value), $this->result->minus($value->times($times)));
     }
 
+    /** Adds the value so many times: "three boards, 18 each". */
+    public function plusTimes(string $label, int $times, Length $value): self
+    {
+        return $this->with(new WorkingStep($label, '+ '.$times.' ×', $value), $this->result->plus($value->times($times)));
+    }
+
+    /** Takes so many parts of all: "its share, 4 of 12". */
+    public function share(string $label, int $parts, int $of): self
+    {
+        $share = $this->result->times($parts)->dividedBy($of);
+
+        return $this->with(new WorkingStep($label, "× $parts/$of", $share), $share);
+    }
+
     public function dividedBy(string $label, int $parts): self
     {
         return $this->with(new WorkingStep($label, '÷ '.$parts, $this->result->dividedBy($parts)), $this->result->dividedBy($parts));
@@ -65,6 +79,14 @@ final readonly class Working
     {
         return $limit->isLessThan($this->result)
             ? $this->with(new WorkingStep($label, '≤', $limit), $limit)
+            : $this;
+    }
+
+    /** Takes the larger limit when there is one above the result, and says whose limit it is. */
+    public function atLeast(string $label, Length $limit): self
+    {
+        return $limit->isGreaterThan($this->result)
+            ? $this->with(new WorkingStep($label, '≥', $limit), $limit)
             : $this;
     }
 

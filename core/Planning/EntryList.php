@@ -48,7 +48,7 @@ final readonly class EntryList
         if ($field === null) {
             throw new InvalidChoice($edit->path, sprintf('“%s” is not %s.', $edit->path, $this->noun));
         }
-        $inverse = new Edit($edit->path, $entry[$parts[2]]);
+        $inverse = new Edit($edit->path, $entry[$parts[2]] ?? null);
         $entry[$parts[2]] = $field->store($edit->path, $edit->value);
         $this->refuseFault($entry, $edit->path);
         $document[$this->key][$at] = $entry;

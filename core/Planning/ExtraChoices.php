@@ -15,7 +15,7 @@ final class ExtraChoices
 {
     private const MOST = 200;
 
-    private const KINDS = [ReadingKind::Side, ReadingKind::Diagonal, ReadingKind::Tie, ReadingKind::Corner, ReadingKind::ThreeFourFive, ReadingKind::Plumb, ReadingKind::Height, ReadingKind::Offset];
+    private const KINDS = [ReadingKind::Side, ReadingKind::Diagonal, ReadingKind::Tie, ReadingKind::Corner, ReadingKind::ThreeFourFive, ReadingKind::Plumb, ReadingKind::Height, ReadingKind::Fall, ReadingKind::Offset];
 
     private const NAMES = ['kind', 'from', 'to', 'wall', 'along', 'height', 'depth', 'level', 'plane'];
 
@@ -54,6 +54,7 @@ final class ExtraChoices
             ReadingKind::Diagonal => ['from', 'to'],
             ReadingKind::Tie => ['from', 'wall', 'along'],
             ReadingKind::Height => ['wall', 'along', 'depth'],
+            ReadingKind::Fall => ['wall', 'along', 'depth', 'height'],
             ReadingKind::Offset => ['wall', $entry['level'] ? 'height' : 'along'],
             default => ['wall', 'along', 'height'],
         };

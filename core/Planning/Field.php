@@ -20,6 +20,12 @@ final readonly class Field
     {
     }
 
+    /** @param \Closure(mixed): mixed $store throws Unreadable */
+    public static function of(string $label, \Closure $store): self
+    {
+        return new self($label, $store);
+    }
+
     public static function text(string $label, int $longest = 80): self
     {
         return new self($label, function (mixed $value) use ($longest): string {
@@ -126,6 +132,16 @@ final readonly class Field
     public function orComputed(): self
     {
         return new self($this->label, fn (mixed $value): mixed => $value === null || $value === '' ? null : ($this->store)($value));
+    }
+
+    /**
+     * What is stored for a value, in a field that is made of this one.
+     *
+     * @throws Unreadable
+     */
+    public function read(mixed $value): mixed
+    {
+        return ($this->store)($value);
     }
 
     /** @throws InvalidChoice */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Planning;
 
+use Incastro\Check\WayIn;
 use Incastro\Cut\SawSetup;
 use Incastro\Cut\Stock;
 use Incastro\Measure\LengthFormat;
@@ -17,6 +18,7 @@ final readonly class Job
     /**
      * @param  list<Stock>  $stock  of materials named by their role
      * @param  list<Space>  $spaces
+     * @param  list<WayIn>  $ways  from the street door on
      */
     public function __construct(
         public string $name,
@@ -26,6 +28,7 @@ final readonly class Job
         public Materials $materials,
         public array $stock,
         public array $spaces,
+        public array $ways = [],
     ) {
     }
 

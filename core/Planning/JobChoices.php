@@ -43,6 +43,7 @@ final class JobChoices
             'currency' => $currency,
             'skirting_stays' => false,
             'painted' => true,
+            'top_over_sides' => false,
             'rules' => [],
             'materials' => [
                 'carcass' => ['name' => $isInch ? 'Birch plywood 3/4' : 'Birch plywood 18', 'thickness' => $length('18', '23/32'), 'density' => 680.0],
@@ -76,6 +77,7 @@ final class JobChoices
             $edit->path === 'currency' => Field::text('Currency', 4),
             $edit->path === 'skirting_stays' => Field::yesNo('Skirting stays'),
             $edit->path === 'painted' => Field::yesNo('Painted'),
+            $edit->path === 'top_over_sides' => Field::yesNo('Raked tops lie over the sides'),
             $parts[0] === 'rules' && count($parts) === 2 && Rule::tryFrom($parts[1]) !== null => self::ruleField(Rule::from($parts[1]), $format),
             $parts[0] === 'materials' && count($parts) === 3 && MaterialRole::tryFrom($parts[1]) !== null => self::materialField(MaterialRole::from($parts[1]), $parts[2], $format),
             default => null,

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Incastro\Planning;
 
+use Incastro\Check\WayIn;
 use Incastro\Cut\Stock;
-use Incastro\Fit\Closing;
-use Incastro\Fit\Layout;
 use Incastro\Measure\Angle;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
+use Incastro\Planning\Layout\LayoutReader;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Material;
 use Incastro\Rules\MaterialRole;
@@ -31,7 +31,7 @@ final class JobReader
             $document['name'],
             $format,
             $document['currency'],
-            new HouseRules($format->unit, array_map(self::length(...), $document['rules']), $document['skirting_stays'], $document['painted']),
+            new HouseRules($format->unit, array_map(self::length(...), $document['rules']), $document['skirting_stays'], $document['painted'], $document['top_over_sides']),
             $materials,
             array_map(fn (array $entry) => new Stock(
                 $entry['name'],
@@ -43,6 +43,7 @@ final class JobReader
                 (float) $entry['price'],
             ), array_values($document['stock'])),
             array_map(self::space(...), array_values($document['spaces'])),
+            array_values(array_map(fn (array $way) => new WayIn($way['kind'], $way['name'], self::length($way['width'])->toDouble(), self::length($way['height'])->toDouble(), $way['second_width'] === null ? 0.0 : self::length($way['second_width'])->toDouble()), $document['ways_in'])),
         );
     }
 
@@ -56,7 +57,6 @@ final class JobReader
     private static function space(array $space): Space
     {
         $sheet = $space['sheet'];
-        $layout = $space['layout'];
         $optional = fn (?array $length) => $length === null ? null : self::length($length);
 
         return new Space(
@@ -69,17 +69,10 @@ final class JobReader
                 $space['skipped'],
             ),
             array_map(self::take(...), array_values($space['takes'])),
-            new Layout(
-                $layout['box'],
-                $optional($layout['width']),
-                $optional($layout['height']),
-                $optional($layout['depth']),
-                $layout['fixed_shelves'],
-                $layout['adjustable_shelves'],
-                array_map(Closing::from(...), array_filter($layout['closings'], is_string(...))),
-            ),
+            LayoutReader::read($space['layout']),
             array_map(ThingChoices::read(...), array_values($space['things'])),
             array_map(self::take(...), array_values($space['withdrawn'] ?? [])),
+            array_diff_key($space, ['takes' => 1, 'withdrawn' => 1, 'id' => 1]),
         );
     }
 

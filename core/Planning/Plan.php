@@ -31,7 +31,7 @@ final readonly class Plan
     /** @return list<Piece> */
     public function pieces(): array
     {
-        return array_merge([], ...array_map(fn (SpacePlan $space) => $space->assembly?->pieces() ?? [], $this->spaces));
+        return array_merge([], ...array_map(fn (SpacePlan $space) => $space->pieces(), $this->spaces));
     }
 
     /** @return list<Finding> */

@@ -4,35 +4,42 @@ declare(strict_types=1);
 
 namespace Incastro\Planning;
 
+use Incastro\Check\Carried;
 use Incastro\Check\Cautions;
+use Incastro\Check\Comfort;
+use Incastro\Check\GoingIn;
+use Incastro\Check\Meetings;
+use Incastro\Check\Reach;
 use Incastro\Check\Verdict;
 use Incastro\Cut\CutPiece;
 use Incastro\Cut\SheetPlan;
 use Incastro\Cut\SheetPlanner;
+use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
-use Incastro\Fit\Layout;
-use Incastro\Fit\NoRoom;
-use Incastro\Fit\RunFitter;
+use Incastro\Fit\LayoutFitter;
+use Incastro\Fit\Numbering;
+use Incastro\Fit\Terms;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Finding;
-use Incastro\Rules\WayOut;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\SpaceSurvey;
+use Incastro\Survey\Survey;
 use Incastro\Units\Assembly;
-use Incastro\Units\BoxWithShelves;
-use Incastro\Units\FaceFrame;
-use Incastro\Units\Plinth;
+use Incastro\Units\RunBuilder;
 
 /**
- * The one way through: survey → fit → units → check → cut, each a function of its own inputs. Web, command line and
- * tests use the same door. A plan is always given, with findings.
+ * The one way through: survey → fit → units → check → cut, each a function of its own inputs. Web, command line, tests and
+ * the trial use the same door. A plan is always given, with findings.
  *
  * Only the sheet plan is worth remembering: the other stages take a few milliseconds, less than fetching them would.
  */
 final readonly class Planner
 {
     /** Part of every remembered stage's key; raised when a stage computes something else from the same inputs. */
-    public const VERSION = '2';
+    public const VERSION = '3';
+
+    /** Ways out that are tried when somebody asks for those of one finding. */
+    private const ALL_TRIES = 40;
 
     public function __construct(private StageMemory $memory = new NoMemory())
     {
@@ -40,72 +47,89 @@ final readonly class Planner
 
     public function plan(Job $job): Plan
     {
-        $spaces = array_map(fn (Space $space, int $i) => $this->space($job, $space, $i + 1), $job->spaces, array_keys($job->spaces));
-        $pieces = array_merge([], ...array_map(fn (SpacePlan $space) => $space->assembly?->pieces() ?? [], $spaces));
+        $numbers = new Numbering();
+        $spaces = array_map(fn (Space $space) => $this->space($job, $space, $numbers), $job->spaces);
+        $pieces = array_merge([], ...array_map(fn (SpacePlan $space) => $space->pieces(), $spaces));
 
         return new Plan($job, $spaces, $this->sheets($job, $pieces));
     }
 
-    private function space(Job $job, Space $space, int $number): SpacePlan
+    /** One space alone, without its sheets: for looking at layouts side by side, and for the trial. */
+    public function space(Job $job, Space $space, Numbering $numbers = new Numbering()): SpacePlan
     {
-        $survey = (new SpaceSurvey($space->sheet, $space->takes, $space->things, $job->format))->solve();
-        // What would make the survey surer is said where one measures.
-        $findings = array_values(array_filter($survey->findings, fn (Finding $finding) => ! in_array($finding->code, ['unchecked', 'struck'], true)));
-        $run = $assembly = null;
-        if ($survey->room !== null) {
-            try {
-                $run = $this->fit($job, $survey->room, $space->layout, $number);
-                $assembly = $this->build($job, $run);
-                $findings = [
-                    ...$findings,
-                    ...$this->withCheckedWaysOut($job, $survey->room, $space->layout, $run->findings),
-                    ...$assembly->findings,
-                    ...Cautions::of($run, $assembly, $job->rules, $job->materials),
-                ];
-            } catch (NoRoom $noRoom) {
-                $findings[] = Finding::clash('no-room', $noRoom->getMessage(), $space->layout->boxId);
-            }
-        }
-
-        return new SpacePlan($space, $survey, $run, $assembly, $findings, Verdict::of($survey, $run, $findings));
-    }
-
-    /** @throws NoRoom */
-    private function fit(Job $job, Room $room, Layout $layout, int $number): FittedRun
-    {
-        return (new RunFitter($room, $layout, $job->rules, $job->materials, $job->format, $number))->fit();
-    }
-
-    private function build(Job $job, FittedRun $run): Assembly
-    {
-        return (new BoxWithShelves($run->cell, $job->rules, $job->materials, $job->format))->build()
-            ->with((new FaceFrame($run, $job->rules, $job->materials, $job->format))->build())
-            ->with((new Plinth($run, $job->rules, $job->materials, $job->format))->build());
+        return $this->furnished($job, $space, (new SpaceSurvey($space->sheet, $space->takes, $space->things, $job->format))->solve(), $numbers);
     }
 
     /**
-     * Keeps only the ways out that, planned with, remove their finding.
-     *
-     * @param  list<Finding>  $findings
-     * @return list<Finding>
+     * One finding of a space with all its ways out tried, however long that takes.
      */
-    private function withCheckedWaysOut(Job $job, Room $room, Layout $layout, array $findings): array
+    public function waysOut(Job $job, Space $space, string $code, string $place): ?Finding
     {
-        return array_map(fn (Finding $finding) => $finding->withWaysOut(array_values(array_filter(
-            $finding->waysOut,
-            fn (WayOut $way) => $this->removes($job, $room, $layout, $way, $finding->code),
-        ))), $findings);
-    }
-
-    private function removes(Job $job, Room $room, Layout $layout, WayOut $way, string $code): bool
-    {
-        try {
-            $codes = array_map(fn (Finding $finding) => $finding->code, $this->fit($job, $room, $layout->without($way->edit->path), 1)->findings);
-        } catch (NoRoom) {
-            return false;
+        $room = (new SpaceSurvey($space->sheet, $space->takes, $space->things, $job->format))->solve()->room;
+        if ($room === null) {
+            return null;
+        }
+        $found = $this->built($job, $space, $room, new Numbering())[3];
+        $ways = new WaysOut(fn (Space $other) => $this->built($job, $other, $room, new Numbering())[3], $space, $job->format, self::ALL_TRIES);
+        foreach ($found as $finding) {
+            if ($finding->code === $code && $finding->place === $place) {
+                return $ways->checkedOne($finding, $found);
+            }
         }
 
-        return ! in_array($code, $codes, true);
+        return null;
+    }
+
+    /** A space whose survey is solved already. */
+    public function furnished(Job $job, Space $space, Survey $survey, Numbering $numbers = new Numbering()): SpacePlan
+    {
+        // What would make the survey surer is said where one measures.
+        $findings = array_values(array_filter($survey->findings, fn (Finding $finding) => ! in_array($finding->code, ['unchecked', 'struck'], true)));
+        if ($survey->room === null) {
+            return new SpacePlan($space, $survey, null, [], [], $findings, Verdict::of($survey, null, $findings));
+        }
+        $before = clone $numbers;
+        [$layout, $assemblies, $carried, $found] = $this->built($job, $space, $survey->room, $numbers);
+        $ways = new WaysOut(fn (Space $other) => $this->built($job, $other, $survey->room, clone $before)[3], $space, $job->format);
+        $findings = [...$findings, ...$ways->checked($found), ...$this->cautions($job, $survey->room, $layout, $assemblies)];
+
+        return new SpacePlan($space, $survey, $layout, $assemblies, $carried, $findings, Verdict::of($survey, $layout, $findings));
+    }
+
+    /** @return array{FittedLayout, list<Assembly>, list<Carried>, list<Finding>} */
+    private function built(Job $job, Space $space, Room $room, Numbering $numbers): array
+    {
+        $room = $room->with($space->things);
+        $terms = new Terms($room, $job->rules, $job->materials, $job->format);
+        $layout = (new LayoutFitter($terms))->fit($space->layout, $numbers);
+        $builder = new RunBuilder($terms, $space->layout->openings);
+        $assemblies = array_map(fn (FittedRun $run) => $builder->build($run, $numbers), $layout->runs);
+        $going = new GoingIn($terms, $job->ways);
+        $carried = $going->all($layout, $assemblies);
+        $findings = [];
+        foreach ($layout->runs as $r => $run) {
+            $comfort = new Comfort($run, $terms);
+            array_push($findings, ...$comfort->withWaysOut($run->findings), ...$assemblies[$r]->findings, ...$comfort->findings(), ...(new Reach($run, $terms, $space->layout->openings))->findings($assemblies[$r]));
+        }
+
+        return [$layout, $assemblies, $carried, [...$findings, ...(new Meetings($layout, $terms))->findings(), ...$going->findings($carried, $layout)]];
+    }
+
+    /**
+     * @param  list<Assembly>  $assemblies
+     * @return list<Finding>
+     */
+    private function cautions(Job $job, Room $room, FittedLayout $layout, array $assemblies): array
+    {
+        $terms = new Terms($room, $job->rules, $job->materials, $job->format);
+        $cautions = [];
+        foreach ($layout->runs as $r => $run) {
+            foreach (Cautions::of($run, $assemblies[$r], $terms) as $caution) {
+                $cautions[$caution->sentence] ??= $caution;
+            }
+        }
+
+        return array_values($cautions);
     }
 
     /** @param list<Piece> $pieces */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Planning;
 
-use Incastro\Fit\Layout;
+use Incastro\Fit\Layout\Layout;
 use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Take;
 use Incastro\Survey\Things\Thing;
@@ -16,6 +16,7 @@ final readonly class Space
      * @param  list<Take>  $takes
      * @param  list<Thing>  $things
      * @param  list<Take>  $withdrawn  takes that somebody took back: shown, not counted
+     * @param  array<string, mixed>  $choices  the document of its layout and things, so that a way out can be tried on it
      */
     public function __construct(
         public string $id,
@@ -25,6 +26,18 @@ final readonly class Space
         public Layout $layout,
         public array $things = [],
         public array $withdrawn = [],
+        public array $choices = [],
     ) {
+    }
+
+    /**
+     * The same with its layout and things chosen otherwise.
+     *
+     * @param  list<Thing>  $things
+     * @param  array<string, mixed>  $choices
+     */
+    public function choosing(Layout $layout, array $things, array $choices): self
+    {
+        return new self($this->id, $this->name, $this->sheet, $this->takes, $layout, $things, $this->withdrawn, $choices);
     }
 }

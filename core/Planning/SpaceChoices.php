@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Incastro\Planning;
 
-use Incastro\Fit\Closing;
-use Incastro\Fit\Edge;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
+use Incastro\Planning\Layout\LayoutChoices;
+use Incastro\Planning\Layout\LayoutDocument;
 use Incastro\Rules\Edit;
 use Incastro\Survey\SheetChoices;
 use Incastro\Survey\Slot;
@@ -20,14 +20,12 @@ use Incastro\Survey\Space\SpaceShape;
 /** The choices of one space: its name, where its readings are taken, and the layout of its run. */
 final class SpaceChoices
 {
-    private const MOST_SHELVES = 20;
-
     /**
-     * The document of a new space. The ids name the run and its box; pieces are keyed by them.
+     * The document of a new space, in which nothing is planned yet.
      *
      * @return array<string, mixed>
      */
-    public static function defaults(string $name, string $runId, string $boxId, LengthFormat $format, SpaceKind $kind = SpaceKind::Alcove): array
+    public static function defaults(string $name, LengthFormat $format, SpaceKind $kind = SpaceKind::Alcove): array
     {
         $edges = array_map(fn (EdgeKind $edge) => $edge->value, $kind->edges());
         $sheet = SheetChoices::defaults($format->unit);
@@ -45,12 +43,7 @@ final class SpaceChoices
                 'low' => $sheet->low, 'middle' => $sheet->middle, 'high' => $sheet->high,
                 'back' => $sheet->back, 'front' => $sheet->front, 'level' => $sheet->level,
             ]),
-            'layout' => [
-                'run' => $runId, 'box' => $boxId,
-                'width' => null, 'height' => null, 'depth' => null,
-                'fixed_shelves' => 1, 'adjustable_shelves' => 4,
-                'closings' => ['left' => null, 'right' => null, 'top' => null],
-            ],
+            'layout' => LayoutDocument::none(),
         ];
     }
 
@@ -67,10 +60,20 @@ final class SpaceChoices
         if ($list === 'things' || $list === 'extras') {
             return ($list === 'things' ? ThingChoices::entries($format, $shape) : ExtraChoices::entries($format, $shape))->apply($document, $edit);
         }
+        if ($list === 'layout') {
+            [$document['layout'], $inverse] = (new LayoutChoices($format, $shape))->apply($document['layout'], $edit);
+
+            return [$document, $inverse];
+        }
         $field = self::field($edit->path, $format, $shape)
             ?? throw new InvalidChoice($edit->path, sprintf('“%s” is not a field of a space.', $edit->path));
 
-        return DocumentPath::set($document, $edit->path, $field->store($edit->path, $edit->value));
+        [$changed, $inverse] = DocumentPath::set($document, $edit->path, $field->store($edit->path, $edit->value));
+        foreach (WallPlaces::beyond($changed, self::shape($changed)->corners()) as [$what, $wall]) {
+            throw new InvalidChoice($edit->path, sprintf('%s stands at the %s, which would go. Move it or take it away first.', $what, $shape->wallName($wall)));
+        }
+
+        return [$changed, $inverse];
     }
 
     /**
@@ -88,6 +91,18 @@ final class SpaceChoices
         ];
     }
 
+    /**
+     * What an edit touched, for telling whether somebody changed the same since.
+     *
+     * @param  array<string, mixed>  $before
+     * @param  array<string, mixed>  $after
+     * @return list<string>
+     */
+    public static function touched(array $before, array $after, Edit $edit): array
+    {
+        return str_starts_with($edit->path, 'layout') ? LayoutChoices::touched($before['layout'], $after['layout'], $edit) : [$edit->path];
+    }
+
     /** @param array<string, mixed> $document */
     public static function shape(array $document): SpaceShape
     {
@@ -102,8 +117,6 @@ final class SpaceChoices
     private static function field(string $path, LengthFormat $format, SpaceShape $shape): ?Field
     {
         $mm = Length::ofMillimetres(...);
-        $box = fn (string $label) => Field::length($label, $format, $mm(150), $mm(6000))->orComputed();
-        $closing = fn (Edge $edge) => Field::oneOf($edge->label(), array_map(fn (Closing $closing) => $closing->value, Closing::cases()))->orComputed();
 
         return match ($path) {
             'name' => Field::text('Name of the space'),
@@ -117,14 +130,6 @@ final class SpaceChoices
             'sheet.back' => Field::length('Depth of the widths at the back', $format, $mm(0), $mm(500)),
             'sheet.front' => Field::length('Distance of the widths in front from the front line', $format, $mm(0), $mm(500)),
             'sheet.level' => Field::length('Length of the level', $format, $mm(200), $mm(3000)),
-            'layout.width' => $box('Width of the box'),
-            'layout.height' => $box('Height of the box'),
-            'layout.depth' => $box('Depth of the box'),
-            'layout.fixed_shelves' => Field::whole('Fixed shelves', 0, self::MOST_SHELVES),
-            'layout.adjustable_shelves' => Field::whole('Adjustable shelves', 0, self::MOST_SHELVES),
-            'layout.closings.left' => $closing(Edge::Left),
-            'layout.closings.right' => $closing(Edge::Right),
-            'layout.closings.top' => $closing(Edge::Top),
             default => null,
         };
     }

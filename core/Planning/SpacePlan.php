@@ -4,23 +4,50 @@ declare(strict_types=1);
 
 namespace Incastro\Planning;
 
+use Incastro\Check\Carried;
 use Incastro\Check\Verdict;
-use Incastro\Fit\FittedRun;
+use Incastro\Fit\FittedLayout;
+use Incastro\Measure\Working;
+use Incastro\Pieces\Piece;
 use Incastro\Rules\Finding;
 use Incastro\Survey\Survey;
 use Incastro\Units\Assembly;
+use Incastro\Units\Hardware;
 
-/** What a space comes to: the room as found, the run fitted into it, its pieces, and all that was found on the way. */
+/** What a space comes to: the room as found, the runs fitted into it, their pieces, and all that was found on the way. */
 final readonly class SpacePlan
 {
-    /** @param list<Finding> $findings */
+    /**
+     * @param  list<Assembly>  $assemblies  of each run of the layout
+     * @param  list<Carried>  $carried  how every box and large panel gets in
+     * @param  list<Finding>  $findings
+     */
     public function __construct(
         public Space $space,
         public Survey $survey,
-        public ?FittedRun $run,
-        public ?Assembly $assembly,
+        public ?FittedLayout $layout,
+        public array $assemblies,
+        public array $carried,
         public array $findings,
         public Verdict $verdict,
     ) {
+    }
+
+    /** @return list<Piece> */
+    public function pieces(): array
+    {
+        return array_merge([], ...array_map(fn (Assembly $assembly) => $assembly->pieces(), $this->assemblies));
+    }
+
+    /** @return list<Hardware> */
+    public function hardware(): array
+    {
+        return array_merge([], ...array_map(fn (Assembly $assembly) => $assembly->hardware, $this->assemblies));
+    }
+
+    /** @return array<string, Working> by name */
+    public function decisions(): array
+    {
+        return array_merge([], ...array_map(fn (Assembly $assembly) => $assembly->decisions, $this->assemblies));
     }
 }

@@ -20,7 +20,7 @@ final class ThingChoices
     /** Narrower than this, a door is not a door, mm. */
     private const NARROWEST_DOOR = 100;
 
-    private const NAMES = ['kind', 'name', 'face', 'wall', 'along', 'along_from', 'up', 'up_from', 'width', 'height', 'stands_out', 'rule', 'reach_from', 'hand_room', 'clearance', 'swing', 'direction'];
+    private const NAMES = ['kind', 'name', 'face', 'wall', 'along', 'along_from', 'up', 'up_from', 'width', 'height', 'stands_out', 'rule', 'reach_from', 'hand_room', 'clearance', 'swing', 'direction', 'traced'];
 
     public static function entries(LengthFormat $format, SpaceShape $shape): EntryList
     {
@@ -49,9 +49,10 @@ final class ThingChoices
                 'clearance' => $distance('Clearance')->orComputed(),
                 'swing' => Field::oneOf('Swing', ['left', 'right', 'slides'])->orComputed(),
                 'direction' => Field::oneOf('Direction', ['up', 'along', 'out'])->orComputed(),
+                'traced' => TracedSection::field($format),
                 default => null,
             };
-        }, self::MOST);
+        }, self::MOST, fn (array $entry) => self::outOfItsSize($entry, $format));
     }
 
     /** @param array<string, mixed> $entry */
@@ -59,7 +60,7 @@ final class ThingChoices
     {
         $mm = fn (?array $stored): float => $stored === null ? 0.0 : Length::ofNanometres($stored['nm'])->toDouble();
 
-        return new Thing(
+        $thing = new Thing(
             $entry['id'],
             ThingKind::from($entry['kind']),
             $entry['name'],
@@ -79,5 +80,34 @@ final class ThingChoices
             $entry['swing'],
             $entry['direction'],
         );
+        $traced = TracedSection::read($entry['traced'] ?? null, $thing->sectionSize());
+
+        return $traced === null ? $thing : $thing->tracedAs($traced);
+    }
+
+    /**
+     * A section that reaches out of the size that was measured: one of the two is wrong.
+     *
+     * @param  array<string, mixed>  $entry
+     * @return array{string, string}|null
+     */
+    private static function outOfItsSize(array $entry, LengthFormat $format): ?array
+    {
+        $thing = self::read($entry);
+        [$wide, $high] = $thing->sectionSize();
+        [, $right, , $top] = $thing->traced?->bounds() ?? [0.0, 0.0, 0.0, 0.0];
+        $words = match (true) {
+            $thing->face !== Face::Wall => ['across', 'out'],
+            $thing->runs() === 'along' => ['out', 'up'],
+            $thing->runs() === 'up' => ['across', 'out'],
+            default => ['across', 'up'],
+        };
+        foreach ([[$right, $wide, $words[0]], [$top, $high, $words[1]]] as [$reaches, $size, $word]) {
+            if ($reaches > $size + 0.05) {
+                return ['traced', sprintf('Traced section: it reaches %s %s, but %s measures %s there. Correct one of them.', $format->write(Length::ofDouble($reaches)), $word, lcfirst($thing->name), $format->write(Length::ofDouble($size)))];
+            }
+        }
+
+        return null;
     }
 }

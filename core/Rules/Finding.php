@@ -42,6 +42,16 @@ final readonly class Finding
         return new self($code, Severity::Note, $sentence, $place);
     }
 
+    /**
+     * The same, which is about others too.
+     *
+     * @param  list<string>  $related
+     */
+    public function about(array $related): self
+    {
+        return new self($this->code, $this->severity, $this->sentence, $this->place, $this->waysOut, $related);
+    }
+
     /** @param list<WayOut> $waysOut */
     public function withWaysOut(array $waysOut): self
     {

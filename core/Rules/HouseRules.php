@@ -7,7 +7,7 @@ namespace Incastro\Rules;
 use Incastro\Measure\Length;
 use Incastro\Measure\Unit;
 
-/** The rules a job is built by: a length for every `Rule`, whether skirting stays, and whether the work is painted. */
+/** The rules a job is built by: a length for every `Rule`, whether skirting stays, whether the work is painted, and whether a raked top lies over its sides. */
 final readonly class HouseRules
 {
     /** @param array<string, Length> $lengths by rule name; a rule not named has the default of the unit */
@@ -16,6 +16,7 @@ final readonly class HouseRules
         private array $lengths = [],
         public bool $skirtingStays = false,
         public bool $painted = true,
+        public bool $topOverSides = false,
     ) {
     }
 

@@ -21,6 +21,7 @@ enum Rule: string
     case UsualDepth = 'usual_depth';
     case ScribeReserve = 'scribe_reserve';
     case FillerLeast = 'filler_least';
+    case FillerMost = 'filler_most';
     case ScribeMost = 'scribe_most';
     case TrimFace = 'trim_face';
     case TrimLap = 'trim_lap';
@@ -34,6 +35,18 @@ enum Rule: string
     case PlinthSetback = 'plinth_setback';
     case BearerSpacing = 'bearer_spacing';
     case NotchPlay = 'notch_play';
+    case ShelfAllowance = 'shelf_allowance';
+    case WorktopOverhang = 'worktop_overhang';
+    case PipeCold = 'pipe_cold';
+    case PipeHot = 'pipe_hot';
+    case OpeningPlay = 'opening_play';
+    case HandClearance = 'hand_clearance';
+    case KneeWidth = 'knee_width';
+    case KneeHeight = 'knee_height';
+    case KneeDepth = 'knee_depth';
+    case LeastDepth = 'least_depth';
+    case Reach = 'reach';
+    case LongestPiece = 'longest_piece';
     case Kerf = 'kerf';
     case Trim = 'trim';
 
@@ -49,6 +62,7 @@ enum Rule: string
             self::UsualDepth => [600, 1536, 'Depth of a box unless chosen', 'Arms reach no deeper; a deeper space is filled only when you say so.', 150, 1500],
             self::ScribeReserve => [5, 12, 'Scribe reserve', 'The shallowest cut of a scribed edge: less is hard to saw.', 1, 25],
             self::FillerLeast => [20, 48, 'Least finished filler', 'A narrower strip splits and looks like a mistake.', 5, 100],
+            self::FillerMost => [100, 256, 'Filler beyond which the furniture could be larger', 'A wide strip is space given away.', 40, 400],
             self::ScribeMost => [25, 64, 'Largest gap that a wider stile takes', 'Beyond this a filler strip is the better closing.', 5, 80],
             self::TrimFace => [45, 112, 'Face of the cover trim', 'Trim laps the furniture and touches the wall.', 10, 150],
             self::TrimLap => [6, 16, 'Least lap of the trim', 'So that the trim hides the edge it covers.', 3, 50],
@@ -62,6 +76,18 @@ enum Rule: string
             self::PlinthSetback => [65, 160, 'Plinth set back for toes', 'Room for feet in front of the cupboard.', 0, 150],
             self::BearerSpacing => [600, 1536, 'Most between plinth bearers', 'Cross-bearers carry the box bottom.', 200, 900],
             self::NotchPlay => [3, 8, 'Play round skirting that stays', 'A notch cut tight is cut twice.', 0, 20],
+            self::ShelfAllowance => [2, 5, 'Allowance at each corner of a shelf between walls', 'A board slid in between two walls has this much air at each of its four corners.', 0, 10],
+            self::WorktopOverhang => [20, 48, 'Worktop over the face', 'How far a worktop stands out over the furniture under it.', 0, 300],
+            self::PipeCold => [10, 24, 'Air around a cold pipe', 'A pipe moves and sweats, and wood moves too.', 0, 50],
+            self::PipeHot => [15, 40, 'Air around a hot pipe', 'A hot pipe grows longer, and dries the wood beside it.', 0, 80],
+            self::OpeningPlay => [5, 12, 'Air around a box in the wall', 'An opening cut for a socket or a switch is this much larger on every side.', 0, 50],
+            self::HandClearance => [20, 48, 'Room for hands at a door or turn', 'Fingers hold the box on its way in.', 0, 100],
+            self::KneeWidth => [600, 1536, 'Least width of a knee space', 'Knees and elbows of one person.', 300, 1500],
+            self::KneeHeight => [620, 1584, 'Least height of a knee space', 'Thighs on a chair of usual height.', 300, 1000],
+            self::KneeDepth => [450, 1152, 'Least depth of a knee space', 'Knees and feet.', 200, 1000],
+            self::LeastDepth => [150, 384, 'Least depth of a shelf', 'Shallower than this, things fall off.', 50, 500],
+            self::Reach => [600, 1536, 'How far a hand reaches in', 'A valve or a socket deeper in than this is out of reach.', 200, 900],
+            self::LongestPiece => [2400, 6016, 'Longest plinth or worktop in one piece', 'What is longer is made in two, which meet at the joint of two boxes: sheets and stairs are no longer.', 900, 3600],
             self::Kerf => [3.2, 8, 'Saw kerf', 'What the blade turns into dust with each cut.', 0, 8],
             self::Trim => [6, 16, 'Trimmed off each sheet edge', 'Factory edges are neither straight, square nor clean.', 0, 30],
         };

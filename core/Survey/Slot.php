@@ -14,7 +14,7 @@ use Incastro\Survey\Space\Spot;
  * `between` are the two walls of a width; `spots` are the places on the plan of a height (one) or a fall (two), `plane` the
  * plane of the ceiling. `ends` names the two answers to "at which end" for a plumb or fall reading. `straightedge` names
  * the straightedge to which an offset belongs, and whether it was held level. `swap` is the slot of the other side, which
- * may have been written here by mistake.
+ * may have been written here by mistake. A fall that is read `onCeiling` is that of its plane of the ceiling.
  */
 final readonly class Slot
 {
@@ -49,6 +49,7 @@ final readonly class Slot
         public bool $isLevel = false,
         public ?string $swap = null,
         public string $group = '',
+        public bool $onCeiling = false,
     ) {
     }
 

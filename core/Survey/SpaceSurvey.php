@@ -20,6 +20,7 @@ use Incastro\Survey\Room\LevelNetwork;
 use Incastro\Survey\Room\Levels;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\Room\RoomNetwork;
+use Incastro\Survey\Room\RoomSolver;
 use Incastro\Survey\Room\WallAssumptions;
 use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Space\SpaceKind;
@@ -36,12 +37,6 @@ final class SpaceSurvey
     /** No room is as large as this, mm: an adjustment that goes beyond it has not found one. */
     private const LARGEST = 100_000.0;
 
-    /** σ of a corner beyond which nothing really holds it, mm. */
-    private const FLOATS = 50.0;
-
-    /** σ of a corner of the usual plan, mm, until readings say better: for drawing alone. */
-    private const USUAL = 300.0;
-
     /** @var list<Slot> */
     private array $slots;
 
@@ -55,6 +50,8 @@ final class SpaceSurvey
     private PlanClosing $closing;
 
     private WallAssumptions $assumptions;
+
+    private RoomSolver $solver;
 
     /** @var array<string, array{Take, Slot}> by take */
     private array $takes = [];
@@ -83,6 +80,7 @@ final class SpaceSurvey
         $this->network = new RoomNetwork($this->sheet, $taken);
         $this->closing = new PlanClosing($this->network, $this->readings);
         $this->assumptions = new WallAssumptions($this->network, $taken);
+        $this->solver = new RoomSolver($this->network, $this->closing);
     }
 
     public function solve(): Survey
@@ -90,16 +88,16 @@ final class SpaceSurvey
         $missing = array_values(array_filter($this->slots, fn (Slot $slot) => $slot->required && ! isset($this->readings[$slot->id])));
         $observations = [...$this->observations($this->closing->excludedTakes()), ...$this->assumptions->all()];
         $planIsChecked = true;
-        $adjusted = $this->solved($observations);
+        $adjusted = $this->solver->solved($observations);
         if ($adjusted === null) {
             $planIsChecked = false;
             $observations = [...$observations, ...$this->assumptions->square()];
-            $adjusted = $this->solved($observations);
+            $adjusted = $this->solver->solved($observations);
         }
         $isDraft = $adjusted === null || ! $this->sheet->places()->rowsRise();
         $wallCandidates = $this->wallCandidates();
         $walls = $isDraft || $adjusted === null ? null : $this->scrutinised($adjusted, $wallCandidates);
-        $adjusted = $walls->adjusted ?? $this->draft($observations);
+        $adjusted = $walls->adjusted ?? $this->solver->draft($observations);
         $network = new LevelNetwork($this->sheet->shape, fn (Spot $spot): Point => $this->network->spot($adjusted->unknowns, $spot->wall, $spot->along, $spot->depth));
         $levelCandidates = $this->levelCandidates($network);
         $levels = $this->levels($network, $levelCandidates);
@@ -108,6 +106,7 @@ final class SpaceSurvey
             $isDraft = true;
         }
         $struck = array_merge($this->closing->provenWrong(), array_map(fn ($suspect) => $suspect->id, [...($walls->suspects ?? []), ...($levels->suspects ?? [])]));
+        $lines = new StraightLines($this->readings, $struck, $this->format);
         $findings = new SurveyFindings($this->sheet, $this->slots, $this->readings, $this->takes, $this->network, $this->format);
         $isFit = ! $isDraft && $this->hasHeights() && $room !== null;
 
@@ -121,7 +120,8 @@ final class SpaceSurvey
             $planIsChecked,
             $struck,
             [
-                ...($walls === null && $missing === [] ? $findings->floating($this->floatingCorners($adjusted), $adjusted, $wallCandidates) : []),
+                ...($walls === null && $missing === [] ? $findings->floating($this->solver->floatingCorners($adjusted), $adjusted, $wallCandidates) : []),
+                ...$lines->findings(),
                 ...$findings->all($isFit ? $room : null, $walls, $levels, $this->closing, $planIsChecked, $wallCandidates, $levelCandidates),
             ],
         );
@@ -164,96 +164,6 @@ final class SpaceSurvey
         }
 
         return $observations;
-    }
-
-    /**
-     * The adjustment of observations that hold every corner; null where they do not.
-     *
-     * @param  list<Observation>  $observations
-     */
-    private function solved(array $observations): ?Adjusted
-    {
-        $draft = $this->draft($observations);
-        if ($this->floats($draft)) {
-            return null;
-        }
-        $best = null;
-        foreach ($this->starts($draft) as $start) {
-            try {
-                $adjusted = Adjustment::solve($observations, $start);
-            } catch (Undetermined) {
-                // What floats from one start floats from every other.
-                return null;
-            }
-            if ($best === null || $this->badness($adjusted) < $this->badness($best)) {
-                $best = $adjusted;
-            }
-            if ($this->badness($best) < 1e4 && $best->sumOfSquares() <= 9.0 * max(1, $best->degreesOfFreedom())) {
-                break;
-            }
-        }
-
-        return $best === null || $this->floats($best) ? null : $best;
-    }
-
-    private function floats(Adjusted $adjusted): bool
-    {
-        return $this->floatingCorners($adjusted) !== [];
-    }
-
-    /**
-     * Corners that are so little held by the readings that they may as well stand elsewhere.
-     *
-     * @return list<int>
-     */
-    private function floatingCorners(Adjusted $adjusted): array
-    {
-        $variance = fn (int $corner): float => array_sum(array_map(fn (int $i) => $adjusted->covariance[$i][$i], PlanNetwork::of($corner)));
-
-        return array_values(array_filter(array_keys($this->sheet->shape->edges), fn (int $corner) => $variance($corner) > self::FLOATS ** 2));
-    }
-
-    /**
-     * First the usual plan pulled into the readings' shape, then polygons constructed from the readings alone.
-     *
-     * @return \Generator<list<float>>
-     */
-    private function starts(Adjusted $draft): \Generator
-    {
-        $zeros = array_fill(0, $this->network->unknowns, 0.0);
-        yield $draft->unknowns;
-        foreach ($this->closing->guesses() as $guess) {
-            yield array_replace($zeros, PlanNetwork::unknownsOf($guess));
-        }
-    }
-
-    private function badness(Adjusted $adjusted): float
-    {
-        $polygon = $this->polygon($adjusted);
-
-        return $adjusted->sumOfSquares() + ($polygon->isSimple() ? 0.0 : 1e6) + ($polygon->signedArea() > 0 ? 0.0 : 1e6);
-    }
-
-    private function polygon(Adjusted $adjusted): Polygon
-    {
-        return new Polygon(array_map(fn (int $corner) => PlanNetwork::at($adjusted->unknowns, $corner), array_keys($this->sheet->shape->edges)));
-    }
-
-    /**
-     * The usual plan of the space as the readings so far bend it: always there, for the drawing.
-     *
-     * @param  list<Observation>  $observations
-     */
-    private function draft(array $observations): Adjusted
-    {
-        $start = array_replace(array_fill(0, $this->network->unknowns, 0.0), PlanNetwork::unknownsOf($this->sheet->shape->nominal));
-
-        try {
-            return Adjustment::solve($observations, $start, self::USUAL);
-        } catch (Undetermined) {
-            // Places that contradict each other: the usual plan as it is.
-            return Adjustment::solve([], $start, self::USUAL);
-        }
     }
 
     /** @param list<Observation> $candidates */
@@ -361,6 +271,7 @@ final class SpaceSurvey
             $value('skirting-height'),
             $value('skirting-thickness'),
             $this->things,
+            array_values(array_map(fn (Reading $reading) => $reading->slot, array_filter($this->readings, fn (Reading $reading) => $reading->slot->kind === ReadingKind::Offset || $reading->slot->onCeiling))),
         );
     }
 
@@ -384,6 +295,18 @@ final class SpaceSurvey
             foreach ([0.0, $top, 2 * $top] as $z) {
                 if (! (abs($frame->leftAt($v, $z)) + abs($frame->rightAt($v, $z)) < self::LARGEST)) {
                     return false;
+                }
+            }
+        }
+
+        foreach (array_keys($room->network->fields) as $wall) {
+            $length = $room->edgeLength($wall);
+            $height = $room->frame($wall)->ceilingAt($length / 2, 0.0);
+            foreach ([0.0, $length / 2, $length] as $along) {
+                foreach ([0.0, $height / 2, $height] as $z) {
+                    if (! (abs($height) + abs($room->wallOffset($wall, $along, $z)) < self::LARGEST)) {
+                        return false;
+                    }
                 }
             }
         }

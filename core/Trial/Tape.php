@@ -13,11 +13,13 @@ use Incastro\Survey\Slot;
  * A simulated person with tools: reads what is true with the tool's uncertainty, to the working fraction, and slips now and
  * then the way people do.
  */
-final readonly class Tape
+final class Tape
 {
     private const INCH = 25.4;
 
-    public function __construct(private Dice $dice, private LengthFormat $format, private float $slips = 0.0)
+    private bool $slipped = false;
+
+    public function __construct(private readonly Dice $dice, private readonly LengthFormat $format, private readonly float $slips = 0.0)
     {
     }
 
@@ -25,8 +27,8 @@ final readonly class Tape
     public function read(Slot $slot, float $truth): float
     {
         $value = $truth + $this->dice->normal($slot->tool->sigma($slot->span ?? abs($truth)));
-        $slips = $this->dice->chance($this->slips);
-        if ($slips) {
+        $this->slipped = $this->dice->chance($this->slips);
+        if ($this->slipped) {
             $value += $this->slip($slot, $value);
         }
         $step = match (true) {
@@ -38,6 +40,12 @@ final readonly class Tape
         $rounded = $step * round($value / $step);
 
         return $slot->kind->takesEnd() ? $rounded : max($slot->kind->mayBeZero() ? 0.0 : $step, $rounded);
+    }
+
+    /** Whether the last reading went wrong. */
+    public function hasSlipped(): bool
+    {
+        return $this->slipped;
     }
 
     private function slip(Slot $slot, float $value): float

@@ -31,6 +31,16 @@ final readonly class Assembly
         return array_map(fn (Placed $placed) => $placed->piece, $this->placed);
     }
 
+    /**
+     * The same with its pieces placed or cut otherwise.
+     *
+     * @param  list<Placed>  $placed
+     */
+    public function placing(array $placed): self
+    {
+        return new self($placed, $this->hardware, $this->decisions, $this->findings);
+    }
+
     public function with(self $that): self
     {
         return new self(

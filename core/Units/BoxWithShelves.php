@@ -4,21 +4,28 @@ declare(strict_types=1);
 
 namespace Incastro\Units;
 
-use Incastro\Fit\Cell;
+use Incastro\Fit\Box;
+use Incastro\Fit\Column;
+use Incastro\Fit\Opening;
+use Incastro\Fit\Terms;
+use Incastro\Geometry\Axis;
+use Incastro\Geometry\Point;
+use Incastro\Geometry\Polygon;
+use Incastro\Geometry\Prism;
 use Incastro\Measure\Length;
-use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Working;
 use Incastro\Pieces\EdgeWork;
 use Incastro\Pieces\Grain;
+use Incastro\Pieces\Piece;
+use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
-use Incastro\Rules\HouseRules;
 use Incastro\Rules\MaterialRole;
-use Incastro\Rules\Materials;
 use Incastro\Rules\Rule;
+use Incastro\Rules\WayOut;
 
 /**
- * A box with its sides full height, bottom and top between them, fixed and adjustable shelves at equal clear spacing, a
- * thin laid-on back and solid nailers top and bottom (handbook, "Units and their sums").
+ * A box of one cell or several: its shell, a board between each two tiers, fixed and adjustable shelves at equal clear
+ * spacing in every opening, a thin laid-on back and solid nailers top and bottom (handbook, "Units and their sums").
  */
 final readonly class BoxWithShelves
 {
@@ -30,96 +37,189 @@ final readonly class BoxWithShelves
 
     private PieceMaker $make;
 
-    public function __construct(
-        private Cell $cell,
-        private HouseRules $rules,
-        private Materials $materials,
-        private LengthFormat $format,
-    ) {
-        $this->make = new PieceMaker($cell->id, $cell->mark(), $materials, $format);
+    private BoxShell $shell;
+
+    private float $t;
+
+    private float $v;
+
+    public function __construct(private Box $box, private Terms $terms)
+    {
+        $this->make = new PieceMaker($box->id, $box->mark(), $terms->materials, $terms->format);
+        $this->shell = new BoxShell($box, $terms, $this->innerDepth());
+        $this->t = $terms->board();
+        $this->v = $box->v + $terms->materials->back->thickness->toDouble();
     }
 
     public function build(): Assembly
     {
-        return $this->shell()->with($this->shelves())->with($this->backAndNailers());
+        $assembly = $this->shell->build();
+        $number = 0;
+        foreach ($this->box->columns as $column) {
+            foreach ($column->openings as $i => $opening) {
+                $assembly = $assembly->with($this->shelves($column, $opening, $number));
+                $number += $opening->shelves();
+                if ($i < count($column->openings) - 1) {
+                    $assembly = $assembly->with($this->board($column, $opening));
+                }
+            }
+        }
+
+        return $assembly->with($this->backAndNailers());
     }
 
     /** Depth of sides, bottom and top: the back is laid on behind, the face frame before them. */
     private function innerDepth(): Working
     {
-        return Working::start('depth of the box', $this->cell->outerDepth())
-            ->minus('face frame', $this->materials->frame->thickness)
-            ->minus('laid-on back', $this->materials->back->thickness);
+        return Working::start('depth of the box', $this->box->outerDepth())
+            ->minus('face frame', $this->terms->materials->frame->thickness)
+            ->minus('laid-on back', $this->terms->materials->back->thickness);
     }
 
-    private function betweenSides(): Working
+    private function wide(Column $column): Working
     {
-        return Working::start('width of the box', $this->cell->outerWidth())
-            ->minusTimes('two sides', 2, $this->materials->carcass->thickness);
+        return count($this->box->columns) === 1 ? $this->shell->betweenSides() : Working::start('clear width of the bay', $column->width->result);
     }
 
-    private function shell(): Assembly
+    /** A board shared by two tiers, as deep as the slope leaves it. */
+    private function board(Column $column, Opening $below): Assembly
     {
-        $t = $this->materials->carcass->thickness->toDouble();
-        $w = $this->cell->outerWidth()->toDouble();
-        $h = $this->cell->outerHeight()->toDouble();
-        $d = $this->innerDepth()->result->toDouble();
-        $v = $this->materials->back->thickness->toDouble();
-        ['u' => $u, 'z' => $z] = ['u' => $this->cell->u, 'z' => $this->cell->z];
-        $front = [new EdgeWork('front, long', 'covered by the face frame')];
-        $side = fn (string $hand) => $this->make->inner("side-$hand", 'Side', Working::start('height of the box', $this->cell->outerHeight()), $this->innerDepth(), MaterialRole::Carcass, Grain::Length, $front, ['bottom, top and fixed shelves butt against it']);
-        $between = fn (string $role, string $name) => $this->make->inner($role, $name, $this->betweenSides(), $this->innerDepth(), MaterialRole::Carcass, Grain::Length, $front, ['pocket screws into both sides']);
+        $z = $below->z + $below->height->result->toDouble();
+        $piece = $this->make->of($below->tierId)->inner('board', 'Fixed board', $this->wide($column), $this->depthUnder($z + $this->t), MaterialRole::Carcass, Grain::Length, [new EdgeWork('front, long', 'covered by the face frame')], ['pocket screws into both sides'], null, 'board-'.$this->boardNumber($below));
 
-        return new Assembly([
-            new Placed($side('L'), $u, $v, $z, $t, $d, $h),
-            new Placed($side('R'), $u + $w - $t, $v, $z, $t, $d, $h),
-            new Placed($between('bottom', 'Bottom'), $u + $t, $v, $z, $w - 2 * $t, $d, $t),
-            new Placed($between('top', 'Top'), $u + $t, $v, $z + $h - $t, $w - 2 * $t, $d, $t),
-        ], [new Hardware('pocket screw, 32 mm', 4 * self::SCREWS_PER_JOINT, 'bottom and top to the sides')]);
+        return new Assembly([$this->level($piece, $column, $z, $column->width->result->toDouble(), Part::Body)], [new Hardware('pocket screw, 32 mm', 2 * self::SCREWS_PER_JOINT, 'fixed shelves to the sides')]);
+    }
+
+    private function boardNumber(Opening $wanted): int
+    {
+        $number = 0;
+        foreach ($this->box->columns as $column) {
+            foreach (array_slice($column->openings, 0, -1) as $opening) {
+                $number++;
+                if ($opening === $wanted) {
+                    return $number;
+                }
+            }
+        }
+
+        return $number;
+    }
+
+    /** The depth that is left, under the sloped top, for a board whose upper side is so high over the box's foot. */
+    private function depthUnder(float $high): Working
+    {
+        $top = $this->box->top;
+        $reaches = $top->isSloped() ? $top->reaches($high + $this->t / cos($top->angle(1.0))) - ($this->v - $this->box->v) : 0.0;
+
+        return $reaches > 0.0 ? $this->innerDepth()->minus('the slope takes', Length::ofDouble($reaches)) : $this->innerDepth();
+    }
+
+    private function level(Piece $piece, Column $column, float $z, float $wide, Part $part): Placed
+    {
+        $deep = $piece->width->result->toDouble();
+        $front = $this->v + $this->innerDepth()->result->toDouble();
+
+        return new Placed($piece, Prism::block($this->box->u + $column->x + ($column->width->result->toDouble() - $wide) / 2, $front - $deep, $this->box->z + $z, $wide, $deep, $this->t), Axis::U, Axis::V, $part, $this->box->id);
     }
 
     /** clear = (inner height − n·t) / (n + 1); what rounding leaves over goes to the top opening. */
-    private function shelves(): Assembly
+    private function shelves(Column $column, Opening $opening, int $before): Assembly
     {
-        $count = $this->cell->fixedShelves + $this->cell->adjustableShelves;
+        $count = $opening->shelves();
         if ($count === 0) {
             return new Assembly([]);
         }
-        $t = $this->materials->carcass->thickness;
-        $spacing = Working::start('height of the box', $this->cell->outerHeight())
-            ->minusTimes('bottom and top', 2, $t)
-            ->minusTimes($count === 1 ? 'one shelf' : "$count shelves", $count, $t)
-            ->dividedBy('equal openings', $count + 1)
-            ->roundedDown($this->format);
-        $findings = $spacing->result->isLessThan(Length::ofMillimetres(self::LOWEST_OPENING))
-            ? [Finding::clash('shelves-too-close', sprintf('%d shelves leave openings of %s; %s is the least that a hand gets into. Take some out.', $count, $this->format->write($spacing->result), $this->format->write(Length::ofMillimetres(self::LOWEST_OPENING))), $this->cell->id)]
-            : [];
-        $placed = [];
-        $fixedPlaces = $this->fixedPlaces($count);
+        $t = $this->terms->materials->carcass->thickness;
+        $spacing = $this->spacing($opening, $count);
+        if (! $spacing->result->isPositive()) {
+            return new Assembly([], [], [], [$this->tooClose($opening, $spacing)]);
+        }
+        $placed = $findings = [];
+        $fixedPlaces = $this->fixedPlaces($opening, $count);
+        $make = $this->make->of($opening->tierId);
         foreach (range(1, $count) as $i) {
             $isFixed = in_array($i, $fixedPlaces, true);
-            $z = $this->cell->z + $t->toDouble() + $i * $spacing->result->toDouble() + ($i - 1) * $t->toDouble();
-            $length = $isFixed ? $this->betweenSides() : $this->betweenSides()->minus('play, so that it drops in', $this->rules->get(Rule::ShelfPlay));
-            $piece = $this->make->inner(
+            $z = $opening->z + $i * $spacing->result->toDouble() + ($i - 1) * $t->toDouble();
+            $length = $isFixed ? $this->wide($column) : $this->wide($column)->minus('play, so that it drops in', $this->terms->rules->get(Rule::ShelfPlay));
+            $depth = $this->depthUnder($z + $t->toDouble());
+            if ($depth->result->toDouble() < $this->terms->rule(Rule::LeastDepth)) {
+                $findings = [$this->tooShallow($opening, $depth)];
+                if ($depth->result->toDouble() < 2 * $this->t) {
+                    continue;
+                }
+            }
+            $piece = $make->inner(
                 "shelf-$i",
                 $isFixed ? 'Fixed shelf' : 'Adjustable shelf',
                 $length,
-                $this->innerDepth(),
+                $depth,
                 MaterialRole::Carcass,
                 Grain::Length,
                 [new EdgeWork('front, long', 'banded')],
-                [$isFixed ? 'pocket screws into both sides' : 'on four pins']
+                [$isFixed ? 'pocket screws into both sides' : 'on four pins'],
+                null,
+                'shelf-'.($before + $i),
             );
-            $aside = ($this->cell->outerWidth()->toDouble() - $piece->length->result->toDouble()) / 2;
-            $placed[] = new Placed($piece, $this->cell->u + $aside, $this->materials->back->thickness->toDouble(), $z, $piece->length->result->toDouble(), $this->innerDepth()->result->toDouble(), $t->toDouble());
+            $placed[] = $this->level($piece, $column, $z, $piece->length->result->toDouble(), $isFixed ? Part::Body : Part::Loose);
         }
-        $fixed = $this->cell->fixedShelves;
         $hardware = array_values(array_filter([
-            new Hardware('pocket screw, 32 mm', 2 * self::SCREWS_PER_JOINT * $fixed, 'fixed shelves to the sides'),
-            new Hardware('shelf pin', self::PINS_PER_SHELF * $this->cell->adjustableShelves, 'adjustable shelves'),
+            new Hardware('pocket screw, 32 mm', 2 * self::SCREWS_PER_JOINT * $opening->fixedShelves, 'fixed shelves to the sides'),
+            new Hardware('shelf pin', self::PINS_PER_SHELF * $opening->adjustableShelves, 'adjustable shelves'),
         ], fn (Hardware $hardware) => $hardware->quantity > 0));
+        if ($spacing->result->isLessThan(Length::ofMillimetres(self::LOWEST_OPENING))) {
+            $findings[] = $this->tooClose($opening, $spacing);
+        }
 
-        return new Assembly($placed, $hardware, ['Clear between shelves' => $spacing], $findings);
+        return new Assembly($placed, $hardware, ['Clear between shelves, '.$this->nameOf($opening) => $spacing], $findings);
+    }
+
+    private function spacing(Opening $opening, int $count): Working
+    {
+        $t = $this->terms->materials->carcass->thickness;
+        $isAlone = count($this->box->columns) === 1 && count($this->box->columns[0]->openings) === 1 && ! $this->box->top->isRaked();
+        $inner = $isAlone
+            ? Working::start('height of the box', $this->box->outerHeight())->minusTimes('bottom and top', 2, $t)
+            : Working::start('clear height of the opening', $opening->height->result);
+
+        return $inner->minusTimes($count === 1 ? 'one shelf' : "$count shelves", $count, $t)
+            ->dividedBy('equal openings', $count + 1)
+            ->roundedDown($this->terms->format);
+    }
+
+    /** "B2" where the box has one opening, else "B2.3", counted through the box. */
+    private function nameOf(Opening $wanted): string
+    {
+        $number = $at = 0;
+        foreach ($this->box->columns as $column) {
+            foreach ($column->openings as $opening) {
+                $number++;
+                $at = $opening === $wanted ? $number : $at;
+            }
+        }
+
+        return $number === 1 ? $this->box->mark() : $this->box->mark().'.'.$at;
+    }
+
+    private function tooClose(Opening $opening, Working $spacing): Finding
+    {
+        $least = Length::ofMillimetres(self::LOWEST_OPENING);
+        $t = $this->terms->materials->carcass->thickness;
+        $fits = max(0, (int) floor(($opening->height->result->toDouble() - self::LOWEST_OPENING) / (self::LOWEST_OPENING + $t->toDouble())));
+
+        return Finding::clash('shelves-too-close', sprintf('%d shelves leave openings of %s; %s is the least that a hand gets into. Take some out.', $opening->shelves(), $this->terms->format->write($spacing->result), $this->terms->format->write($least)), $opening->tierId)
+            ->withWaysOut([new WayOut($fits === 1 ? 'Keep 1 shelf' : "Keep $fits shelves", new Edit("layout.tiers.$opening->tierId.shelves", ['fixed' => min($fits, $opening->fixedShelves), 'adjustable' => max(0, $fits - min($fits, $opening->fixedShelves))]))]);
+    }
+
+    private function tooShallow(Opening $opening, Working $depth): Finding
+    {
+        $least = $this->terms->rules->get(Rule::LeastDepth);
+        $deeper = $this->box->outerDepth()->plus($least)->minus($depth->result)->roundedUp($this->terms->format->step);
+
+        return Finding::clash('too-shallow', sprintf('A shelf here is %s deep; things fall off one of less than %s.', $this->terms->format->write($depth->result->roundedDown($this->terms->format->step)), $this->terms->format->write($least)), $opening->tierId)
+            ->withWaysOut([
+                new WayOut(sprintf('Make the box %s deep', $this->terms->format->write($deeper)), new Edit("layout.tiers.{$this->box->id}.depth", ['nm' => $deeper->nanometres(), 'typed' => ''])),
+                new WayOut('Take its shelves out', new Edit("layout.tiers.$opening->tierId.shelves", ['fixed' => 0, 'adjustable' => 0])),
+            ]);
     }
 
     /**
@@ -127,38 +227,44 @@ final readonly class BoxWithShelves
      *
      * @return list<int> from 1
      */
-    private function fixedPlaces(int $count): array
+    private function fixedPlaces(Opening $opening, int $count): array
     {
-        $fixed = $this->cell->fixedShelves;
+        $fixed = $opening->fixedShelves;
 
         return array_map(fn (int $k) => (int) round($k * ($count + 1) / ($fixed + 1)), $fixed === 0 ? [] : range(1, $fixed));
     }
 
     private function backAndNailers(): Assembly
     {
-        $play = $this->rules->get(Rule::BackPlay);
-        $back = $this->make->inner(
-            'back',
-            'Back',
-            Working::start('height of the box', $this->cell->outerHeight())->minus('less than the box', $play),
-            Working::start('width of the box', $this->cell->outerWidth())->minus('less than the box', $play),
-            MaterialRole::Back,
-            Grain::Length,
-            [],
-            ['laid on behind, screwed all round']
-        );
-        $t = $this->materials->carcass->thickness->toDouble();
-        $high = $this->rules->mm(Rule::NailerWidth);
-        $nailer = fn (string $at) => $this->make->inner("nailer-$at", 'Nailer', $this->betweenSides(), Working::start('nailer width', $this->rules->get(Rule::NailerWidth)), MaterialRole::Carcass, Grain::Length, [], ['pocket screws into both sides; the box is fixed to studs through it']);
-        $u = $this->cell->u + $t;
-        $v = $this->materials->back->thickness->toDouble();
-        $length = $this->betweenSides()->result->toDouble();
+        $play = $this->terms->rules->get(Rule::BackPlay);
         $half = $play->toDouble() / 2;
+        $top = $this->box->top;
+        $high = $top->isSloped()
+            ? Working::start('height of the back, under the slope', Length::ofDouble($top->back))
+            : Working::start('height of the box', $this->box->outerHeight());
+        $length = $high->minus('less than the box', $play);
+        $width = Working::start('width of the box', $this->box->outerWidth())->minus('less than the box', $play);
+        [$wide, $long] = [$width->result->toDouble(), $length->result->toDouble()];
+        $outline = null;
+        $profile = Polygon::rectangle($this->box->u + $half, $this->box->z + $half, $wide, $long)->points;
+        $works = [];
+        if ($top->isRaked()) {
+            [$left, $right] = [$top->left - 2 * $half, $top->right - 2 * $half];
+            $outline = new Polygon([new Point(0.0, 0.0), new Point($left, 0.0), new Point($right, $wide), new Point(0.0, $wide)]);
+            $profile = array_map(fn (Point $point) => new Point($this->box->u + $half + $point->y, $this->box->z + $half + $point->x), $outline->points);
+            $works[] = new EdgeWork('top, short', sprintf('cut at %.1f° to the rake', rad2deg($top->angle($this->box->outerWidth()->toDouble()))));
+        }
+        $back = $this->make->inner('back', 'Back', $length, $width, MaterialRole::Back, Grain::Length, $works, ['laid on behind, screwed all round'], $outline);
+        $nailer = fn (string $at) => $this->make->inner("nailer-$at", 'Nailer', $this->shell->betweenSides(), Working::start('nailer width', $this->terms->rules->get(Rule::NailerWidth)), MaterialRole::Carcass, Grain::Length, [], ['pocket screws into both sides; the box is fixed to studs through it']);
+        $tall = $this->terms->rule(Rule::NailerWidth);
+        $low = min($top->lowest(), $top->isSloped() ? $top->back : INF);
+        $places = $low > 2 * $tall + 4 * $this->t ? ['top' => $low - 2 * $this->t - $tall + ($top->isRaked() || $top->isSloped() ? 0.0 : $this->t), 'bottom' => $this->t] : ['bottom' => $this->t];
+        $across = $this->box->outerWidth()->toDouble() - 2 * $this->t;
+        $placed = [new Placed($back, new Prism(Axis::V, $profile, $this->box->v, $this->v), Axis::Z, Axis::U, Part::Back, $this->box->id)];
+        foreach ($places as $at => $z) {
+            $placed[] = new Placed($nailer($at), Prism::block($this->box->u + $this->t, $this->v, $this->box->z + $z, $across, $this->t, $tall), Axis::U, Axis::Z, Part::Nailer, $this->box->id);
+        }
 
-        return new Assembly([
-            new Placed($back, $this->cell->u + $half, 0.0, $this->cell->z + $half, $back->width->result->toDouble(), $v, $back->length->result->toDouble()),
-            new Placed($nailer('top'), $u, $v, $this->cell->z + $this->cell->outerHeight()->toDouble() - $t - $high, $length, $t, $high),
-            new Placed($nailer('bottom'), $u, $v, $this->cell->z + $t, $length, $t, $high),
-        ], [new Hardware('pocket screw, 32 mm', 8, 'nailers to the sides')]);
+        return new Assembly($placed, [new Hardware('pocket screw, 32 mm', 4 * count($places), 'nailers to the sides')]);
     }
 }

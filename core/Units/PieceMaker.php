@@ -24,36 +24,43 @@ final readonly class PieceMaker
     ) {
     }
 
+    /** The same for pieces that belong to another cell of the same unit: their keys follow it. */
+    public function of(string $owner): self
+    {
+        return new self($owner, $this->mark, $this->materials, $this->format);
+    }
+
     /**
      * A piece that goes into a space: its finished sizes are rounded down.
      *
      * @param  list<EdgeWork>  $edges
      * @param  list<string>  $joints
      */
-    public function inner(string $role, string $name, Working $length, Working $width, MaterialRole $material, Grain $grain, array $edges = [], array $joints = []): Piece
+    public function inner(string $role, string $name, Working $length, Working $width, MaterialRole $material, Grain $grain, array $edges = [], array $joints = [], ?Polygon $outline = null, ?string $mark = null): Piece
     {
-        return $this->piece($role, $name, $length->roundedDown($this->format), $width->roundedDown($this->format), $material, $grain, null, $edges, $joints);
+        return $this->piece($role, $name, $length->roundedDown($this->format), $width->roundedDown($this->format), $material, $grain, $outline, $edges, $joints, $mark);
     }
 
     /**
      * A piece that covers a gap and is cut to it: its blank is rounded up.
      *
      * @param  list<EdgeWork>  $edges
+     * @param  list<string>  $joints
      */
-    public function covering(string $role, string $name, Working $length, Working $width, MaterialRole $material, ?Polygon $outline, array $edges = []): Piece
+    public function covering(string $role, string $name, Working $length, Working $width, MaterialRole $material, ?Polygon $outline, array $edges = [], array $joints = []): Piece
     {
-        return $this->piece($role, $name, $length->roundedUp($this->format), $width->roundedUp($this->format), $material, Grain::Length, $outline, $edges, []);
+        return $this->piece($role, $name, $length->roundedUp($this->format), $width->roundedUp($this->format), $material, Grain::Length, $outline, $edges, $joints, null);
     }
 
     /**
      * @param  list<EdgeWork>  $edges
      * @param  list<string>  $joints
      */
-    private function piece(string $role, string $name, Working $length, Working $width, MaterialRole $material, Grain $grain, ?Polygon $outline, array $edges, array $joints): Piece
+    private function piece(string $role, string $name, Working $length, Working $width, MaterialRole $material, Grain $grain, ?Polygon $outline, array $edges, array $joints, ?string $mark): Piece
     {
         return new Piece(
             $this->owner.':'.$role,
-            $this->mark.'-'.$role,
+            $this->mark.'-'.($mark ?? $role),
             $name,
             $length,
             $width,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Units;
 
-use Incastro\Fit\Gap;
+use Incastro\Fit\Closing\Gap;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Polyline;
@@ -19,10 +19,21 @@ final class ScribedOutline
      */
     public static function of(Gap $gap, float $inner, float $before, float $length): Polygon
     {
-        $line = new Polyline(array_map(fn (Point $station) => new Point($station->x + $before, $inner + $station->y), $gap->stations));
-        $outer = array_values(array_filter($line->points, fn (Point $point) => $point->x > 1e-6 && $point->x < $length - 1e-6));
-        $outer = [new Point(0.0, $line->at(0.0)), ...$outer, new Point($length, $line->at($length)), new Point($length, 0.0)];
+        $outer = self::line($gap, $inner, $before, $length);
 
-        return new Polygon([new Point(0.0, 0.0), ...array_reverse($outer)]);
+        return new Polygon([new Point(0.0, 0.0), new Point($length, 0.0), ...array_reverse($outer)]);
+    }
+
+    /**
+     * The scribed edge alone, from the strip's start to its end.
+     *
+     * @return non-empty-list<Point>
+     */
+    public static function line(Gap $gap, float $inner, float $before, float $length): array
+    {
+        $line = new Polyline(array_map(fn (Point $station) => new Point($station->x + $before, $inner + $station->y), $gap->stations));
+        $between = array_values(array_filter($line->points, fn (Point $point) => $point->x > 1e-6 && $point->x < $length - 1e-6));
+
+        return [new Point(0.0, $line->at(0.0)), ...$between, new Point($length, $line->at($length))];
     }
 }

@@ -21,6 +21,9 @@ final class Adjustment
 
     private const SETTLED = 1e-5;
 
+    /** Unknowns may move by so much before the derivatives are taken anew, mm. */
+    private const NEAR = 3.0;
+
     /** A network that may float is only drawn: a tenth of a millimetre is near enough, and it must not cost much. */
     private const SETTLED_FLOATING = 0.1;
 
@@ -38,11 +41,17 @@ final class Adjustment
         $x = $start;
         $misfits = self::misfits($observations, $x);
         $rows = [];
+        $matrix = null;
+        $moved = INF;
         [$steps, $settled] = $prior > 0.0 ? [self::STEPS_FLOATING, self::SETTLED_FLOATING] : [self::STEPS, self::SETTLED];
         for ($step = 0; $step < $steps; $step++) {
-            // Those of the last step serve the covariance too: the unknowns hardly move after it.
-            $rows = self::rows($observations, $x);
-            $change = NormalMatrix::of($observations, $rows, count($x), $prior)->solve(self::right($observations, $rows, $misfits, count($x)));
+            // Derivatives hold near where they were taken; those of the last step serve the covariance too.
+            if ($matrix === null || $moved > self::NEAR) {
+                $rows = self::rows($observations, $x);
+                $matrix = NormalMatrix::of($observations, $rows, count($x), $prior);
+                $moved = 0.0;
+            }
+            $change = $matrix->solve(self::right($observations, $rows, $misfits, count($x)));
             $sum = self::sumOfSquares($observations, $misfits);
             for ($halving = 0; $halving < self::HALVINGS; $halving++) {
                 $next = array_map(fn (float $value, float $by) => $value + $by, $x, $change);
@@ -53,12 +62,14 @@ final class Adjustment
                 $change = array_map(fn (float $by) => $by / 2, $change);
             }
             [$x, $misfits] = [$next, $nextMisfits];
-            if ($change === [] || max(array_map(abs(...), $change)) < $settled) {
+            $most = $change === [] ? 0.0 : max(array_map(abs(...), $change));
+            $moved += $most;
+            if ($most < $settled) {
                 break;
             }
         }
 
-        return new Adjusted($x, NormalMatrix::of($observations, $rows, count($x), $prior)->inverse(), $observations, $rows, array_map(fn (float $misfit) => -$misfit, $misfits));
+        return new Adjusted($x, $matrix->inverse(), $observations, $rows, array_map(fn (float $misfit) => -$misfit, $misfits));
     }
 
     /**

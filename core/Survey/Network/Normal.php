@@ -23,6 +23,15 @@ final class Normal
     }
 
     /**
+     * What takes the place of 1.645 where n alike pieces must all go in: the one-sided quantile for 0.05/n (handbook,
+     * "Allowances").
+     */
+    public static function together(int $n): float
+    {
+        return $n <= 1 ? self::ONE_SIDED_95 : self::upper(0.05 / $n);
+    }
+
+    /**
      * The value that a normal variable passes with probability p < 0.5, by the rational approximation of Abramowitz and
      * Stegun 26.2.23, good to 4.5·10⁻⁴.
      */

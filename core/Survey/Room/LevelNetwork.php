@@ -76,7 +76,9 @@ final readonly class LevelNetwork
         }
         if ($slot->kind === ReadingKind::Fall && count($spots) === 2) {
             // Positive when the second place is lower.
-            return Observation::linear($id, $value, $sigma, RoomNetwork::difference(self::floor($spots[0]), self::floor($spots[1])));
+            return $slot->onCeiling
+                ? Observation::linear($id, $value, $sigma, RoomNetwork::difference(self::plane($slot->plane, $spots[0]), self::plane($slot->plane, $spots[1])))
+                : Observation::linear($id, $value, $sigma, RoomNetwork::difference(self::floor($spots[0]), self::floor($spots[1])));
         }
 
         return null;
@@ -93,7 +95,7 @@ final readonly class LevelNetwork
         $all = [];
         $falls = [];
         foreach ($readings as $reading) {
-            if ($reading->slot->kind === ReadingKind::Fall && count($reading->slot->spots) === 2) {
+            if ($reading->slot->kind === ReadingKind::Fall && ! $reading->slot->onCeiling && count($reading->slot->spots) === 2) {
                 [$p, $q] = array_map($this->place, $reading->slot->spots);
                 $falls[] = [$q->x - $p->x, $q->y - $p->y];
             }

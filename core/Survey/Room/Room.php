@@ -9,6 +9,7 @@ use Incastro\Survey\ClearSpan;
 use Incastro\Survey\Network\Adjusted;
 use Incastro\Survey\Path;
 use Incastro\Survey\Plan\PlanNetwork;
+use Incastro\Survey\Slot;
 use Incastro\Survey\Space\SpaceShape;
 use Incastro\Survey\Things\Thing;
 
@@ -21,7 +22,10 @@ final readonly class Room
     /** @var list<Point> at the plan's height */
     public array $corners;
 
-    /** @param list<Thing> $things */
+    /**
+     * @param  list<Thing>  $things
+     * @param  list<Slot>  $offsets  stations of straightedges that were read by rule, and levels held to the ceiling
+     */
     public function __construct(
         public SpaceShape $shape,
         public RoomNetwork $network,
@@ -32,8 +36,20 @@ final readonly class Room
         public float $skirtingHeight,
         public float $skirtingThickness,
         public array $things,
+        public array $offsets = [],
+        private Frames $frames = new Frames(),
     ) {
         $this->corners = array_map(fn (int $corner) => PlanNetwork::at($adjusted->unknowns, $corner), array_keys($shape->edges));
+    }
+
+    /**
+     * The same room with other things on its faces.
+     *
+     * @param  list<Thing>  $things
+     */
+    public function with(array $things): self
+    {
+        return new self($this->shape, $this->network, $this->adjusted, $this->levels, $this->heightInFront, $this->heightInFrontSigma, $this->skirtingHeight, $this->skirtingThickness, $things, $this->offsets, $this->frames);
     }
 
     /** σ of a corner's place, mm. */
@@ -65,10 +81,16 @@ final readonly class Room
         return isset($this->network->fields[$wall]) ? $this->adjusted->sigmaOf($this->network->fields[$wall]->weights($this->network->station($wall, $along), $z)) : null;
     }
 
+    /** A place on a wall's surface, so far from its left end as one faces it, at a height. */
+    public function wallPoint(int $wall, float $along, float $z): Point
+    {
+        return $this->network->wallPoint($this->adjusted->unknowns, $wall, $along, $z);
+    }
+
     /** The frame of a run along a wall. */
     public function frame(int $wall = 0): RunFrame
     {
-        return new RunFrame($this, $wall);
+        return $this->frames->of($this, $wall);
     }
 
     /** Clear span of a run along a path, with the places that bind (handbook, "The frame of a run, and clear span"). */

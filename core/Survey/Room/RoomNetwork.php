@@ -93,12 +93,11 @@ final readonly class RoomNetwork
     {
         $stations = [0.0, max(1.0, $this->lengths[$wall])];
         foreach ($taken as $slot) {
-            if ($slot->kind === ReadingKind::Offset && $slot->wall === $wall) {
-                if ($slot->isLevel) {
-                    $stations[] = $this->station($wall, (float) $slot->along);
-                } else {
-                    $rows[] = (float) $slot->height;
-                }
+            if ($slot->wall === $wall && $slot->kind === ReadingKind::Offset) {
+                $slot->isLevel ? $stations[] = $this->station($wall, (float) $slot->along) : $rows[] = (float) $slot->height;
+            } elseif ($slot->wall === $wall && $slot->kind === ReadingKind::Plumb && $this->shape->ceiling->isSloped()) {
+                // The plan lies low there, far from the middle of a tall wall: a bow shows where the level ends.
+                array_push($rows, (float) $slot->height, (float) $slot->height + (float) $slot->span);
             }
         }
 
@@ -259,7 +258,7 @@ final readonly class RoomNetwork
                 $id,
                 $value,
                 $sigma,
-                [...$this->dependsOfCorners([(int) $slot->at], $z), ...$this->dependsOfWall((int) $slot->wall)],
+                [...$this->dependsOfCorners([(int) $slot->at], $z), ...$this->dependsOfWall((int) $slot->wall, $z)],
                 fn (array $x): float => $this->corner($x, (int) $slot->at, $z)->distanceTo($this->wallPoint($x, (int) $slot->wall, (float) $slot->along, $z))
             ),
             ReadingKind::Width => $this->width($id, $slot, $value, $sigma, $z),
@@ -305,7 +304,7 @@ final readonly class RoomNetwork
         if ($between === null) {
             return null;
         }
-        $depends = array_unique([...$this->dependsOfEdge((int) $slot->wall), ...$this->dependsOfWall($between[0]), ...$this->dependsOfWall($between[1])]);
+        $depends = array_unique([...$this->dependsOfEdge((int) $slot->wall), ...$this->dependsOfWall($between[0], $z), ...$this->dependsOfWall($between[1], $z)]);
         sort($depends);
 
         return new Observation($id, $value, $sigma, $depends, function (array $x) use ($slot, $between, $z): float {
@@ -356,7 +355,7 @@ final readonly class RoomNetwork
         foreach ($corners as $corner) {
             $depends = [...$depends, ...PlanNetwork::of($corner)];
             if (abs($z - $this->planHeight) >= 1e-6) {
-                $depends = [...$depends, ...$this->dependsOfWall($this->shape->before($corner)), ...$this->dependsOfWall($corner)];
+                $depends = [...$depends, ...$this->dependsOfWall($this->shape->before($corner), $z), ...$this->dependsOfWall($corner, $z)];
             }
         }
         $depends = array_unique($depends);
@@ -372,13 +371,13 @@ final readonly class RoomNetwork
     }
 
     /**
-     * The unknowns of an edge and of the wall that stands on it.
+     * The unknowns of an edge and, at a height, of the wall that stands on it.
      *
      * @return list<int>
      */
-    public function dependsOfWall(int $edge): array
+    public function dependsOfWall(int $edge, float $z): array
     {
-        return [...$this->dependsOfEdge($edge), ...(isset($this->fields[$edge]) ? $this->fields[$edge]->unknowns() : [])];
+        return [...$this->dependsOfEdge($edge), ...(isset($this->fields[$edge]) ? $this->fields[$edge]->unknownsAt($z) : [])];
     }
 
     /**

@@ -21,8 +21,17 @@ final class RunFrame
     /** A wall may be carried on past its corners by this much and still be met, mm: corners move with the height. */
     private const PAST_CORNERS = 5.0;
 
-    /** @var array<string, array{float, array<int, float>}> */
+    /** A wall turns off when it goes out by more than this for each mm along: 11°. */
+    private const TURNS = 0.2;
+
+    /** Pairs of places, the tightest first, whose doubt is looked at. */
+    private const PAIRS = 12;
+
+    /** @var array<string, array{float, ?int}> where a side stands at a place, and the wall that stands there */
     private array $met = [];
+
+    /** @var array<string, array<int, float>> how that depends on the unknowns */
+    private array $weighed = [];
 
     /** @var array{left: list<int>, right: list<int>} walls that may stand on either side */
     private readonly array $sides;
@@ -35,14 +44,22 @@ final class RunFrame
             if ($other === $wall) {
                 continue;
             }
-            [$pu, $pv] = $this->place($room->corners[$other]);
-            [$qu, $qv] = $this->place($room->corners[$room->shape->after($other)]);
             // A wall that runs along in front is no side.
-            if (abs($qv - $pv) > 0.2 * abs($qu - $pu)) {
-                $sides[($pu + $qu) / 2 < $middle ? 'left' : 'right'][] = $other;
+            if ($this->turnsOff($other)) {
+                $at = ($this->place($room->corners[$other])[0] + $this->place($room->corners[$room->shape->after($other)])[0]) / 2;
+                $sides[$at < $middle ? 'left' : 'right'][] = $other;
             }
         }
         $this->sides = $sides;
+    }
+
+    /** Whether another edge of the plan turns off from this run's wall, rather than going on nearly straight or facing it. */
+    public function turnsOff(int $edge): bool
+    {
+        [$fromU, $fromV] = $this->place($this->room->corners[$edge]);
+        [$toU, $toV] = $this->place($this->room->corners[$this->room->shape->after($edge)]);
+
+        return abs($toV - $fromV) > self::TURNS * abs($toU - $fromU);
     }
 
     /** Length of the wall at the plan's height. */
@@ -94,7 +111,7 @@ final class RunFrame
     /**
      * Heights at which a wall beside the run may bend, between two heights, those included: extremes lie there.
      *
-     * @return list<float>
+     * @return non-empty-list<float>
      */
     public function bendsBetween(float $from, float $to): array
     {
@@ -131,48 +148,13 @@ final class RunFrame
     /** Depth at which the space opens, or at which a wall faces the run: the shallower side. */
     public function mouth(): float
     {
-        return $this->mouthCorner()[1];
+        return (new Mouth($this->room, $this))->depth;
     }
 
     /** σ of that depth. */
     public function mouthSigma(): float
     {
-        [$corner] = $this->mouthCorner();
-        $shape = $this->room->shape;
-        $depends = array_values(array_unique([...PlanNetwork::of($corner), ...PlanNetwork::of($this->wall), ...PlanNetwork::of($shape->after($this->wall))]));
-        $out = new Observation('depth', 0.0, 1.0, $depends, function (array $x) use ($corner): float {
-            $origin = PlanNetwork::at($x, $this->room->shape->after($this->wall));
-            [$dx, $dy] = $this->room->network->direction($x, $this->wall);
-            $p = PlanNetwork::at($x, $corner);
-
-            return -$dy * ($p->x - $origin->x) + $dx * ($p->y - $origin->y);
-        });
-
-        return $this->room->adjusted->sigmaOf(Adjustment::row($out, $this->room->adjusted->unknowns));
-    }
-
-    /**
-     * The corner that ends the shallower of the walls beside the run, and its depth.
-     *
-     * @return array{int, float}
-     */
-    private function mouthCorner(): array
-    {
-        $shape = $this->room->shape;
-        $ends = [];
-        foreach ([$shape->after($this->wall), $shape->before($this->wall)] as $i => $edge) {
-            if ($shape->isWall($edge)) {
-                $ends[] = $i === 0 ? $shape->after($edge) : $edge;
-            }
-        }
-        $ends = $ends === [] ? [$shape->after($shape->after($this->wall))] : $ends;
-        $best = [$ends[0], INF];
-        foreach ($ends as $corner) {
-            $v = $this->place($this->room->corners[$corner])[1];
-            $best = $v < $best[1] ? [$corner, $v] : $best;
-        }
-
-        return $best;
+        return (new Mouth($this->room, $this))->sigma();
     }
 
     /** All that the run's sides enclose, from its wall to the mouth and from the floor to the lowest ceiling. */
@@ -224,11 +206,11 @@ final class RunFrame
     /** σ in mm of the distance from a side to anything placed by both sides, at a place. */
     public function sigmaAt(string $side, float $v, float $z): float
     {
-        $weights = $this->side($side, $v, $z)[1];
+        $weights = $this->sideWeights($side, $v, $z);
         $heights = $this->bendsBetween(0.0, $this->lowestCeiling($this->mouth())[0]);
         foreach (['left', 'right'] as $other) {
             foreach ($heights as $height) {
-                foreach ($this->side($other, $v, $height)[1] as $i => $weight) {
+                foreach ($this->sideWeights($other, $v, $height) as $i => $weight) {
                     $weights[$i] = ($weights[$i] ?? 0.0) - $weight / (2 * count($heights));
                 }
             }
@@ -237,52 +219,120 @@ final class RunFrame
         return $this->room->adjusted->sigmaOf($weights);
     }
 
+    /** Whether no wall stands on a side: there the run ends where its own wall does. */
+    public function isOpen(string $side): bool
+    {
+        return $this->reaching($side, 1.0) === [];
+    }
+
+    /**
+     * The wall on a side at a depth, and how far along it from its left end as one faces it, mm; null on an open side.
+     *
+     * @return array{int, float}|null
+     */
+    public function sideWall(string $side, float $v): ?array
+    {
+        [$u, $wall] = $this->side($side, $v, $this->room->network->planHeight);
+        if ($wall === null) {
+            return null;
+        }
+        $left = $this->room->corners[$this->room->shape->after($wall)];
+        $right = $this->room->corners[$wall];
+        $at = $this->point($u, $v);
+        $length = max(1e-6, $left->distanceTo($right));
+
+        return [$wall, (($at->x - $left->x) * ($right->x - $left->x) + ($at->y - $left->y) * ($right->y - $left->y)) / $length];
+    }
+
+    /** How far the run's own wall stands into the room at a place, mm. */
+    public function backAt(float $u, float $z): float
+    {
+        return $this->room->wallOffset($this->wall, $u, $z);
+    }
+
+    /** σ of that; null where nobody looked at the wall. */
+    public function backSigmaAt(float $u, float $z): ?float
+    {
+        return $this->room->wallOffsetSigma($this->wall, $u, $z);
+    }
+
+    /** The farthest that the run's own wall stands into the room behind a box, mm; 0 where nobody looked at it. */
+    public function backBulge(float $from, float $to, float $bottom, float $top): float
+    {
+        $field = $this->room->network->fields[$this->wall] ?? null;
+        $bulge = 0.0;
+        if ($field === null) {
+            return $bulge;
+        }
+        foreach ([$bottom, ...$field->bendsBetween($bottom, $top), $top] as $z) {
+            foreach ([$from, ...array_map(fn (float $station) => $this->room->network->station($this->wall, $station), $field->turnsBetween($this->room->network->station($this->wall, $to), $this->room->network->station($this->wall, $from))), $to] as $u) {
+                $bulge = max($bulge, $this->backAt($u, $z));
+            }
+        }
+
+        return $bulge;
+    }
+
     /**
      * Clear span along a path. Walls are straight between bends, so the extremes lie at the corners of the path and at the
-     * bends. U covers every pair of places, not only the tightest: a pair 1 mm wider but known 3 mm worse may be the one
-     * that binds.
+     * bends. U covers every pair of places that may bind, not only the tightest: a pair 1 mm wider but known 3 mm worse may
+     * be the one that does.
      */
     public function span(Path $path, bool $withSkirting = false): ClearSpan
     {
-        $heights = $this->bendsBetween($path->bottom, $path->top);
+        $lefts = $this->places('left', $path, $path->top, $withSkirting);
+        $rights = $this->places('right', $path, $path->topRight, $withSkirting);
+        $pairs = [];
+        foreach ($lefts as [$left, $l]) {
+            foreach ($rights as [$right, $r]) {
+                $pairs[] = [$right - $left, $left, $right, $l, $r];
+            }
+        }
+        usort($pairs, fn (array $a, array $b) => $a[0] <=> $b[0]);
+        $best = $pairs[0];
+        $safe = INF;
+        $weights = [];
+        foreach (array_slice($pairs, 0, self::PAIRS) as $pair) {
+            $depends = RoomNetwork::difference($this->sideWeights('right', ...$pair[4]), $this->sideWeights('left', ...$pair[3]));
+            $weights = $weights === [] ? $depends : $weights;
+            $safe = min($safe, $pair[0] - Normal::ONE_SIDED_95 * $this->room->adjusted->sigmaOf($depends));
+        }
+
+        return new ClearSpan($best[0], $best[0] - $safe, $best[1], $best[2], $best[3][0], $best[3][1], $best[4][0], $best[4][1], $weights);
+    }
+
+    /**
+     * Where a side stands at the corners and bends of a path.
+     *
+     * @return list<array{float, array{float, float}}> u, and its depth and height
+     */
+    private function places(string $side, Path $path, float $top, bool $withSkirting): array
+    {
+        $heights = $this->bendsBetween($path->bottom, $top);
         if ($withSkirting && $this->skirtingTop() > $path->bottom) {
-            $heights[] = min($path->top, $this->skirtingTop() - 1e-3);
+            $heights[] = min($top, $this->skirtingTop() - 1e-3);
         }
         $places = [];
         foreach ($this->turnsBetween($path->back, $path->front) as $v) {
             foreach ($heights as $z) {
-                $places[] = [$v, $z];
+                $places[] = [$side === 'left' ? $this->leftAt($v, $z, $withSkirting) : $this->rightAt($v, $z, $withSkirting), [$v, $z]];
             }
         }
-        $safe = INF;
-        $best = null;
-        foreach ($places as $l) {
-            $left = $this->leftAt($l[0], $l[1], $withSkirting);
-            foreach ($places as $r) {
-                $right = $this->rightAt($r[0], $r[1], $withSkirting);
-                $weights = RoomNetwork::difference($this->side('right', $r[0], $r[1])[1], $this->side('left', $l[0], $l[1])[1]);
-                $safe = min($safe, $right - $left - Normal::ONE_SIDED_95 * $this->room->adjusted->sigmaOf($weights));
-                if ($best === null || $right - $left < $best[0] - 1e-6) {
-                    $best = [$right - $left, $left, $right, $l, $r, $weights];
-                }
-            }
-        }
-        assert($best !== null);
 
-        return new ClearSpan($best[0], $best[0] - $safe, $best[1], $best[2], $best[3][0], $best[3][1], $best[4][0], $best[4][1], $best[5]);
+        return $places;
     }
 
     /**
-     * Where the nearest wall on a side stands at a place, and how that depends on the unknowns.
+     * Where the nearest wall on a side stands at a place, and which it is.
      *
-     * @return array{float, array<int, float>}
+     * @return array{float, ?int}
      */
     private function side(string $side, float $v, float $z): array
     {
         return $this->met["$side $v $z"] ??= $this->nearest($side, $v, $z);
     }
 
-    /** @return array{float, array<int, float>} */
+    /** @return array{float, ?int} */
     private function nearest(string $side, float $v, float $z): array
     {
         $x = $this->room->adjusted->unknowns;
@@ -294,24 +344,31 @@ final class RunFrame
                 $best = [$u, $wall];
             }
         }
-        if ($best === null) {
-            // An open side ends where the wall does.
-            $u = $side === 'left' ? 0.0 : $this->length();
-            $corner = new Observation(
-                'end',
-                0.0,
-                1.0,
-                $side === 'left' ? [] : [...PlanNetwork::of($this->wall), ...PlanNetwork::of($this->room->shape->after($this->wall))],
-                fn (array $x): float => PlanNetwork::at($x, $this->wall)->distanceTo(PlanNetwork::at($x, $this->room->shape->after($this->wall)))
-            );
 
-            return [$u, $side === 'left' ? [] : Adjustment::row($corner, $x)];
+        // An open side ends where the wall does.
+        return $best ?? [$side === 'left' ? 0.0 : $this->length(), null];
+    }
+
+    /** @return array<int, float> how the place of a side depends on the unknowns */
+    private function sideWeights(string $side, float $v, float $z): array
+    {
+        return $this->weighed["$side $v $z"] ??= $this->weigh($side, $v, $z);
+    }
+
+    /** @return array<int, float> */
+    private function weigh(string $side, float $v, float $z): array
+    {
+        $x = $this->room->adjusted->unknowns;
+        $wall = $this->side($side, $v, $z)[1];
+        $own = [...PlanNetwork::of($this->wall), ...PlanNetwork::of($this->room->shape->after($this->wall))];
+        if ($wall === null) {
+            $corner = new Observation('end', 0.0, 1.0, $side === 'left' ? [] : $own, fn (array $x): float => PlanNetwork::at($x, $this->wall)->distanceTo(PlanNetwork::at($x, $this->room->shape->after($this->wall))));
+
+            return $side === 'left' ? [] : Adjustment::row($corner, $x);
         }
-        $wall = $best[1];
-        $depends = array_values(array_unique([...$this->room->network->dependsOfWall($wall), ...PlanNetwork::of($this->wall), ...PlanNetwork::of($this->room->shape->after($this->wall))]));
-        $along = new Observation('side', 0.0, 1.0, $depends, fn (array $x): float => $this->room->network->meets($x, $wall, $z, $this->wall, $v) ?? 0.0);
+        $depends = array_values(array_unique([...$this->room->network->dependsOfWall($wall, $z), ...$own]));
 
-        return [$best[0], Adjustment::row($along, $x)];
+        return Adjustment::row(new Observation('side', 0.0, 1.0, $depends, fn (array $x): float => $this->room->network->meets($x, $wall, $z, $this->wall, $v) ?? 0.0), $x);
     }
 
     /**

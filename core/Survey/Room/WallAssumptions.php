@@ -21,7 +21,13 @@ final readonly class WallAssumptions
 
     private const BOW = 6.0;
 
+    /** Walls at least this high lean and bow as much as walls do, mm. */
+    private const FULL_HEIGHT = 2000.0;
+
     private const TWIST = 3.0;
+
+    /** The step of rows over which a wall twists so much, mm; over more it adds up as chance does. */
+    private const TWIST_OVER = 1200.0;
 
     /** σ of a skew over this depth, mm, where no reading tells the plan from a slanted one. */
     private const SKEW = 20.0;
@@ -68,13 +74,15 @@ final readonly class WallAssumptions
         $rows = $field->rows;
         $low = $rows[0];
         $high = $rows[count($rows) - 1];
+        // A knee wall has less height to lean and bow over.
+        $part = min(1.0, ($high - $low) / self::FULL_HEIGHT);
         $plumbs = count(array_filter($this->taken, fn (Slot $slot) => $slot->kind === ReadingKind::Plumb && $slot->wall === $wall));
         if ($plumbs < 1) {
-            $all[] = Observation::linear("plumb-$wall", 0.0, self::LEAN, RoomNetwork::difference($field->weights($end / 2, $high), $field->weights($end / 2, $low)), true);
+            $all[] = Observation::linear("plumb-$wall", 0.0, self::LEAN * $part, RoomNetwork::difference($field->weights($end / 2, $high), $field->weights($end / 2, $low)), true);
         }
         foreach (array_slice($rows, 1, -1) as $j => $middle) {
             if ($plumbs < 2 || count($rows) > 3) {
-                $all[] = Observation::linear("straight-$wall-$j", 0.0, self::BOW, RoomNetwork::difference($field->weights($end / 2, $middle), self::chord($field, $end / 2, $low, $high, $middle)), true);
+                $all[] = Observation::linear("straight-$wall-$j", 0.0, self::BOW * $part, RoomNetwork::difference($field->weights($end / 2, $middle), self::chord($field, $end / 2, $low, $high, $middle)), true);
             }
         }
         foreach (array_slice($field->stations, 1, -1) as $j => $station) {
@@ -101,7 +109,7 @@ final readonly class WallAssumptions
         for ($i = 1; $i < count($field->stations); $i++) {
             for ($j = 1; $j < count($field->rows); $j++) {
                 $lean = fn (int $k) => RoomNetwork::difference($field->weights($field->stations[$k], $field->rows[$j]), $field->weights($field->stations[$k], $field->rows[$j - 1]));
-                $all[] = Observation::linear("twist-$wall-$i-$j", 0.0, self::TWIST, RoomNetwork::difference($lean($i), $lean($i - 1)), true);
+                $all[] = Observation::linear("twist-$wall-$i-$j", 0.0, self::TWIST * sqrt(($field->rows[$j] - $field->rows[$j - 1]) / self::TWIST_OVER), RoomNetwork::difference($lean($i), $lean($i - 1)), true);
             }
         }
 

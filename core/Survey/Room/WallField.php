@@ -33,10 +33,22 @@ final readonly class WallField
         return count($this->stations) * count($this->rows);
     }
 
-    /** @return list<int> all its unknowns */
-    public function unknowns(): array
+    /**
+     * The unknowns that carry weight at a height, wherever along the wall.
+     *
+     * @return list<int>
+     */
+    public function unknownsAt(float $z): array
     {
-        return range($this->first, $this->first + $this->size() - 1);
+        $unknowns = [];
+        foreach ($this->up->weightsAt($z) as $j => $weight) {
+            foreach ($weight === 0.0 ? [] : array_keys($this->stations) as $i) {
+                $unknowns[] = $this->first + $i * count($this->rows) + $j;
+            }
+        }
+        sort($unknowns);
+
+        return $unknowns;
     }
 
     /**
@@ -78,5 +90,15 @@ final readonly class WallField
     public function bendsBetween(float $from, float $to): array
     {
         return $this->up->knotsBetween($from, $to);
+    }
+
+    /**
+     * Stations strictly between two places from the wall's first corner.
+     *
+     * @return list<float>
+     */
+    public function turnsBetween(float $from, float $to): array
+    {
+        return $this->along->knotsBetween($from, $to);
     }
 }

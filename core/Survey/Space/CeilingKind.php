@@ -41,4 +41,9 @@ enum CeilingKind: string
             self::TwoSlopes => 'slopes both ways, from the back and from the front',
         };
     }
+
+    public function isSloped(): bool
+    {
+        return $this !== self::Flat;
+    }
 }

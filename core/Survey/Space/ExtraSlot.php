@@ -8,7 +8,8 @@ use Incastro\Survey\ReadingKind;
 
 /**
  * A reading that the person added to the sheet: what it is taken between, in the numbers of the space's shape; mm. Offsets
- * come as a straightedge, held level at a height or plumb so far along a wall, with a row of stations.
+ * come as a straightedge, held level at a height or plumb so far along a wall, with a row of stations. A fall is that of the
+ * ceiling: `height` is how far the level reaches along the wall.
  */
 final readonly class ExtraSlot
 {

@@ -9,7 +9,7 @@ use Incastro\Survey\ReadingKind;
 use Incastro\Survey\SheetChoices;
 
 /** Where on a space's walls the readings of its sheet are taken: from the person's choices and what is known so far. */
-final readonly class SheetPlaces
+final class SheetPlaces
 {
     public const ROWS = ['low', 'middle', 'high'];
 
@@ -24,8 +24,13 @@ final readonly class SheetPlaces
     /** A row of readings stands at least this far above the one below it, mm. */
     private const LEAST_STEP = 100.0;
 
+    private ?float $planHeight = null;
+
+    /** @var array<int, float> */
+    private array $wallHeights = [];
+
     /** @param array<string, Reading> $known */
-    public function __construct(public SpaceShape $shape, private SheetChoices $choices, private array $known)
+    public function __construct(public readonly SpaceShape $shape, private readonly SheetChoices $choices, private readonly array $known)
     {
     }
 
@@ -55,6 +60,11 @@ final readonly class SheetPlaces
     /** Height in mm of a wall: that of the lowest ceiling read above it. */
     public function wallHeight(int $wall): float
     {
+        return $this->wallHeights[$wall] ??= $this->lowestOver($wall);
+    }
+
+    private function lowestOver(int $wall): float
+    {
         $heights = match ($this->shape->kind) {
             SpaceKind::UnderStair => match ($wall) {
                 1 => ['height-back-low', 'height-front-low'],
@@ -70,6 +80,11 @@ final readonly class SheetPlaces
 
     /** The height of the plan in mm: sides and diagonals are taken here. */
     public function planHeight(): float
+    {
+        return $this->planHeight ??= $this->heightOfPlan();
+    }
+
+    private function heightOfPlan(): float
     {
         if ($this->choices->middle !== null) {
             return $this->choices->middle->toDouble();

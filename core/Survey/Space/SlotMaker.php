@@ -231,11 +231,37 @@ final readonly class SlotMaker
             ReadingKind::Corner => $this->corner((int) $extra->from),
             ReadingKind::ThreeFourFive => $this->threeFourFive((int) $extra->from),
             ReadingKind::Plumb => $this->plumb((int) $extra->wall, ($extra->height ?? 0.0) > $this->places->planHeight() ? 'high' : 'low', $extra->along, false, $extra->id, ucfirst(sprintf('plumb, %s, %.0f mm from its left end', $this->shape->wallName((int) $extra->wall), (float) $extra->along))),
+            ReadingKind::Fall => $this->ceilingFall($extra),
             ReadingKind::Height => $this->height($extra->id, sprintf('Height, %.0f mm along and %.0f mm out from %s', (float) $extra->along, (float) $extra->depth, $this->shape->wallName((int) $extra->wall)), new Spot((int) $extra->wall, (float) $extra->along, (float) $extra->depth), $extra->plane, false),
             default => $this->tie($extra),
         };
 
         return [new Slot(...['id' => $extra->id, 'required' => false, 'group' => 'Added'] + get_object_vars($slot))];
+    }
+
+    /** A level held along the ceiling, so far out from a wall: which of its ends is lower. */
+    private function ceilingFall(ExtraSlot $extra): Slot
+    {
+        $wall = (int) $extra->wall;
+        $span = (float) $extra->height;
+        $spots = [new Spot($wall, (float) $extra->along, (float) $extra->depth), new Spot($wall, (float) $extra->along + $span, (float) $extra->depth)];
+
+        return new Slot(
+            $extra->id,
+            ReadingKind::Fall,
+            sprintf('Ceiling, level %.0f mm out from %s', (float) $extra->depth, $this->shape->wallName($wall)),
+            sprintf('Hold the level against the ceiling from %.0f mm to %.0f mm along the wall; read by how much one end hangs lower.', (float) $extra->along, (float) $extra->along + $span),
+            Tool::levelOf($span),
+            false,
+            depth: (float) $extra->depth,
+            span: $span,
+            ends: ['right', 'left'],
+            along: (float) $extra->along,
+            spots: $spots,
+            plane: $extra->plane,
+            group: 'Added',
+            onCeiling: true,
+        );
     }
 
     private function tie(ExtraSlot $extra): Slot

@@ -46,6 +46,8 @@ final readonly class SpaceShape
     public static function any(array $edges, array $outside, CeilingKind $ceiling): self
     {
         $count = count($edges);
+        // A corner that went took with it that it was an outside one.
+        $outside = array_values(array_filter($outside, fn (int $corner) => $corner < $count));
         $points = [];
         for ($i = 0; $i < $count; $i++) {
             // About a middle, so that no two sides cross; the back wall lies along the x axis.

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Incastro\Survey\Things;
 
+use Incastro\Geometry\Point;
+use Incastro\Geometry\Polygon;
+
 /**
  * A thing on a face, placed by its two distances from fixed faces, mm.
  *
@@ -34,7 +37,13 @@ final readonly class Thing
         public float $clearance,
         public ?string $swing,
         public ?string $direction,
+        public ?Polygon $traced = null,
     ) {
+    }
+
+    public function tracedAs(Polygon $section): self
+    {
+        return new self(...['traced' => $section] + get_object_vars($this));
     }
 
     /** Where its left edge lies from the wall's left end, mm, on a face so long. */
@@ -47,5 +56,36 @@ final readonly class Thing
     public function foot(float $height): float
     {
         return $this->fromCeiling ? $height - $this->up - $this->height : $this->up;
+    }
+
+    /** "up", "along" its wall, or "out" of it. */
+    public function runs(): string
+    {
+        return $this->face !== Face::Wall ? 'up' : $this->direction ?? $this->kind->usuallyRuns();
+    }
+
+    /** Its section across the direction in which it runs, from its own lower left corner; null for a plain rectangle. */
+    public function section(): ?Polygon
+    {
+        if ($this->traced !== null || ! $this->kind->isRound()) {
+            return $this->traced;
+        }
+        [$wide, $high] = $this->sectionSize();
+
+        return Polygon::oval(new Point($wide / 2, $high / 2), $wide, $high);
+    }
+
+    /**
+     * How large its section is, mm: across and out where it runs up, out and up where it runs along, else as one faces it.
+     *
+     * @return array{float, float}
+     */
+    public function sectionSize(): array
+    {
+        return match (true) {
+            $this->face !== Face::Wall || $this->runs() === 'out' => [$this->width, $this->height],
+            $this->runs() === 'up' => [$this->width, $this->kind->isRound() ? $this->width : $this->standsOut],
+            default => [$this->standsOut, $this->height],
+        };
     }
 }

@@ -45,6 +45,22 @@ enum ThingKind: string
         return $this === self::Pipe || $this === self::Flue;
     }
 
+    /** Whether pieces are cut around it; anything else, furniture leaves room for. */
+    public function isCutAround(): bool
+    {
+        return in_array($this, [self::Pipe, self::Trap, self::Post, self::Beam, self::Chase, self::Stringer, self::PictureRail], true);
+    }
+
+    /** The direction in which it runs through a room where the person says none: what is traced is its section across that. */
+    public function usuallyRuns(): string
+    {
+        return match ($this) {
+            self::Post, self::Chase => 'up',
+            self::PictureRail, self::Beam => 'along',
+            default => 'out',
+        };
+    }
+
     /** The rule that usually holds for it, until the person says otherwise. */
     public function usualRule(): ThingRule
     {

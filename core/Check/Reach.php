@@ -1,0 +1,204 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Check;
+
+use Incastro\Fit\FittedCell;
+use Incastro\Fit\FittedRun;
+use Incastro\Fit\Layout\UnitKind;
+use Incastro\Fit\Terms;
+use Incastro\Fit\ThingPlace;
+use Incastro\Geometry\Block;
+use Incastro\Rules\Edit;
+use Incastro\Rules\Finding;
+use Incastro\Rules\Rule;
+use Incastro\Rules\WayOut;
+use Incastro\Survey\Things\Thing;
+use Incastro\Survey\Things\ThingKind;
+use Incastro\Survey\Things\ThingRule;
+use Incastro\Units\Assembly;
+use Incastro\Units\Part;
+
+/**
+ * What the furniture owes the things on the faces of the space: sockets and valves stay reachable, vents and windows
+ * uncovered, heat at its distance; and nothing stands where something is already.
+ */
+final readonly class Reach
+{
+    /** A wall counts as covered up to this far from the furniture's back, mm. */
+    private const BEHIND = 200.0;
+
+    private ThingPlace $places;
+
+    /** @param list<string> $openings things for which an opening is cut */
+    public function __construct(private FittedRun $run, private Terms $terms, private array $openings)
+    {
+        $this->places = new ThingPlace($terms->room, $run->frame);
+    }
+
+    /** @return list<Finding> */
+    public function findings(Assembly $assembly): array
+    {
+        $findings = [];
+        foreach ($this->terms->room->things as $thing) {
+            if ($thing->rule === ThingRule::Removed || $thing->kind === ThingKind::Stud) {
+                continue;
+            }
+            $block = $this->places->block($thing);
+            foreach ($this->cells() as $cell) {
+                $finding = $this->ofCell($thing, $block, $cell, $assembly);
+                if ($finding !== null) {
+                    $findings[] = $finding;
+                    break;
+                }
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return list<FittedCell> cells in which something is built */
+    private function cells(): array
+    {
+        return array_values(array_filter($this->run->cells, fn (FittedCell $cell) => $cell->tier->unit !== UnitKind::Open && $cell->tier->unit !== UnitKind::Knee));
+    }
+
+    private function ofCell(Thing $thing, Block $block, FittedCell $cell, Assembly $assembly): ?Finding
+    {
+        $stands = $this->around($cell);
+        $before = new Block($stands->u0, $stands->u1, min(0.0, $stands->v0 - self::BEHIND), $stands->v1, $stands->z0, $stands->z1);
+        $covers = $before->meets($block);
+
+        return match ($thing->rule) {
+            // Pieces keep the clearance of what they are cut around.
+            ThingRule::Clearance => $thing->kind->isCutAround() ? $this->inTheWay($thing, $block, $cell, $stands, $assembly) : $this->tooNear($thing, $block, $cell, $stands),
+            ThingRule::Uncovered => $covers ? $this->covered($thing, $block, $cell, $before) : null,
+            ThingRule::Reachable => $covers ? $this->reachable($thing, $block, $cell, $before, $assembly) : null,
+            default => $this->inTheWay($thing, $block, $cell, $stands, $assembly),
+        };
+    }
+
+    /** The whole box that a cell belongs to stands there, not its opening alone. */
+    private function around(FittedCell $cell): Block
+    {
+        $block = $cell->block();
+        $box = $cell->boxId === null ? null : $this->run->box($cell->boxId);
+        $t = $this->terms->board();
+
+        return $box === null || count($box->columns) * count($box->columns[0]->openings) === 1 ? $block
+            : new Block($block->u0 - $t, $block->u1 + $t, $block->v0, $block->v1, $block->z0 - $t, $block->z1 + $t);
+    }
+
+    private function tooNear(Thing $thing, Block $block, FittedCell $cell, Block $stands): ?Finding
+    {
+        $near = min($block->grown($thing->clearance)->overlap($stands));
+        if ($near <= 0.5) {
+            return null;
+        }
+
+        return $this->clash('clearance', sprintf('%s stands %s too near to %s, which keeps %s.', $this->name($cell), $this->terms->write(min($near, $thing->clearance)), lcfirst($thing->name), $this->terms->write($thing->clearance)), $thing, $cell);
+    }
+
+    private function covered(Thing $thing, Block $block, FittedCell $cell, Block $before): Finding
+    {
+        $overlap = $before->overlap($block);
+        $code = match ($thing->kind) {
+            ThingKind::Vent => 'vent-closed',
+            ThingKind::Window, ThingKind::Hatch => 'escape-covered',
+            default => 'covered',
+        };
+        $why = match ($code) {
+            'vent-closed' => 'its air path would be closed',
+            'escape-covered' => 'it may be an escape route',
+            default => 'it stays uncovered',
+        };
+
+        return $this->clash($code, sprintf('%s covers %s by %s × %s: %s.', $this->name($cell), lcfirst($thing->name), $this->terms->write($overlap[0]), $this->terms->write($overlap[2]), $why), $thing, $cell);
+    }
+
+    private function reachable(Thing $thing, Block $block, FittedCell $cell, Block $before, Assembly $assembly): ?Finding
+    {
+        if (! in_array($thing->id, $this->openings, true) && ! $thing->kind->isCutAround()) {
+            $overlap = $before->overlap($block);
+            $code = $thing->kind === ThingKind::JunctionBox ? 'buried' : 'socket-covered';
+
+            return $this->clash($code, sprintf('%s would be buried behind %s, %s × %s of it: it stays where a hand can reach it.', ucfirst($thing->name), lcfirst($this->name($cell)), $this->terms->write($overlap[0]), $this->terms->write($overlap[2])), $thing, $cell, [
+                new WayOut('Cut an opening for it in the back', new Edit("layout.openings.$thing->id", true)),
+            ]);
+        }
+        $deep = $cell->face - $block->v1;
+        if ($deep > $this->terms->rule(Rule::Reach)) {
+            return $this->clash('out-of-reach', sprintf('%s lies %s deep in %s; a hand reaches %s.', ucfirst($thing->name), $this->terms->write($deep), lcfirst($this->name($cell)), $this->terms->write($this->terms->rule(Rule::Reach))), $thing, $cell, [
+                new WayOut(sprintf('Make the run %s deep', $this->terms->format->write($this->terms->rules->get(Rule::Reach))), new Edit("layout.runs.{$this->run->run->id}.depth", ['nm' => $this->terms->rules->get(Rule::Reach)->nanometres(), 'typed' => ''])),
+            ]);
+        }
+        $board = $this->boardAcross($block, $cell, $assembly);
+
+        return $board === null ? null : $this->clash('board-across', sprintf('%s of box %s runs across %s: a hand cannot reach it.', ucfirst($board), $this->mark($cell), lcfirst($thing->name)), $thing, $cell, [
+            new WayOut('Take its shelves out', new Edit("layout.tiers.{$cell->tier->id}.shelves", ['fixed' => 0, 'adjustable' => 0])),
+        ]);
+    }
+
+    /** A board that hides part of a thing from the front, by name. */
+    private function boardAcross(Block $block, FittedCell $cell, Assembly $assembly): ?string
+    {
+        $seen = new Block($block->u0, $block->u1, $block->v0, $cell->face + 1.0, $block->z0, $block->z1);
+        foreach ($assembly->placed as $placed) {
+            if ($placed->owner === $cell->boxId && in_array($placed->part, [Part::Body, Part::Loose, Part::Nailer], true) && $placed->bounds->meets($seen, 1.0)) {
+                return 'the '.lcfirst($placed->piece->name);
+            }
+        }
+
+        return null;
+    }
+
+    /** Something that stays and that no piece was cut around. */
+    private function inTheWay(Thing $thing, Block $block, FittedCell $cell, Block $stands, Assembly $assembly): ?Finding
+    {
+        $overlap = min($stands->overlap($block));
+        if ($thing->standsOut <= 0.0 || $overlap <= 1.0) {
+            return null;
+        }
+        if ($thing->kind->isCutAround() && ! $this->hits($thing, $block, $cell, $assembly)) {
+            return null;
+        }
+
+        return $this->clash('in-the-way', sprintf('%s stands in the way of %s: %s too much.', ucfirst($thing->name), lcfirst($this->name($cell)), $this->terms->write($overlap)), $thing, $cell);
+    }
+
+    /** Whether a piece still stands where a thing does, though pieces are cut around it. */
+    private function hits(Thing $thing, Block $block, FittedCell $cell, Assembly $assembly): bool
+    {
+        $name = lcfirst($thing->name);
+        foreach ($assembly->placed as $placed) {
+            $isCut = array_filter($placed->piece->edges, fn ($edge) => str_contains($edge->work, $name)) !== [];
+            if (($placed->owner === $cell->boxId || $placed->owner === $cell->tier->id) && $placed->bounds->meets($block, 1.0) && ! $isCut) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function mark(FittedCell $cell): string
+    {
+        return $cell->boxId === null ? $cell->tier->unit->label() : $this->run->box($cell->boxId)?->mark() ?? '';
+    }
+
+    private function name(FittedCell $cell): string
+    {
+        return $cell->boxId === null ? $cell->tier->unit->label() : 'Box '.$this->mark($cell);
+    }
+
+    /** @param list<WayOut> $ways */
+    private function clash(string $code, string $sentence, Thing $thing, FittedCell $cell, array $ways = []): Finding
+    {
+        $ways[] = new WayOut('Leave an open gap there', new Edit("layout.tiers.{$cell->tier->id}.unit", 'open'));
+        if (! in_array($thing->kind, [ThingKind::JunctionBox, ThingKind::Valve, ThingKind::Post, ThingKind::Beam, ThingKind::Stringer, ThingKind::Vent, ThingKind::Flue, ThingKind::Fireplace, ThingKind::Window, ThingKind::Hatch], true)) {
+            $ways[] = new WayOut(ucfirst($thing->name).' will be removed', new Edit("things.$thing->id.rule", ThingRule::Removed->value));
+        }
+
+        return Finding::clash($code, $sentence, $cell->tier->id)->about([$thing->id, ...($cell->boxId === null ? [] : [$cell->boxId])])->withWaysOut($ways);
+    }
+}

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Drawing;
+
+use Incastro\Fit\FittedLayout;
+use Incastro\Fit\FittedRun;
+use Incastro\Fit\ThingPlace;
+use Incastro\Geometry\Point;
+use Incastro\Measure\LengthFormat;
+use Incastro\Survey\Room\Room;
+use Incastro\Survey\Space\EdgeKind;
+use Incastro\Survey\Things\Thing;
+use Incastro\Survey\Things\ThingKind;
+
+/** A space from above with all its runs in it: the back wall lies at the top, as one who faces it stands. */
+final readonly class FurniturePlan
+{
+    private const SWING_STEPS = 8;
+
+    public function __construct(private FittedLayout $layout, private Room $room, private LengthFormat $format)
+    {
+    }
+
+    public function draw(): Drawing
+    {
+        $runs = $this->layout->runs;
+
+        return new Drawing('From above', [
+            'house' => $this->house(),
+            'furniture' => array_merge([], ...array_map($this->boxes(...), $runs)),
+            'worktops' => array_merge([], ...array_map($this->worktops(...), $runs)),
+            'shelves' => array_merge([], ...array_map($this->shelves(...), $runs)),
+            'things' => array_merge([], ...array_map($this->thing(...), $this->room->things)),
+            'dimensions' => array_merge([], ...array_map($this->dimensions(...), $runs)),
+        ]);
+    }
+
+    private function drawn(Point $point): DrawnPoint
+    {
+        [$u, $v] = $this->room->frame()->place($point);
+
+        return new DrawnPoint($u, -$v);
+    }
+
+    /**
+     * @param  list<array{float, float}>  $places  u and v in a run's frame
+     * @return list<DrawnPoint>
+     */
+    private function placed(FittedRun $run, array $places): array
+    {
+        return array_map(fn (array $place) => $this->drawn($run->frame->point($place[0], $place[1])), $places);
+    }
+
+    /** @return list<array{float, float}> */
+    private static function rectangle(float $u0, float $u1, float $v0, float $v1): array
+    {
+        return [[$u0, $v0], [$u1, $v0], [$u1, $v1], [$u0, $v1]];
+    }
+
+    /** @return list<Shape> */
+    private function house(): array
+    {
+        $corners = array_map($this->drawn(...), $this->room->corners);
+        $shapes = [new Outline($corners, true, Style::Field, 'floor')];
+        foreach ($this->room->shape->edges as $edge => $kind) {
+            $shapes[] = new Outline([$corners[$edge], $corners[$this->room->shape->after($edge)]], false, match ($kind) {
+                EdgeKind::Wall => Style::House,
+                EdgeKind::Open => Style::Plumb,
+                EdgeKind::Door => Style::Hidden,
+            }, "edge:$edge");
+        }
+
+        return $shapes;
+    }
+
+    /** @return list<Shape> */
+    private function boxes(FittedRun $run): array
+    {
+        $shapes = [];
+        foreach ($run->boxes as $box) {
+            $shapes[] = new Outline($this->placed($run, self::rectangle($box->u, $box->right(), $box->v, $box->face())), true, Style::Board, $box->id);
+            $shapes[] = new Label($this->placed($run, [[($box->u + $box->right()) / 2, ($box->v + $box->face()) / 2]])[0], $box->mark(), Style::Label, $box->id, room: $box->right() - $box->u);
+        }
+
+        return $shapes;
+    }
+
+    /** @return list<Shape> */
+    private function worktops(FittedRun $run): array
+    {
+        return array_map(fn ($worktop) => new Outline($this->placed($run, self::rectangle($worktop->u, $worktop->end(), $worktop->v, $worktop->front())), true, Style::Hidden, $worktop->id), $run->worktops);
+    }
+
+    /** @return list<Shape> */
+    private function shelves(FittedRun $run): array
+    {
+        return array_map(fn ($shelf) => new Outline($this->placed($run, array_map(fn (Point $point) => [$point->x, $point->y], $shelf->outline)), true, Style::Board, $shelf->tierId), $run->shelves);
+    }
+
+    /** @return list<Shape> */
+    private function thing(Thing $thing): array
+    {
+        $frame = $this->room->frame();
+        $block = (new ThingPlace($this->room, $frame))->block($thing);
+        $at = fn (float $u, float $v) => $this->drawn($frame->point($u, $v));
+        $shapes = [new Outline([$at($block->u0, $block->v0), $at($block->u1, $block->v0), $at($block->u1, max($block->v0 + 12.0, $block->v1)), $at($block->u0, max($block->v0 + 12.0, $block->v1))], true, Style::Thing, "thing:$thing->id")];
+        $shapes[] = new Label($at(($block->u0 + $block->u1) / 2, ($block->v0 + $block->v1) / 2), $thing->name, Style::Label, "thing:$thing->id", room: max(90.0, $block->u1 - $block->u0));
+        if ($thing->kind === ThingKind::Door && ($thing->swing === 'left' || $thing->swing === 'right')) {
+            $own = $this->room->frame($thing->wall);
+            $left = $thing->left($own->length());
+            [$hinge, $turns] = $thing->swing === 'left' ? [$left, 1.0] : [$left + $thing->width, -1.0];
+            $points = [$this->drawn($own->point($hinge, 0.0))];
+            for ($i = 0; $i <= self::SWING_STEPS; $i++) {
+                $angle = M_PI / 2 * $i / self::SWING_STEPS;
+                $points[] = $this->drawn($own->point($hinge + $turns * $thing->width * cos($angle), $thing->width * sin($angle)));
+            }
+            $shapes[] = new Outline($points, true, Style::Swing, "thing:$thing->id");
+        }
+
+        return $shapes;
+    }
+
+    /** @return list<Shape> */
+    private function dimensions(FittedRun $run): array
+    {
+        $face = $run->depth->result->toDouble() + 90.0;
+        $shapes = [];
+        foreach ($run->bays as $bay) {
+            [$from, $to] = $this->placed($run, [[$bay->u, $face], [$bay->end, $face]]);
+            $shapes[] = new Dimension($from, $to, $this->format->write($bay->width->result), 'bay:'.$bay->bay->id);
+        }
+
+        return $shapes;
+    }
+}

@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Exchange;
+
+use Incastro\Check\Carried;
+use Incastro\Check\Step;
+use Incastro\Drawing\RunDrawing;
+use Incastro\Drawing\ScreenWriter;
+use Incastro\Fit\Box;
+use Incastro\Fit\Closing\Closing;
+use Incastro\Fit\Closing\FittedEdge;
+use Incastro\Fit\FittedBay;
+use Incastro\Fit\FittedCell;
+use Incastro\Fit\FittedRun;
+use Incastro\Fit\Layout\RunEnd;
+use Incastro\Geometry\Point;
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
+use Incastro\Planning\SpacePlan;
+
+/** Writes the Fit station of a space as JSON: every run with its bays, cells, boxes, members and edges, and how all gets in. */
+final readonly class FitWriter
+{
+    private LengthWriter $lengths;
+
+    public function __construct(private SpacePlan $space, private LengthFormat $format)
+    {
+        $this->lengths = new LengthWriter($format);
+    }
+
+    /** @return array<string, mixed> */
+    public function station(): array
+    {
+        $runs = $this->space->layout->runs ?? [];
+        $room = $this->space->survey->room;
+        $shape = $this->space->survey->sheet->shape;
+
+        return [
+            'ready' => $room !== null,
+            'empty' => $runs === [],
+            'runs' => array_map(fn (FittedRun $run, int $r) => $this->run($run) + [
+                'drawing' => $room === null ? null : ScreenWriter::write((new RunDrawing($run, $this->space->assemblies[$r], $room->with($this->space->space->things), $this->format))->elevation()),
+            ], $runs, array_keys($runs)),
+            'carried' => array_map($this->carried(...), $this->space->carried),
+            'decisions' => array_map($this->lengths->working(...), $this->space->decisions()),
+            'findings' => array_map(LengthWriter::finding(...), $this->space->findings),
+            'walls' => array_map(fn (int $wall) => ['wall' => $wall, 'name' => $shape->wallName($wall)], $shape->walls()),
+            'sloped' => $shape->ceiling->isSloped(),
+            'things' => array_map(fn ($thing) => ['id' => $thing->id, 'name' => $thing->name, 'wall' => $thing->wall, 'kind' => $thing->kind->value], $this->space->space->things),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function run(FittedRun $run): array
+    {
+        $shape = $this->space->survey->sheet->shape;
+
+        return [
+            'id' => $run->run->id, 'wall' => $run->frame->wall, 'name' => $shape->wallName($run->frame->wall),
+            'span' => $this->lengths->mm($run->span->width), 'doubt' => $this->lengths->mm($run->span->doubt),
+            'width' => $this->lengths->working($run->width), 'depth' => $this->lengths->working($run->depth),
+            'from' => round($run->left, 1), 'to' => round($run->right, 1),
+            'ends' => ['left' => $run->run->left->value, 'right' => $run->run->right->value],
+            'open_sides' => array_values(array_filter(['left', 'right'], $run->frame->isOpen(...))),
+            'end_choices' => array_map(fn (RunEnd $end) => ['value' => $end->value, 'label' => $end->label()], RunEnd::cases()),
+            'bays' => array_map(fn (FittedBay $bay) => [
+                'id' => $bay->bay->id, 'width' => $this->lengths->working($bay->width),
+                'left' => $this->lengths->length($bay->left->result), 'right' => $this->lengths->length($bay->right->result), 'back' => $this->lengths->length($bay->back->result),
+            ], $run->bays),
+            'cells' => array_map(fn (FittedCell $cell) => [
+                'id' => $cell->tier->id, 'bay' => $cell->bayId, 'box' => $cell->boxId, 'mark' => $cell->boxId === null ? null : $run->box($cell->boxId)?->mark(),
+                'unit' => $cell->tier->unit->value, 'unit_label' => $cell->tier->unit->label(),
+                'width' => $this->lengths->working($cell->width), 'height' => $this->lengths->working($cell->height),
+            ], $run->cells),
+            'boxes' => array_map($this->box(...), $run->boxes),
+            'plinths' => array_map(fn ($plinth) => ['id' => $plinth->id, 'mark' => 'P'.$plinth->number, 'length' => $this->lengths->working($plinth->length), 'depth' => $this->lengths->working($plinth->depth), 'height' => $this->lengths->length($plinth->height)], $run->plinths),
+            'worktops' => array_map(fn ($worktop) => ['id' => $worktop->id, 'mark' => 'W'.$worktop->number, 'length' => $this->lengths->working($worktop->length), 'depth' => $this->lengths->working($worktop->depth), 'height' => $this->lengths->mm($worktop->z)], $run->worktops),
+            'edges' => array_map($this->edge(...), array_values($run->edges)),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function box(Box $box): array
+    {
+        return [
+            'id' => $box->id, 'mark' => $box->mark(),
+            'width' => $this->lengths->working($box->width), 'height' => $this->lengths->working($box->height), 'depth' => $this->lengths->working($box->depth),
+            'angle' => $box->top->isRaked() || $box->top->isSloped() ? round(rad2deg($box->top->angle($box->outerWidth()->toDouble())), 1) : null,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function edge(FittedEdge $edge): array
+    {
+        $scribe = $edge->scribe;
+
+        return [
+            'edge' => $edge->key(), 'side' => $edge->side->value, 'owner' => $edge->owner, 'label' => $edge->label,
+            'least' => $this->lengths->mm($edge->gap->least), 'most' => $this->lengths->mm($edge->gap->most),
+            'gap' => $this->format->writeRange(Length::ofDouble($edge->gap->least), Length::ofDouble($edge->gap->most)),
+            'closing' => $edge->closing->value, 'closing_label' => $edge->closing->label(),
+            'wish' => $edge->wish?->value, 'chosen' => $edge->side->isChosen() && $this->isOfBox($edge), 'reason' => $edge->reason,
+            'choices' => $edge->side->isChosen() ? array_map(fn (Closing $closing) => ['value' => $closing->value, 'label' => $closing->label()], Closing::cases()) : [],
+            'offsets' => $edge->offsets === null ? null : [
+                'wall' => $edge->offsets->wall, 'level' => $edge->offsets->isLevel,
+                'depth' => $edge->offsets->depth === null ? null : $this->lengths->mm($edge->offsets->depth), 'along' => $this->lengths->mm($edge->offsets->along), 'height' => $this->lengths->mm($edge->offsets->height),
+            ],
+            'scribe' => $scribe === null ? null : [
+                'overhang' => $this->lengths->working($scribe->overhang),
+                'setting' => $this->lengths->length($scribe->setting()),
+                'shallowest' => $this->lengths->length($scribe->shallowest()),
+                'deepest' => $this->lengths->length($scribe->setting()),
+                'taper' => $scribe->isTaper,
+                'by_rule' => $edge->gap->byRule,
+                'may_remain' => $this->lengths->mm($scribe->mayRemain()),
+                'doubt' => $this->lengths->mm($edge->gap->doubt()),
+                'stations' => array_map(fn (Point $station) => [
+                    'at' => $this->lengths->mm($station->x), 'gap' => $this->lengths->exact(Length::ofDouble($station->y)), 'cut' => $this->lengths->exact($scribe->cutAt($station)),
+                ], $edge->gap->stations),
+            ],
+        ];
+    }
+
+    private function isOfBox(FittedEdge $edge): bool
+    {
+        foreach ($this->space->layout?->boxes() ?? [] as $box) {
+            if ($box->id === $edge->owner) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array<string, mixed> */
+    private function carried(Carried $carried): array
+    {
+        return [
+            'id' => $carried->id, 'mark' => $carried->mark, 'what' => $carried->what, 'goes' => $carried->failing() === null,
+            'steps' => array_map(fn (Step $step) => ['words' => $step->words, 'goes' => $step->goes(), 'spare' => is_finite($step->spare) ? $this->lengths->mm($step->spare) : null], $carried->steps),
+        ];
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Fit;
+
+use Incastro\Geometry\Axis;
+use Incastro\Geometry\Block;
+use Incastro\Geometry\Point;
+use Incastro\Geometry\Prism;
+use Incastro\Measure\Length;
+use Incastro\Measure\Working;
+
+/**
+ * A box in its run: outer sizes as decided, with their workings, and where it stands in the run's frame (u from the left, v of
+ * its back, z above the datum). It holds a column for every bay and an opening for every tier that share its boards. Its
+ * height is that of its highest side. Its number is counted through the whole job.
+ */
+final readonly class Box
+{
+    /** @param non-empty-list<Column> $columns */
+    public function __construct(
+        public string $id,
+        public int $number,
+        public float $u,
+        public float $v,
+        public float $z,
+        public Working $width,
+        public Working $height,
+        public Working $depth,
+        public BoxTop $top,
+        public array $columns,
+    ) {
+    }
+
+    /** The short name that is written on the wood: "B2". */
+    public function mark(): string
+    {
+        return 'B'.$this->number;
+    }
+
+    public function outerWidth(): Length
+    {
+        return $this->width->result;
+    }
+
+    public function outerHeight(): Length
+    {
+        return $this->height->result;
+    }
+
+    public function outerDepth(): Length
+    {
+        return $this->depth->result;
+    }
+
+    public function right(): float
+    {
+        return $this->u + $this->width->result->toDouble();
+    }
+
+    /** The plane of its face: v, mm. */
+    public function face(): float
+    {
+        return $this->v + $this->depth->result->toDouble();
+    }
+
+    public function highest(): float
+    {
+        return $this->z + $this->height->result->toDouble();
+    }
+
+    /** Height of its top above the datum at a place of the run, mm. */
+    public function topAt(float $u, float $v): float
+    {
+        return $this->z + $this->top->at(($u - $this->u) / max(1e-9, $this->width->result->toDouble()), $v - $this->v);
+    }
+
+    public function block(): Block
+    {
+        return new Block($this->u, $this->right(), $this->v, $this->face(), $this->z, $this->highest());
+    }
+
+    /** The rigid body that is carried in: without the face frame, which goes on afterwards. */
+    public function body(float $frame): Prism
+    {
+        $front = $this->face() - $frame;
+        if ($this->top->isSloped()) {
+            $points = [new Point($this->v, $this->z), new Point($front, $this->z), new Point($front, $this->topAt($this->u, $front))];
+            if ($this->v + $this->top->breaks < $front - 1e-6) {
+                $points[] = new Point($this->v + $this->top->breaks, $this->highest());
+            }
+
+            return new Prism(Axis::U, [...$points, new Point($this->v, $this->z + $this->top->back)], $this->u, $this->right());
+        }
+
+        return new Prism(Axis::V, [
+            new Point($this->u, $this->z), new Point($this->right(), $this->z),
+            new Point($this->right(), $this->z + $this->top->right), new Point($this->u, $this->z + $this->top->left),
+        ], $this->v, $front);
+    }
+
+    public function holds(string $cell): bool
+    {
+        foreach ($this->columns as $column) {
+            if ($column->bayId === $cell) {
+                return true;
+            }
+            foreach ($column->openings as $opening) {
+                if ($opening->tierId === $cell) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+}

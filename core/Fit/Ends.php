@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Fit;
+
+use Incastro\Fit\Layout\Run;
+use Incastro\Fit\Layout\RunEnd;
+use Incastro\Survey\Room\RunFrame;
+
+/**
+ * What stands at the ends of a run: a wall, nothing, or another run, at whose face it stops. A stop is where that face lies
+ * in this run's own frame, mm.
+ */
+final readonly class Ends
+{
+    public ?float $leftStop;
+
+    public ?float $rightStop;
+
+    /**
+     * @param  list<FittedRun>  $before  runs that were fitted before; an end that goes through does not stop at them
+     * @param  array{left?: FittedRun, right?: FittedRun}  $corners  runs round a corner at whose face this one stops, however far along they come
+     * @param  float  $face  of this run, mm from its wall
+     */
+    public function __construct(private RunFrame $frame, Run $run, array $before, array $corners, float $face)
+    {
+        $left = $right = null;
+        foreach ($before as $other) {
+            if ($other->isOpen()) {
+                continue;
+            }
+            // The other run's face as a line in this frame: from its left end to its right.
+            $points = [];
+            foreach ([$other->left, $other->right] as $u) {
+                $points[] = $frame->place($other->frame->point($u, $other->front()));
+                $points[] = $frame->place($other->frame->point($u, 0.0));
+            }
+            $vs = array_column($points, 1);
+            if (min($vs) > $face || max($vs) < 0.0) {
+                continue;
+            }
+            $us = array_column($points, 0);
+            if (array_sum($us) / 4 < $frame->length() / 2) {
+                $left = max($left ?? -INF, max($us));
+            } else {
+                $right = min($right ?? INF, min($us));
+            }
+        }
+        $left = $run->left === RunEnd::Through ? null : $left;
+        $right = $run->right === RunEnd::Through ? null : $right;
+        $this->leftStop = isset($corners['left']) ? max($this->faceOf($corners['left'], $face)) : $left;
+        $this->rightStop = isset($corners['right']) ? min($this->faceOf($corners['right'], $face)) : $right;
+    }
+
+    /**
+     * Where another run's face, carried on to the corner, lies at this run's wall and at its face: u, mm.
+     *
+     * @return array{float, float}
+     */
+    private function faceOf(FittedRun $other, float $face): array
+    {
+        [$pu, $pv] = $this->frame->place($other->frame->point(0.0, $other->front()));
+        [$qu, $qv] = $this->frame->place($other->frame->point($other->frame->length(), $other->front()));
+        $at = fn (float $v): float => $pu + ($v - $pv) * ($qu - $pu) / ($qv - $pv);
+
+        return [$at(0.0), $at($face)];
+    }
+
+    public function isWall(string $side): bool
+    {
+        return ! $this->frame->isOpen($side) && ($side === 'left' ? $this->leftStop : $this->rightStop) === null;
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Fit\Layout;
+
+use Incastro\Fit\Closing\Closing;
+
+/** What a person wants to stand in a space. The order of the runs says which one goes through a corner. */
+final readonly class Layout
+{
+    /**
+     * @param  list<Run>  $runs
+     * @param  list<Member>  $members
+     * @param  array<string, Closing>  $closings  by edge, where the person chose one
+     * @param  list<string>  $openings  things for which an opening is cut in what covers them
+     */
+    public function __construct(
+        public array $runs,
+        public array $members = [],
+        public array $closings = [],
+        public array $openings = [],
+    ) {
+    }
+
+    public function isEmpty(): bool
+    {
+        foreach ($this->runs as $run) {
+            if ($run->bays !== []) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** How many cells it has. */
+    public function cells(): int
+    {
+        $cells = 0;
+        foreach ($this->runs as $run) {
+            foreach ($run->bays as $bay) {
+                $cells += count($bay->tiers);
+            }
+        }
+
+        return $cells;
+    }
+}

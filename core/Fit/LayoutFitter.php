@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Fit;
+
+use Incastro\Fit\Layout\Layout;
+use Incastro\Fit\Layout\RunEnd;
+
+/**
+ * Fits a whole layout into the room as found, run after run. Where two runs meet round a corner, one goes through and the
+ * other stops at its face; or both stop, and the corner between their faces is left open as a bay of its own.
+ */
+final readonly class LayoutFitter
+{
+    public function __construct(private Terms $terms)
+    {
+    }
+
+    public function fit(Layout $layout, Numbering $numbers): FittedLayout
+    {
+        $start = clone $numbers;
+        $runs = $this->fitted($layout, $numbers, []);
+        $corners = $this->corners($runs);
+        if ($corners !== []) {
+            // How far each stands out is known now, and with it where the others stop.
+            $numbers->takeOver($start);
+            $runs = $this->fitted($layout, $numbers, $corners);
+        }
+
+        return new FittedLayout($runs);
+    }
+
+    /**
+     * @param  array<string, array{left?: FittedRun, right?: FittedRun}>  $corners  by run
+     * @return list<FittedRun>
+     */
+    private function fitted(Layout $layout, Numbering $numbers, array $corners): array
+    {
+        $runs = [];
+        foreach ($layout->runs as $run) {
+            if ($run->bays !== []) {
+                $runs[] = (new RunFitter($this->terms, $layout, $run, $runs, $corners[$run->id] ?? [], $numbers))->fit();
+            }
+        }
+
+        return $runs;
+    }
+
+    /**
+     * Ends at a corner bay, and those that stop at a run which is fitted after them.
+     *
+     * @param  list<FittedRun>  $runs
+     * @return array<string, array{left?: FittedRun, right?: FittedRun}> by run
+     */
+    private function corners(array $runs): array
+    {
+        $corners = [];
+        foreach ($runs as $r => $run) {
+            foreach ($runs as $o => $other) {
+                $isLeft = $this->terms->room->shape->after($run->run->wall) === $other->run->wall;
+                if ($other->isOpen() || (! $isLeft && $this->terms->room->shape->before($run->run->wall) !== $other->run->wall) || ! $run->frame->turnsOff($other->run->wall)) {
+                    continue;
+                }
+                // The left end of one meets the right end of the other.
+                [$own, $its] = $isLeft ? [$run->run->left, $other->run->right] : [$run->run->right, $other->run->left];
+                if ($own === RunEnd::Corner || $its === RunEnd::Corner || ($o > $r && $own === RunEnd::Stops && $its === RunEnd::Through)) {
+                    $corners[$run->run->id][$isLeft ? 'left' : 'right'] = $other;
+                }
+            }
+        }
+
+        return $corners;
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Fit;
+
+use Incastro\Measure\Working;
+
+/**
+ * A tier inside a box: its clear height, at the lower side under a slope, and how far its bottom lies above the box's foot,
+ * mm.
+ */
+final readonly class Opening
+{
+    public function __construct(
+        public string $tierId,
+        public Working $height,
+        public float $z,
+        public int $fixedShelves,
+        public int $adjustableShelves,
+    ) {
+    }
+
+    public function shelves(): int
+    {
+        return $this->fixedShelves + $this->adjustableShelves;
+    }
+}

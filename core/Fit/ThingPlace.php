@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Fit;
+
+use Incastro\Geometry\Axis;
+use Incastro\Geometry\Block;
+use Incastro\Geometry\Point;
+use Incastro\Geometry\Polygon;
+use Incastro\Survey\Room\Room;
+use Incastro\Survey\Room\RunFrame;
+use Incastro\Survey\Things\Face;
+use Incastro\Survey\Things\Thing;
+use Incastro\Survey\Things\ThingKind;
+
+/** Where a thing on a wall, the floor or the ceiling lies in the frame of a run, as a block around it; mm. */
+final readonly class ThingPlace
+{
+    /** A thing flush with its wall is given this much, mm, so that what lies on the wall covers it. */
+    private const FLUSH = 2.0;
+
+    public function __construct(private Room $room, private RunFrame $frame)
+    {
+    }
+
+    public function block(Thing $thing): Block
+    {
+        $own = $this->room->frame($thing->face === Face::Wall ? $thing->wall : 0);
+        [$u, $v, $z] = $thing->face === Face::Wall ? $this->onWall($thing, $own) : $this->onLevel($thing, $own);
+        $us = $vs = [];
+        foreach ($u as $along) {
+            foreach ($v as $out) {
+                [$us[], $vs[]] = $this->frame->place($own->point($along, $out));
+            }
+        }
+
+        return new Block(min($us), max($us), min($vs), max($vs), $z[0], $z[1]);
+    }
+
+    /**
+     * The section of a thing that is not a plain rectangle, and the axis of the run that it runs along; null where its block
+     * says all. The points are in the order of `Axis::across`.
+     *
+     * @return array{Axis, Polygon}|null
+     */
+    public function section(Thing $thing): ?array
+    {
+        $section = $thing->section();
+        if ($section === null) {
+            return null;
+        }
+        $own = $this->room->frame($thing->face === Face::Wall ? $thing->wall : 0);
+        $left = $thing->left($own->length());
+        $runs = $thing->runs();
+        $foot = $thing->face === Face::Wall ? $thing->foot($own->ceilingAt($left + $thing->width / 2, 0.0)) : 0.0;
+        // A pipe up a wall touches it no more than its brackets let it.
+        $out = $thing->face !== Face::Wall ? $thing->up : ($runs === 'up' ? max(0.0, $thing->standsOut - $thing->sectionSize()[1]) : 0.0);
+        $isSameWay = $this->isSameWay($own);
+
+        return [
+            match ($runs) {
+                'up' => Axis::Z,
+                'out' => $isSameWay ? Axis::V : Axis::U,
+                default => $isSameWay ? Axis::U : Axis::V,
+            },
+            new Polygon(array_map(function (Point $point) use ($runs, $own, $left, $foot, $out, $isSameWay): Point {
+                [$along, $from] = match ($runs) {
+                    'up' => [$left + $point->x, $out + $point->y],
+                    'out' => [$left + $point->x, 0.0],
+                    default => [$left, $point->x],
+                };
+                [$u, $v] = $this->frame->place($own->point($along, $from));
+
+                return $runs === 'up' ? new Point($u, $v) : new Point(($runs === 'out') === $isSameWay ? $u : $v, $foot + $point->y);
+            }, $section->points)),
+        ];
+    }
+
+    /** Whether a wall runs the way this run does, rather than across it. */
+    private function isSameWay(RunFrame $own): bool
+    {
+        [$u0, $v0] = $this->frame->place($own->point(0.0, 0.0));
+        [$u1, $v1] = $this->frame->place($own->point($own->length(), 0.0));
+
+        return abs($u1 - $u0) >= abs($v1 - $v0);
+    }
+
+    /** Whether a pipe runs along a direction: "up", "along" or "out". */
+    public static function runs(Thing $thing, string $direction): bool
+    {
+        return $thing->kind->isRound() && $thing->direction === $direction;
+    }
+
+    /** @return array{array{float, float}, array{float, float}, array{float, float}} */
+    private function onWall(Thing $thing, RunFrame $own): array
+    {
+        $length = $own->length();
+        $left = $thing->left($length);
+        $ceiling = $own->ceilingAt($left + $thing->width / 2, 0.0);
+        $foot = $thing->foot($ceiling);
+        $out = max(self::FLUSH, $thing->standsOut);
+        if (self::runs($thing, 'along')) {
+            return [[0.0, $length], [0.0, $out], [$foot, $foot + $thing->height]];
+        }
+        if (self::runs($thing, 'up')) {
+            return [[$left, $left + $thing->width], [max(0.0, $out - $thing->width), $out], [0.0, $ceiling]];
+        }
+        $isTall = in_array($thing->kind, [ThingKind::Post, ThingKind::Chase], true) && $thing->height < 2.0;
+
+        return [[$left, $left + $thing->width], [0.0, $out], $isTall ? [0.0, $ceiling] : [$foot, $foot + $thing->height]];
+    }
+
+    /** @return array{array{float, float}, array{float, float}, array{float, float}} */
+    private function onLevel(Thing $thing, RunFrame $own): array
+    {
+        $left = $thing->left($own->length());
+        $ceiling = $own->ceilingAt($left + $thing->width / 2, $thing->up + $thing->height / 2);
+        $high = max(self::FLUSH, $thing->standsOut);
+
+        return [[$left, $left + $thing->width], [$thing->up, $thing->up + $thing->height], $thing->face === Face::Floor ? [0.0, $high] : [$ceiling - $high, $ceiling]];
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Geometry;
+
+/** A box with sides along u, v and z, in double millimetres; each pair rises. */
+final readonly class Block
+{
+    public function __construct(
+        public float $u0,
+        public float $u1,
+        public float $v0,
+        public float $v1,
+        public float $z0,
+        public float $z1,
+    ) {
+    }
+
+    /** The same, this much larger on every side. */
+    public function grown(float $by): self
+    {
+        return new self($this->u0 - $by, $this->u1 + $by, $this->v0 - $by, $this->v1 + $by, $this->z0 - $by, $this->z1 + $by);
+    }
+
+    /**
+     * How far two blocks reach into each other along u, v and z; negative where there is a gap between them.
+     *
+     * @return array{float, float, float}
+     */
+    public function overlap(self $that): array
+    {
+        return [
+            min($this->u1, $that->u1) - max($this->u0, $that->u0),
+            min($this->v1, $that->v1) - max($this->v0, $that->v0),
+            min($this->z1, $that->z1) - max($this->z0, $that->z0),
+        ];
+    }
+
+    /** Whether they share more than a touch, mm. */
+    public function meets(self $that, float $touch = 0.5): bool
+    {
+        // Most pairs lie apart along the first axis that is looked at.
+        return $this->u1 - $that->u0 > $touch && $that->u1 - $this->u0 > $touch
+            && $this->v1 - $that->v0 > $touch && $that->v1 - $this->v0 > $touch
+            && min($this->overlap($that)) > $touch;
+    }
+}

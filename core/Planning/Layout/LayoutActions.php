@@ -1,0 +1,352 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Planning\Layout;
+
+use Incastro\Fit\Layout\Size;
+use Incastro\Measure\Length;
+use Incastro\Planning\InvalidChoice;
+
+/**
+ * The single actions that change how a layout is divided: split, join, swap, mirror, copy, cut into base and upper, add and
+ * take away runs and members. Each takes a document and gives one; new cells get their ids from the action's seed.
+ */
+final readonly class LayoutActions
+{
+    public const NAMES = [
+        'split-bay' => 'Split the bay', 'split-tier' => 'Split the tier', 'remove-bay' => 'Join the bay with its neighbour', 'remove-tier' => 'Join the tier with its neighbour',
+        'swap-bay' => 'Swap with the bay to the right', 'swap-tier' => 'Swap with the tier above', 'mirror' => 'Mirror the run',
+        'copy-bay' => 'Copy the bay', 'copy-tier' => 'Copy the tier', 'base-upper' => 'Cut into base and upper', 'whole' => 'Join base and upper',
+        'add-run' => 'Add a run', 'remove-run' => 'Take the run away', 'add-member' => 'Add a member', 'start' => 'Start from a layout',
+    ];
+
+    private LayoutIds $ids;
+
+    /**
+     * @param  array<string, mixed>  $layout
+     * @param  list<int>  $walls  along which a run may stand
+     */
+    public function __construct(private array $layout, private array $walls, string $seed, private string $path, private Length $step)
+    {
+        $this->ids = new LayoutIds($seed, LayoutDocument::ids($layout));
+    }
+
+    /**
+     * @param  array<string, mixed>  $value  the action and what it is done to
+     * @return array<string, mixed> the layout after it
+     *
+     * @throws InvalidChoice
+     */
+    public function apply(array $value): array
+    {
+        $cell = is_string($value['cell'] ?? null) ? $value['cell'] : '';
+
+        return match ($value['action'] ?? null) {
+            'split-bay' => $this->onBay($cell, fn (array $bays, int $b) => $this->splitBay($bays, $b)),
+            'remove-bay' => $this->onBay($cell, fn (array $bays, int $b) => $this->joinedBay($bays, $b)),
+            'swap-bay' => $this->onBay($cell, fn (array $bays, int $b) => CellList::swapped($bays, $b, 'There is no bay to its right.', $this->path)),
+            'copy-bay' => $this->onBay($cell, fn (array $bays, int $b) => $this->copiedBay($bays, $b)),
+            'base-upper' => $this->onBay($cell, fn (array $bays, int $b) => $this->cut($bays, $b, is_array($value['at'] ?? null) ? $value['at'] : null)),
+            'whole' => $this->onBay($cell, fn (array $bays, int $b) => self::whole($bays, $b)),
+            'split-tier' => $this->onTier($cell, fn (array $tiers, int $t) => $this->splitTier($tiers, $t)),
+            'remove-tier' => $this->onTier($cell, fn (array $tiers, int $t) => CellList::joined($tiers, $t, 'A bay has at least one tier.', $this->path)),
+            'swap-tier' => $this->onTier($cell, fn (array $tiers, int $t) => CellList::swapped($tiers, $t, 'There is no tier above it.', $this->path)),
+            'copy-tier' => $this->onTier($cell, fn (array $tiers, int $t) => $this->copiedTier($tiers, $t)),
+            'mirror' => $this->mirrored($cell),
+            'add-run' => $this->withRun($value['wall'] ?? 0),
+            'remove-run' => $this->withoutRun($cell),
+            'add-member' => $this->withMember($value['kind'] ?? '', $value['cells'] ?? []),
+            default => throw $this->refused('This is not an action on a layout.'),
+        };
+    }
+
+    private function refused(string $why): InvalidChoice
+    {
+        return new InvalidChoice($this->path, $why);
+    }
+
+    /**
+     * @param  \Closure(list<array<string, mixed>>, int): list<array<string, mixed>>  $change
+     * @return array<string, mixed>
+     */
+    private function onBay(string $cell, \Closure $change): array
+    {
+        [$r, $b] = LayoutDocument::bayAt($this->layout, $cell) ?? throw $this->refused('This bay is not there any more.');
+        $layout = $this->layout;
+        $before = array_column($layout['runs'][$r]['bays'], 'id');
+        $layout['runs'][$r]['bays'] = $change($layout['runs'][$r]['bays'], $b);
+        if (count($layout['runs'][$r]['bays']) > LayoutDocument::MOST['bays']) {
+            throw $this->refused(sprintf('A run has at most %d bays.', LayoutDocument::MOST['bays']));
+        }
+
+        return $this->membersFollow($layout, $layout['runs'][$r]['bays'][min($b, count($layout['runs'][$r]['bays']) - 1)], array_values(array_diff(array_column($layout['runs'][$r]['bays'], 'id'), $before)), $before[$b]);
+    }
+
+    /**
+     * What stands under a bay goes on under the bays that came of it; and what a member spans is still there.
+     *
+     * @param  array<string, mixed>  $layout
+     * @param  array<string, mixed>  $bay
+     * @param  list<string>  $new
+     * @return array<string, mixed>
+     */
+    private function membersFollow(array $layout, array $bay, array $new, string $of): array
+    {
+        $ids = LayoutDocument::ids($layout);
+        $tops = array_column($bay['tiers'], 'id');
+        foreach ($layout['members'] as $m => $member) {
+            $cells = in_array($of, $member['cells'], true) ? [...$member['cells'], ...$new] : $member['cells'];
+            // A worktop over a tier lies over its copies too, where they stand side by side.
+            foreach ($new as $id) {
+                [$r, $b] = LayoutDocument::bayAt($layout, $id) ?? [0, 0];
+                foreach (array_column($layout['runs'][$r]['bays'][$b]['tiers'], 'id') as $t => $tier) {
+                    if (isset($tops[$t]) && in_array($tops[$t], $member['cells'], true)) {
+                        $cells[] = $tier;
+                    }
+                }
+            }
+            $layout['members'][$m]['cells'] = array_values(array_unique(array_intersect($cells, $ids)));
+        }
+        $layout['members'] = array_values(array_filter($layout['members'], fn (array $member) => $member['cells'] !== []));
+
+        return $layout;
+    }
+
+    /**
+     * @param  \Closure(list<array<string, mixed>>, int): list<array<string, mixed>>  $change
+     * @return array<string, mixed>
+     */
+    private function onTier(string $cell, \Closure $change): array
+    {
+        [$r, $b, $t] = LayoutDocument::tierAt($this->layout, $cell) ?? throw $this->refused('This tier is not there any more.');
+        $layout = $this->layout;
+        $tiers = $change($layout['runs'][$r]['bays'][$b]['tiers'], $t);
+        if (count($tiers) > LayoutDocument::MOST['tiers']) {
+            throw $this->refused(sprintf('A bay has at most %d tiers.', LayoutDocument::MOST['tiers']));
+        }
+        $layout['runs'][$r]['bays'][$b]['tiers'] = $tiers;
+
+        return $this->membersFollow($layout, $layout['runs'][$r]['bays'][$b], [], '');
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $bays
+     * @return list<array<string, mixed>>
+     */
+    private function splitBay(array $bays, int $b): array
+    {
+        $bays = CellList::doubled($bays, $b);
+        [$left, $right] = CellList::halves($bays[$b]['size'], $this->step);
+        $new = ['id' => $this->ids->next(), 'size' => $right, 'joined' => false, 'snap' => $bays[$b]['snap'], 'tiers' => $this->fresh($bays[$b]['tiers'])] + $bays[$b];
+        $bays[$b] = ['size' => $left, 'snap' => null] + $bays[$b];
+        array_splice($bays, $b + 1, 0, [$new]);
+
+        return $bays;
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $tiers
+     * @return list<array<string, mixed>> the same with ids of their own
+     */
+    private function fresh(array $tiers): array
+    {
+        return array_map(fn (array $tier) => ['id' => $this->ids->next()] + $tier, $tiers);
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $bays
+     * @return list<array<string, mixed>>
+     */
+    private function joinedBay(array $bays, int $b): array
+    {
+        return CellList::joined($bays, $b, 'A run has at least one bay. Take the run away instead.', $this->path);
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $bays
+     * @return list<array<string, mixed>>
+     */
+    private function copiedBay(array $bays, int $b): array
+    {
+        $copy = ['id' => $this->ids->next(), 'snap' => null, 'tiers' => $this->fresh($bays[$b]['tiers'])] + $bays[$b];
+        array_splice($bays, $b + 1, 0, [$copy]);
+
+        return $bays;
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $tiers
+     * @return list<array<string, mixed>>
+     */
+    private function splitTier(array $tiers, int $t): array
+    {
+        $tiers = CellList::doubled($tiers, $t);
+        [$lower, $upper] = CellList::halves($tiers[$t]['size'], $this->step);
+        $new = ['id' => $this->ids->next(), 'size' => $upper, 'joined' => true, 'snap' => $tiers[$t]['snap']] + $tiers[$t];
+        foreach (['fixed_shelves', 'adjustable_shelves'] as $shelves) {
+            $new[$shelves] = intdiv($tiers[$t][$shelves], 2);
+        }
+        $tiers[$t] = ['size' => $lower, 'snap' => null, 'fixed_shelves' => $tiers[$t]['fixed_shelves'] - $new['fixed_shelves'], 'adjustable_shelves' => $tiers[$t]['adjustable_shelves'] - $new['adjustable_shelves']] + $tiers[$t];
+        array_splice($tiers, $t + 1, 0, [$new]);
+
+        return $tiers;
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $tiers
+     * @return list<array<string, mixed>>
+     */
+    private function copiedTier(array $tiers, int $t): array
+    {
+        array_splice($tiers, $t + 1, 0, [['id' => $this->ids->next(), 'snap' => null] + $tiers[$t]]);
+
+        return $tiers;
+    }
+
+    /**
+     * A bay's box, and with it every bay that shares its boards, in a base and an upper: at the boundary between tiers that is
+     * nearest to the middle, or, where there is one tier, at a height, or half way.
+     *
+     * @param  list<array<string, mixed>>  $bays
+     * @param  ?array<string, mixed>  $at  a stored length
+     * @return list<array<string, mixed>>
+     */
+    private function cut(array $bays, int $b, ?array $at): array
+    {
+        foreach (self::sharing($bays, $b) as $i) {
+            $tiers = $bays[$i]['tiers'];
+            if (count($tiers) === 1) {
+                $tiers = $this->splitTier($tiers, 0);
+                if (is_int($at['nm'] ?? null)) {
+                    $tiers[0]['size'] = ['nm' => $at['nm'], 'typed' => ''];
+                    $tiers[1]['size'] = ['share' => Size::USUAL];
+                }
+            }
+            $middle = intdiv(count($tiers), 2);
+            $tiers[$middle]['joined'] = false;
+            $bays[$i]['tiers'] = $tiers;
+        }
+
+        return $bays;
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $bays
+     * @return list<array<string, mixed>>
+     */
+    private static function whole(array $bays, int $b): array
+    {
+        foreach (self::sharing($bays, $b) as $i) {
+            $bays[$i]['tiers'] = array_map(fn (array $tier) => ['joined' => true] + $tier, $bays[$i]['tiers']);
+        }
+
+        return $bays;
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $bays
+     * @return list<int> the bays that share boards with one, itself among them
+     */
+    private static function sharing(array $bays, int $b): array
+    {
+        [$first, $last] = [$b, $b];
+        while ($first > 0 && $bays[$first]['joined']) {
+            $first--;
+        }
+        while (isset($bays[$last + 1]) && $bays[$last + 1]['joined']) {
+            $last++;
+        }
+
+        return range($first, $last);
+    }
+
+    /** @return array<string, mixed> */
+    private function mirrored(string $cell): array
+    {
+        $layout = $this->layout;
+        $r = LayoutDocument::bayAt($layout, $cell)[0] ?? array_search($cell, array_column($layout['runs'], 'id'), true);
+        if ($r === false) {
+            throw $this->refused('This run is not there any more.');
+        }
+        $bays = array_reverse($layout['runs'][$r]['bays']);
+        $joined = array_column($layout['runs'][$r]['bays'], 'joined');
+        foreach ($bays as $b => $bay) {
+            // The boundary to the left of a bay was the one to the right of it.
+            $bays[$b] = ['joined' => $b > 0 && $joined[count($bays) - $b], 'snap' => null] + $bay;
+        }
+        $layout['runs'][$r] = ['bays' => $bays, 'left' => $layout['runs'][$r]['right'], 'right' => $layout['runs'][$r]['left']] + $layout['runs'][$r];
+        $layout['closings'] = $this->mirroredClosings(LayoutDocument::idsOfRun($layout['runs'][$r]));
+
+        return $layout;
+    }
+
+    /**
+     * How edges are closed: what a mirrored run had at its left it has at its right.
+     *
+     * @param  list<string>  $ids  of the run
+     * @return array<string, string>
+     */
+    private function mirroredClosings(array $ids): array
+    {
+        $closings = [];
+        foreach ($this->layout['closings'] as $edge => $closing) {
+            [$side, $owner] = explode(':', $edge, 2);
+            $isOwn = in_array($owner, $ids, true);
+            $closings[match (true) {
+                $isOwn && $side === 'left' => "right:$owner",
+                $isOwn && $side === 'right' => "left:$owner",
+                default => $edge,
+            }] = $closing;
+        }
+
+        return $closings;
+    }
+
+    /** @return array<string, mixed> */
+    private function withRun(mixed $wall): array
+    {
+        if (! is_int($wall) || ! in_array($wall, $this->walls, true)) {
+            throw $this->refused(sprintf('Say along which wall the run stands: %s.', implode(', ', $this->walls)));
+        }
+        if (count($this->layout['runs']) >= LayoutDocument::MOST['runs']) {
+            throw $this->refused(sprintf('A space has at most %d runs.', LayoutDocument::MOST['runs']));
+        }
+        $layout = $this->layout;
+        $bay = LayoutDocument::bay($this->ids->next(), [LayoutDocument::tier($this->ids->next(), ['fixed_shelves' => 1, 'adjustable_shelves' => 3])]);
+        $isFirst = $layout['runs'] === [];
+        $layout['runs'][] = LayoutDocument::run($this->ids->next(), $wall, [$bay], $isFirst ? [] : ['left' => 'stops', 'right' => 'stops']);
+        $layout['members'][] = LayoutDocument::member($this->ids->next(), 'plinth', [$bay['id']]);
+
+        return $layout;
+    }
+
+    /** @return array<string, mixed> */
+    private function withoutRun(string $id): array
+    {
+        $layout = $this->layout;
+        $layout['runs'] = array_values(array_filter($layout['runs'], fn (array $run) => $run['id'] !== $id));
+        if (count($layout['runs']) === count($this->layout['runs'])) {
+            throw $this->refused('This run is not there any more.');
+        }
+
+        return $this->membersFollow($layout, ['tiers' => []], [], '');
+    }
+
+    /** @return array<string, mixed> */
+    private function withMember(mixed $kind, mixed $cells): array
+    {
+        $known = LayoutDocument::ids($this->layout);
+        $cells = is_array($cells) ? array_values(array_intersect($known, $cells)) : [];
+        if (! in_array($kind, ['plinth', 'worktop', 'end-panel'], true) || $cells === []) {
+            throw $this->refused('A member is a plinth, a worktop or an end panel, and names the cells that it spans.');
+        }
+        if (count($this->layout['members']) >= LayoutDocument::MOST['members']) {
+            throw $this->refused(sprintf('A space has at most %d plinths, worktops and panels.', LayoutDocument::MOST['members']));
+        }
+        $layout = $this->layout;
+        $layout['members'][] = LayoutDocument::member($this->ids->next(), $kind, $cells);
+
+        return $layout;
+    }
+}

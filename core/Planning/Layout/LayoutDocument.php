@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Planning\Layout;
+
+use Incastro\Fit\Layout\Size;
+
+/** The document of a layout: its parts as new, and where in it an id stands. */
+final class LayoutDocument
+{
+    /** How many of each a space, a run or a bay has at most. */
+    public const MOST = ['runs' => 6, 'bays' => 24, 'tiers' => 12, 'members' => 40];
+
+    /** @return array<string, mixed> a space in which nothing is planned yet */
+    public static function none(): array
+    {
+        return ['runs' => [], 'members' => [], 'closings' => [], 'openings' => []];
+    }
+
+    /**
+     * One box in one run along the back wall, on its plinth.
+     *
+     * @param  array<string, mixed>  $sizes  width, height and depth as stored, or null
+     * @return array<string, mixed>
+     */
+    public static function oneBox(string $run, string $box, array $sizes = [], int $fixed = 1, int $adjustable = 4): array
+    {
+        $tier = self::tier($box, ['fixed_shelves' => $fixed, 'adjustable_shelves' => $adjustable]);
+        $bay = self::bay($box.'-bay', [$tier], ['size' => $sizes['width'] ?? ['share' => Size::USUAL]]);
+
+        return [
+            'runs' => [self::run($run, 0, [$bay], ['height' => $sizes['height'] ?? null, 'depth' => $sizes['depth'] ?? null])],
+            'members' => [self::member($box.'/plinth', 'plinth', [$bay['id']])],
+        ] + self::none();
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $bays
+     * @param  array<string, mixed>  $but
+     * @return array<string, mixed>
+     */
+    public static function run(string $id, int $wall, array $bays, array $but = []): array
+    {
+        return ['id' => $id] + $but + ['wall' => $wall, 'height' => null, 'depth' => null, 'left' => 'through', 'right' => 'through', 'bays' => $bays];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $tiers
+     * @param  array<string, mixed>  $but
+     * @return array<string, mixed>
+     */
+    public static function bay(string $id, array $tiers, array $but = []): array
+    {
+        return ['id' => $id] + $but + ['size' => ['share' => Size::USUAL], 'joined' => false, 'top' => 'sloped', 'snap' => null, 'tiers' => $tiers];
+    }
+
+    /**
+     * @param  array<string, mixed>  $but
+     * @return array<string, mixed>
+     */
+    public static function tier(string $id, array $but = []): array
+    {
+        return ['id' => $id] + $but + ['size' => ['share' => Size::USUAL], 'joined' => true, 'unit' => 'box', 'fixed_shelves' => 0, 'adjustable_shelves' => 0, 'depth' => null, 'snap' => null];
+    }
+
+    /**
+     * @param  list<string>  $cells
+     * @return array<string, mixed>
+     */
+    public static function member(string $id, string $kind, array $cells): array
+    {
+        return ['id' => $id, 'kind' => $kind, 'cells' => $cells, 'overhang' => null];
+    }
+
+    /**
+     * @param  array<string, mixed>  $layout
+     * @return list<string> every id in it
+     */
+    public static function ids(array $layout): array
+    {
+        $ids = array_column($layout['members'], 'id');
+        foreach ($layout['runs'] as $run) {
+            array_push($ids, ...self::idsOfRun($run));
+        }
+
+        return $ids;
+    }
+
+    /**
+     * @param  array<string, mixed>  $layout
+     * @return string|null a sentence where two of its parts bear one id
+     */
+    public static function twice(array $layout): ?string
+    {
+        foreach (array_count_values(self::ids($layout)) as $id => $count) {
+            if ($count > 1) {
+                return sprintf('Every part of a layout has an id of its own; two bear “%s”.', $id);
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  array<string, mixed>  $run
+     * @return list<string>
+     */
+    public static function idsOfRun(array $run): array
+    {
+        $ids = [$run['id']];
+        foreach ($run['bays'] as $bay) {
+            array_push($ids, $bay['id'], ...array_column($bay['tiers'], 'id'));
+        }
+
+        return $ids;
+    }
+
+    /**
+     * The same layout with ids of its own: a copy of a job shares none with it.
+     *
+     * @param  array<string, mixed>  $layout
+     * @param  \Closure(): string  $next  a new id
+     * @return array<string, mixed>
+     */
+    public static function renamed(array $layout, \Closure $next): array
+    {
+        $names = [];
+        foreach (self::ids($layout) as $id) {
+            $names[$id] = $next();
+        }
+        $renamed = ['runs' => self::replaced($layout['runs'], $names), 'members' => self::replaced($layout['members'], $names), 'openings' => $layout['openings']];
+        $renamed['closings'] = [];
+        foreach ($layout['closings'] as $edge => $closing) {
+            [$side, $owner] = explode(':', (string) $edge, 2);
+            $renamed['closings'][$side.':'.($names[$owner] ?? $owner)] = $closing;
+        }
+
+        return $renamed;
+    }
+
+    /**
+     * @param  array<mixed>  $value
+     * @param  array<string, string>  $names
+     * @return array<mixed>
+     */
+    private static function replaced(array $value, array $names): array
+    {
+        $replaced = [];
+        foreach ($value as $key => $entry) {
+            $replaced[$key] = match (true) {
+                $key === 'cells' && is_array($entry) => array_map(fn (mixed $cell): mixed => $names[$cell] ?? $cell, $entry),
+                is_array($entry) => self::replaced($entry, $names),
+                ($key === 'id' || $key === 'snap') && is_string($entry) => $names[$entry] ?? $entry,
+                default => $entry,
+            };
+        }
+
+        return $replaced;
+    }
+
+    /**
+     * Where a bay, or the bay of a tier, stands: the numbers of its run and of itself.
+     *
+     * @param  array<string, mixed>  $layout
+     * @return array{int, int}|null
+     */
+    public static function bayAt(array $layout, string $id): ?array
+    {
+        foreach ($layout['runs'] as $r => $run) {
+            foreach ($run['bays'] as $b => $bay) {
+                if ($bay['id'] === $id || in_array($id, array_column($bay['tiers'], 'id'), true)) {
+                    return [$r, $b];
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  array<string, mixed>  $layout
+     * @return array{int, int, int}|null
+     */
+    public static function tierAt(array $layout, string $id): ?array
+    {
+        foreach ($layout['runs'] as $r => $run) {
+            foreach ($run['bays'] as $b => $bay) {
+                $t = array_search($id, array_column($bay['tiers'], 'id'), true);
+                if ($t !== false) {
+                    return [$r, $b, (int) $t];
+                }
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Planning;
+
+use Incastro\Measure\LengthFormat;
+use Incastro\Planning\Layout\LayoutReader;
+use Incastro\Rules\Edit;
+use Incastro\Rules\Finding;
+use Incastro\Rules\Severity;
+use Incastro\Rules\WayOut;
+
+/**
+ * Keeps of the ways out that findings propose those which, planned with, remove their finding and leave fewer clashes, or pass
+ * the same one on to a neighbour. How many are tried is bounded, so that an edit is answered in time.
+ */
+final class WaysOut
+{
+    /** Ways out kept for one finding. */
+    private const KEPT = 3;
+
+    /** Tries for all findings together, and how many cells may be fitted for them: a large layout is tried less often. */
+    private const TRIES = 14;
+
+    private const CELLS = 48;
+
+    private int $left;
+
+    /** @var array<string, list<Finding>> what is found with an edit applied */
+    private array $tried = [];
+
+    /** @param \Closure(Space): list<Finding> $plan */
+    public function __construct(private readonly \Closure $plan, private readonly Space $space, private readonly LengthFormat $format, ?int $tries = null)
+    {
+        $this->left = $tries ?? max(1, min(self::TRIES, intdiv(self::CELLS, max(1, $space->layout->cells()))));
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return list<Finding>
+     */
+    public function checked(array $findings): array
+    {
+        // Of a large layout the first clash at hand is solved; the others are asked for one by one.
+        return array_map(fn (Finding $finding) => $this->checkedOne($finding, $findings), $findings);
+    }
+
+    /** @param list<Finding> $among */
+    public function checkedOne(Finding $finding, array $among): Finding
+    {
+        $clashes = self::clashes($among);
+        $kept = [];
+        foreach ($finding->waysOut as $way) {
+            if (count($kept) < self::KEPT && $this->removes($way, $finding, $clashes)) {
+                $kept[] = $way;
+            }
+        }
+
+        return $finding->withWaysOut($kept);
+    }
+
+    private function removes(WayOut $way, Finding $finding, int $clashes): bool
+    {
+        $after = $this->with($way->edit);
+        if ($after === null) {
+            return false;
+        }
+        foreach ($after as $other) {
+            if ($other->code === $finding->code && $other->place === $finding->place) {
+                return false;
+            }
+        }
+
+        $left = self::clashes($after);
+
+        return $left < $clashes || $finding->severity !== Severity::Clash || ($left === $clashes && self::movesOn($finding, $after));
+    }
+
+    /**
+     * Whether the same thing now clashes with a neighbour: what stands across two cells is solved in two steps.
+     *
+     * @param  list<Finding>  $after
+     */
+    private static function movesOn(Finding $finding, array $after): bool
+    {
+        foreach ($after as $other) {
+            if ($other->code === $finding->code && $finding->related !== [] && in_array($finding->related[0], $other->related, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<Finding>|null null where the edit cannot be applied, or no more tries are left */
+    private function with(Edit $edit): ?array
+    {
+        $key = serialize($edit->toArray());
+        if (! isset($this->tried[$key])) {
+            if ($this->left-- <= 0) {
+                return null;
+            }
+            try {
+                [$choices] = SpaceChoices::apply($this->space->choices, $edit, $this->format);
+            } catch (InvalidChoice) {
+                return null;
+            }
+            $this->tried[$key] = ($this->plan)($this->space->choosing(LayoutReader::read($choices['layout']), array_values(array_map(ThingChoices::read(...), $choices['things'])), $choices));
+        }
+
+        return $this->tried[$key];
+    }
+
+    /** @param list<Finding> $findings */
+    private static function clashes(array $findings): int
+    {
+        return count(array_filter($findings, fn (Finding $finding) => $finding->severity === Severity::Clash));
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Trial;
+
+use Incastro\Survey\Space\SpaceKind;
+
+/** Adds up what came of many made-up rooms. */
+final class TrialReport
+{
+    private const WORST = 10;
+
+    private int $rooms = 0;
+
+    private int $fit = 0;
+
+    private int $boxes = 0;
+
+    private int $padded = 0;
+
+    private int $edges = 0;
+
+    private int $covered = 0;
+
+    private int $takes = 0;
+
+    /** @var list<float> */
+    private array $template = [];
+
+    /** @var list<float> */
+    private array $inPlace = [];
+
+    /** @var list<float> */
+    private array $slack = [];
+
+    private int $shelves = 0;
+
+    private int $tipped = 0;
+
+    /** @var list<float> */
+    private array $shelfSlack = [];
+
+    /** @var array{made: int, named: int, missed: int, false: int} */
+    private array $slips = ['made' => 0, 'named' => 0, 'missed' => 0, 'false' => 0];
+
+    /** @var list<array{seed: int, why: string, badness: float}> */
+    private array $worst = [];
+
+    public function __construct(private readonly SpaceKind $kind, private readonly int $seed)
+    {
+    }
+
+    public function add(RoomResult $room): void
+    {
+        $judge = $room->judge;
+        $this->rooms++;
+        $this->fit += $room->fits() ? 1 : 0;
+        $this->boxes += $judge->boxes;
+        $this->padded += $judge->padded;
+        $this->edges += $judge->edges;
+        $this->covered += $judge->covered;
+        $this->takes += count($room->person->takes);
+        array_push($this->template, ...$judge->templateGaps);
+        array_push($this->inPlace, ...$judge->inPlaceGaps);
+        array_push($this->slack, ...$judge->slack);
+        $this->shelves += $room->shelves->shelves;
+        $this->tipped += $room->shelves->tipped;
+        array_push($this->shelfSlack, ...$room->shelves->slack);
+        foreach ($room->slips() as $name => $count) {
+            $this->slips[$name] += $count;
+        }
+        $gap = max([0.0, ...$judge->templateGaps]);
+        $why = $room->fits() ? sprintf('a template leaves %.1f open', $gap) : implode('; ', $room->jams());
+        $this->worst[] = ['seed' => $room->seed, 'why' => $why, 'badness' => $gap + ($room->fits() ? 0.0 : 1e6)];
+        usort($this->worst, fn (array $a, array $b) => $b['badness'] <=> $a['badness']);
+        $this->worst = array_slice($this->worst, 0, self::WORST);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(float $seconds): array
+    {
+        $share = fn (int $part, int $all): float => $all === 0 ? 0.0 : round($part / $all, 4);
+
+        return [
+            'kind' => $this->kind->value, 'rooms' => $this->rooms, 'seed' => $this->seed, 'seconds' => round($seconds, 1),
+            'first_time_fit' => $share($this->fit, $this->rooms),
+            'template_gap_mm' => self::spread($this->template),
+            'in_place_gap_mm' => self::spread($this->inPlace),
+            'gaps_covered' => $share($this->covered, $this->edges), 'padded' => $share($this->padded, $this->boxes),
+            'slack_mm' => self::spread($this->slack),
+            'shelves' => ['put_in' => $this->shelves, 'tipped' => $this->tipped, 'slack_mm' => self::spread($this->shelfSlack)],
+            'readings' => $this->rooms === 0 ? 0.0 : round($this->takes / $this->rooms, 1),
+            'slips' => $this->slips,
+            'worst_rooms' => array_map(fn (array $room) => ['seed' => $room['seed'], 'why' => $room['why']], $this->worst),
+        ];
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @return array{median: float, p95: float, worst: float}
+     */
+    private static function spread(array $values): array
+    {
+        sort($values);
+        $at = fn (float $share): float => $values === [] ? 0.0 : round($values[(int) floor($share * (count($values) - 1))], 3);
+
+        return ['median' => $at(0.5), 'p95' => $at(0.95), 'worst' => $at(1.0)];
+    }
+}

@@ -1,0 +1,253 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Trial;
+
+use Incastro\Geometry\Point;
+use Incastro\Survey\ReadingKind;
+use Incastro\Survey\Slot;
+use Incastro\Survey\Space\EdgeKind;
+use Incastro\Survey\Space\SpaceKind;
+use Incastro\Survey\Space\SpaceShape;
+use Incastro\Survey\Space\Spot;
+
+/**
+ * A made-up crooked room, the same for the same seed, with a geometry of its own: what it answers shares nothing with the
+ * program's survey and fitting but points and planes. Double mm; z above the floor's reference at the first corner.
+ */
+final readonly class TrueRoom
+{
+    /** The most that a corner's angle is off: 1.5°, shared by the two walls that meet there. */
+    private const TURN = 0.013;
+
+    private const MOST_OFF = 12.0;
+
+    private const FALL = 12.0;
+
+    /** @var list<Point> at the plan's height */
+    public array $corners;
+
+    /** @var list<TrueWall> by edge */
+    public array $walls;
+
+    /** @var array{float, float} slope of the floor along x and y */
+    private array $floor;
+
+    /** @var list<array{float, float, float}> planes of the ceiling: height at the origin and slopes */
+    private array $planes;
+
+    public float $skirtingHeight;
+
+    public float $skirtingThickness;
+
+    public function __construct(public SpaceShape $shape, public int $seed, public float $planHeight)
+    {
+        $dice = new Dice($seed);
+        $this->corners = $this->crooked($dice);
+        $this->walls = array_map(fn () => TrueWall::random($dice, $planHeight), array_keys($shape->edges));
+        $extent = max([1.0, ...array_map(fn (Point $corner) => hypot($corner->x, $corner->y), $this->corners)]);
+        $fall = $dice->between(0.0, self::FALL);
+        $way = $dice->between(0.0, 2 * M_PI);
+        $this->floor = [$fall / $extent * cos($way), $fall / $extent * sin($way)];
+        $this->planes = $this->ceiling($dice);
+        $this->skirtingHeight = round($dice->between(70.0, 140.0));
+        $this->skirtingThickness = round($dice->between(12.0, 20.0));
+    }
+
+    /** @return list<Point> */
+    private function crooked(Dice $dice): array
+    {
+        [$sx, $sy] = [$dice->between(0.85, 1.25), $dice->between(0.9, 1.2)];
+        $points = array_map(fn (Point $point) => new Point($point->x * $sx, $point->y * $sy), $this->shape->nominal);
+        $count = count($points);
+        $moved = [];
+        foreach ($points as $i => $point) {
+            $before = $points[($i + $count - 1) % $count];
+            $next = $points[($i + 1) % $count];
+            $off = min(self::MOST_OFF, self::TURN / 2 * min($point->distanceTo($before), $point->distanceTo($next)));
+            $moved[] = $point->plus($dice->between(-$off, $off), $dice->between(-$off, $off));
+        }
+        if ($this->shape->kind === SpaceKind::Closet) {
+            // The walls on both sides of a door stand in one line.
+            [$a, $b] = [$moved[2], $moved[5]];
+            foreach ([3, 4] as $i) {
+                $share = ($moved[$i]->x - $a->x) / ($b->x - $a->x);
+                $moved[$i] = new Point($moved[$i]->x, $a->y + $share * ($b->y - $a->y));
+            }
+        }
+
+        return array_values($moved);
+    }
+
+    /** @return list<array{float, float, float}> */
+    private function ceiling(Dice $dice): array
+    {
+        $width = $this->corners[0]->distanceTo($this->corners[1]);
+        $planes = [];
+        foreach ($this->shape->ceiling->planes() as $name) {
+            $skew = fn (): float => $dice->between(-0.004, 0.004);
+            $high = $dice->between(2150.0, 2300.0);
+            $planes[] = match ($name) {
+                // The high end of a rake lies over the first corner, which is right at the back.
+                'rake' => [$high, -($high - $dice->between(450.0, 700.0)) / $width, $skew()],
+                'slope' => [$dice->between(800.0, 1000.0), $skew(), $dice->between(0.75, 0.95)],
+                default => [$dice->between(2300.0, 2480.0), $skew(), $skew()],
+            };
+        }
+
+        return $planes;
+    }
+
+    public function floorAt(Point $at): float
+    {
+        return $this->floor[0] * $at->x + $this->floor[1] * $at->y;
+    }
+
+    /** Distance from the first corner along the back wall, and out from it: x and y as the planes are given. */
+    public function ceilingAt(Point $at): float
+    {
+        [$u, $v] = $this->inPlanes($at);
+
+        return min([INF, ...array_map(fn (array $plane) => $plane[0] + $plane[1] * $u + $plane[2] * $v, $this->planes)]);
+    }
+
+    /** @return array{float, float} */
+    private function inPlanes(Point $at): array
+    {
+        [$dx, $dy] = $this->direction(0);
+        $x = $at->x - $this->corners[0]->x;
+        $y = $at->y - $this->corners[0]->y;
+
+        return [$x * $dx + $y * $dy, -$x * $dy + $y * $dx];
+    }
+
+    /** @return array{float, float} along an edge from its first corner */
+    public function direction(int $edge): array
+    {
+        $p = $this->corners[$edge];
+        $q = $this->corners[$this->shape->after($edge)];
+        $length = $p->distanceTo($q);
+
+        return [($q->x - $p->x) / $length, ($q->y - $p->y) / $length];
+    }
+
+    /** Where the space along a wall opens, or a wall faces it: at the end of the shallower of its side walls, mm out. */
+    public function mouth(int $wall): float
+    {
+        [$dx, $dy] = $this->direction($wall);
+        $from = $this->corners[$wall];
+        $out = fn (Point $at): float => -($at->x - $from->x) * $dy + ($at->y - $from->y) * $dx;
+        $left = $this->shape->after($wall);
+
+        return min($out($this->corners[$this->shape->after($left)]), $out($this->corners[$this->shape->before($wall)]));
+    }
+
+    public function length(int $edge): float
+    {
+        return $this->corners[$edge]->distanceTo($this->corners[$this->shape->after($edge)]);
+    }
+
+    /** A place on a wall's surface: so far from its first corner, at a height; it stands square to the line of its corners. */
+    public function onWall(int $edge, float $from, float $z): Point
+    {
+        [$dx, $dy] = $this->direction($edge);
+        $off = $this->shape->edges[$edge] === EdgeKind::Wall ? $this->walls[$edge]->at($from / $this->length($edge), $z) : 0.0;
+
+        return $this->corners[$edge]->plus($from * $dx - $off * $dy, $from * $dy + $off * $dx);
+    }
+
+    /** A place out from a wall: so far from its left end as one faces it, and so far out. */
+    public function spot(Spot $spot): Point
+    {
+        [$dx, $dy] = $this->direction($spot->wall);
+        $from = $this->length($spot->wall) - $spot->along;
+
+        return $this->corners[$spot->wall]->plus($from * $dx - $spot->depth * $dy, $from * $dy + $spot->depth * $dx);
+    }
+
+    /**
+     * Where a wall meets the line that runs along another, so far out from it: how far along from the other's left end, mm.
+     * Found by walking along the wall: twist and lean make it neither plumb nor straight.
+     */
+    public function meets(int $edge, int $reference, float $depth, float $z): float
+    {
+        [$rx, $ry] = $this->direction($reference);
+        $left = $this->corners[$this->shape->after($reference)];
+        $out = fn (Point $p): float => -($p->x - $left->x) * $ry + ($p->y - $left->y) * $rx;
+        [$from, $to] = [0.0, $this->length($edge)];
+        [$outFrom, $outTo] = [$out($this->onWall($edge, $from, $z)), $out($this->onWall($edge, $to, $z))];
+        // The surface is all but straight at one height: false position finds it in a few steps.
+        for ($i = 0; $i < 6 && abs($outTo - $depth) > 1e-6 && abs($outTo - $outFrom) > 1e-9; $i++) {
+            [$from, $to, $outFrom] = [$to, $to + ($depth - $outTo) * ($to - $from) / ($outTo - $outFrom), $outTo];
+            $outTo = $out($this->onWall($edge, $to, $z));
+        }
+        $at = $this->onWall($edge, $to, $z);
+
+        return -($at->x - $left->x) * $rx - ($at->y - $left->y) * $ry;
+    }
+
+    /** A corner at a height: where its two walls' surfaces cross there; an open side has no surface. */
+    public function corner(int $corner, float $z): Point
+    {
+        $before = $this->shape->before($corner);
+        $isWall = fn (int $edge) => $this->shape->edges[$edge] === EdgeKind::Wall;
+        $a = $isWall($before) ? $this->walls[$before]->at(1.0, $z) : 0.0;
+        $b = $isWall($corner) ? $this->walls[$corner]->at(0.0, $z) : 0.0;
+        [$ax, $ay] = $this->direction($before);
+        [$bx, $by] = $this->direction($corner);
+        $cross = $ax * $by - $ay * $bx;
+        if (! $isWall($before) || ! $isWall($corner) || abs($cross) < 0.2) {
+            [$x, $y, $off] = $isWall($before) && (! $isWall($corner) || abs($a) >= abs($b)) ? [$ax, $ay, $a] : [$bx, $by, $b];
+
+            return $this->corners[$corner]->plus(-$y * $off, $x * $off);
+        }
+
+        return $this->corners[$corner]->plus(($a * $bx - $b * $ax) / $cross, ($a * $by - $b * $ay) / $cross);
+    }
+
+    /** What a perfect tool reads at a slot: mm or degrees, signed as the slot's first end. Offsets are read from a straightedge. */
+    public function truth(Slot $slot): float
+    {
+        $z = $slot->height ?? $this->planHeight;
+
+        return match ($slot->kind) {
+            ReadingKind::Side, ReadingKind::Diagonal, ReadingKind::Depth => $this->corner((int) $slot->from, $z)->distanceTo($this->corner((int) $slot->to, $z)),
+            ReadingKind::Width => abs($this->meets($slot->between[0] ?? 0, (int) $slot->wall, (float) $slot->depth, $z) - $this->meets($slot->between[1] ?? 0, (int) $slot->wall, (float) $slot->depth, $z)),
+            ReadingKind::Corner => $this->angle($slot, $z),
+            ReadingKind::Plumb => $this->surface($slot, $z + (float) $slot->span) - $this->surface($slot, $z),
+            ReadingKind::Height => $slot->spots === [] ? $this->inFront() : $this->ceilingAt($this->spot($slot->spots[0])) - $this->floorAt($this->spot($slot->spots[0])),
+            ReadingKind::Fall => $slot->onCeiling
+                ? $this->ceilingAt($this->spot($slot->spots[0])) - $this->ceilingAt($this->spot($slot->spots[1]))
+                : $this->floorAt($this->spot($slot->spots[0])) - $this->floorAt($this->spot($slot->spots[1])),
+            ReadingKind::Slope => rad2deg(atan(hypot($this->planes[$slot->plane][1], $this->planes[$slot->plane][2]))),
+            ReadingKind::Offset => $this->surface($slot, $z),
+            ReadingKind::Skirting => $slot->id === 'skirting-height' ? $this->skirtingHeight : $this->skirtingThickness,
+            default => 0.0,
+        };
+    }
+
+    /** The room in front is flat, as high as the space's own ceiling is at the front line. */
+    private function inFront(): float
+    {
+        $front = $this->corners[$this->shape->after($this->shape->after(0))];
+
+        return $this->ceilingAt($front) - $this->floorAt($front);
+    }
+
+    /** How far the wall of a slot stands in at the slot's place along it. */
+    private function surface(Slot $slot, float $z): float
+    {
+        return $this->walls[(int) $slot->wall]->at(1 - (float) $slot->along / $this->length((int) $slot->wall), $z);
+    }
+
+    private function angle(Slot $slot, float $z): float
+    {
+        $p = $this->corner((int) $slot->at, $z);
+        $before = $this->corner((int) $slot->from, $z);
+        $next = $this->corner((int) $slot->to, $z);
+        $angle = rad2deg(atan2($before->y - $p->y, $before->x - $p->x) - atan2($next->y - $p->y, $next->x - $p->x));
+
+        return $angle < 0 ? $angle + 360.0 : $angle;
+    }
+}
