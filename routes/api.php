@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\ExchangeController;
+use App\Http\Controllers\FitController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\SessionController;
@@ -47,6 +48,10 @@ Route::middleware('auth:sanctum')->group(function (): void {
 
     Route::middleware('can:own,space')->group(function (): void {
         Route::get('/spaces/{space}/elevation.svg', [ExchangeController::class, 'elevation']);
+        Route::get('/spaces/{space}/view', [FitController::class, 'view']);
+        Route::get('/spaces/{space}/ways-out', [FitController::class, 'waysOut']);
+        Route::get('/spaces/{space}/starting-layouts', [FitController::class, 'startingLayouts']);
+        Route::get('/spaces/{space}/template', [FitController::class, 'template']);
         Route::post('/spaces/{space}/facts', [EditController::class, 'facts']);
         Route::get('/spaces/{space}/measuring-sheet', [SurveyController::class, 'sheet']);
         Route::get('/spaces/{space}/readings.csv', [SurveyController::class, 'csv']);

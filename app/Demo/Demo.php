@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 final readonly class Demo
 {
     /** Its jobs, in the order of the list. */
-    private const JOBS = ['landing-alcove', 'eaves-berth', 'cylinder-cupboard'];
+    private const JOBS = ['landing-alcove', 'eaves-berth', 'oar-store', 'cylinder-cupboard', 'map-wall'];
 
     public function __construct(private JobPorter $porter)
     {

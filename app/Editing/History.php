@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\JobChoices;
+use Incastro\Planning\Layout\LayoutChoices;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Rules\Edit;
 
@@ -35,8 +36,10 @@ final class History
             if ($target->version !== $version) {
                 throw new StaleDocument($target->version, $this->changedSince($job, $target->id, $version));
             }
+            $before = $target->choices;
             $inverse = $this->apply($job, $target, $edit);
-            $this->record($job, $user, $target->id, $edit->path, ['edit' => $edit->toArray()], ['edit' => $inverse->toArray()], [$target->id.':'.$edit->path], $target->version);
+            $touched = $target instanceof Job ? [$edit->path] : SpaceChoices::touched($before, $target->choices, $edit);
+            $this->record($job, $user, $target->id, self::label($edit), ['edit' => $edit->toArray()], ['edit' => $inverse->toArray()], array_map(fn (string $id) => $target->id.':'.$id, $touched), $target->version);
         });
         $job->refresh();
     }
@@ -160,6 +163,12 @@ final class History
         $target->save();
 
         return $inverse;
+    }
+
+    /** What an edit is called in the history. */
+    private static function label(Edit $edit): string
+    {
+        return str_starts_with($edit->path, 'layout') ? LayoutChoices::label($edit) : $edit->path;
     }
 
     /** @return list<string> */

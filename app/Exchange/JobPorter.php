@@ -13,6 +13,7 @@ use App\Planning\JobDocument;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Incastro\Exchange\JobFile;
+use Incastro\Planning\Layout\LayoutDocument;
 
 /** Carries a job out to its file and in again. Importing always makes a new job, with ids of its own. */
 final class JobPorter
@@ -33,10 +34,14 @@ final class JobPorter
         ['job' => $document, 'record' => $record] = JobFile::read('job.json', $json);
 
         return DB::transaction(function () use ($home, $user, $document, $record): Job {
-            $job = $home->jobs()->create(['choices' => array_diff_key($document, ['spaces' => 1])]);
+            $job = $home->jobs()->create(['choices' => array_diff_key($document, ['spaces' => 1, 'ways_in' => 1])]);
+            if ($home->ways_in === [] && $document['ways_in'] !== []) {
+                // The ways in belong to a home: one that has none yet takes over those that came with the job.
+                $home->update(['ways_in' => $document['ways_in']]);
+            }
             foreach ($document['spaces'] as $position => $entry) {
                 $choices = array_diff_key($entry, ['id' => 1, 'takes' => 1]);
-                $choices['layout'] = ['run' => (string) str()->uuid(), 'box' => (string) str()->uuid()] + $choices['layout'];
+                $choices['layout'] = LayoutDocument::renamed($choices['layout'], fn () => (string) str()->uuid());
                 $space = $job->spaces()->create(['choices' => $choices, 'position' => $position]);
                 $device = (string) str()->uuid();
                 $struck = array_filter($record['takes'] ?? [], fn (array $take) => $take['space'] === $entry['id']);

@@ -71,10 +71,10 @@ final readonly class JobAnswer
     {
         $write = fn (Length $length) => ['nm' => $length->nanometres(), 'text' => $plan->job->format->write($length)];
 
-        return array_map(fn (Rule $rule) => [
+        return array_values(array_map(fn (Rule $rule) => [
             'name' => $rule->value, 'label' => $rule->label(), 'reason' => $rule->reason(),
             'value' => $write($plan->job->rules->get($rule)),
             'default' => $write($rule->default($plan->job->format->unit)),
-        ], Rule::cases());
+        ], Rule::cases()));
     }
 }

@@ -15,9 +15,9 @@ final class JobDocument
     /** @return array<string, mixed> */
     public static function of(Job $job): array
     {
-        $job->loadMissing('spaces.facts');
+        $job->loadMissing('spaces.facts', 'home');
 
-        return $job->choices + ['spaces' => $job->spaces->map(self::space(...))->all()];
+        return $job->choices + ['ways_in' => $job->home->ways_in, 'spaces' => $job->spaces->map(self::space(...))->all()];
     }
 
     /** @return array<string, mixed> */

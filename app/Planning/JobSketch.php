@@ -15,7 +15,7 @@ use Incastro\Planning\Plan;
 final readonly class JobSketch
 {
     /** Raised when the sketch of the same job looks different. */
-    public const VERSION = '2';
+    public const VERSION = '3';
 
     /**
      * @param  array<string, string>  $verdict
@@ -37,7 +37,7 @@ final readonly class JobSketch
         $space = $plan->spaces[0] ?? null;
         $drawing = match (true) {
             $space === null => null,
-            $space->run !== null && $space->assembly !== null => (new RunDrawing($space->run, $space->assembly, $plan->job->format))->small(),
+            $space->layout !== null && ! $space->layout->isEmpty() && $space->survey->room !== null => (new RunDrawing($space->layout->runs[0], $space->assemblies[0], $space->survey->room, $plan->job->format))->small(),
             $space->survey->draft === null => null,
             default => (new PlanDrawing($space->survey, $space->survey->room ?? $space->survey->draft, new ReadingText($space->survey, $plan->job->format)))->draw(),
         };

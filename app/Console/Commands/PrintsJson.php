@@ -25,7 +25,7 @@ trait PrintsJson
         }
     }
 
-    /** @param Closure(): array<string, mixed> $compute */
+    /** @param Closure(): array<mixed> $compute */
     private function printed(Closure $compute): int
     {
         try {

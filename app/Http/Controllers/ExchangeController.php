@@ -42,15 +42,18 @@ final class ExchangeController extends Controller
         ]);
     }
 
-    /** The run seen from the front, at 1:10. */
-    public function elevation(Space $space, JobAnswer $answer): Response
+    /** A run seen from the front, at 1:10. */
+    public function elevation(Request $request, Space $space, JobAnswer $answer): Response
     {
         $plan = $answer->plan($space->job);
         $fitted = $plan->space($space->id);
-        if ($fitted === null || $fitted->run === null || $fitted->assembly === null) {
+        $room = $fitted?->survey->room;
+        $r = $request->integer('run');
+        $run = $fitted->layout->runs[$r] ?? null;
+        if ($fitted === null || $room === null || $run === null) {
             abort(404, 'Nothing is fitted here yet.');
         }
-        $drawing = (new RunDrawing($fitted->run, $fitted->assembly, $plan->job->format))->elevation();
+        $drawing = (new RunDrawing($run, $fitted->assemblies[$r], $room, $plan->job->format))->elevation();
 
         return response((new SvgWriter(10.0))->write($drawing), 200, [
             'Content-Type' => 'image/svg+xml',

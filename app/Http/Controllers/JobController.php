@@ -88,7 +88,7 @@ final class JobController extends Controller
     private function choices(string $name, string $measure, array $data): array
     {
         $kind = SpaceKind::from($data['kind'] ?? SpaceKind::Alcove->value);
-        $choices = SpaceChoices::defaults(trim($name), (string) str()->uuid(), (string) str()->uuid(), LengthFormat::of($measure), $kind);
+        $choices = SpaceChoices::defaults(trim($name), LengthFormat::of($measure), $kind);
 
         return ['practice' => ($data['practice'] ?? false) ? random_int(1, 1_000_000) : null] + $choices;
     }

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Space;
+use App\Planning\JobAnswer;
+use App\Planning\JobDocument;
+use App\Planning\LayoutSketches;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\Rule;
+use Incastro\Drawing\FurniturePlan;
+use Incastro\Drawing\Paper;
+use Incastro\Drawing\ScreenWriter;
+use Incastro\Drawing\SectionDrawing;
+use Incastro\Drawing\SolidDrawing;
+use Incastro\Exchange\LengthWriter;
+use Incastro\Exchange\Templates;
+use Incastro\Planning\JobReader;
+use Incastro\Planning\Planner;
+
+/** Other looks at what is fitted into a space: from above, cut through, in the round; layouts to start from; templates. */
+final class FitController extends Controller
+{
+    /** The kinds of file a template comes as. */
+    private const FORMATS = ['pdf' => 'application/pdf', 'svg' => 'image/svg+xml', 'dxf' => 'image/vnd.dxf'];
+
+    public function view(Request $request, Space $space, JobAnswer $answer): JsonResponse
+    {
+        $data = $request->validate([
+            'view' => ['required', Rule::in(['plan', 'section', 'solid', 'apart'])],
+            'run' => ['sometimes', 'string', 'max:120'],
+            'at' => ['sometimes', 'numeric', 'between:-20000,20000'],
+        ]);
+        $plan = $answer->plan($space->job);
+        $fitted = $plan->space($space->id);
+        $room = $fitted === null ? null : $fitted->survey->room?->with($fitted->space->things);
+        if ($fitted === null || $room === null || $fitted->layout === null || $fitted->layout->runs === []) {
+            abort(404, 'Nothing is fitted here yet.');
+        }
+        $r = max(0, (int) array_search($data['run'] ?? null, array_map(fn ($run) => $run->run->id, $fitted->layout->runs), true));
+        $run = $fitted->layout->runs[$r];
+        $drawing = match ($data['view']) {
+            'plan' => (new FurniturePlan($fitted->layout, $room, $plan->job->format))->draw(),
+            'section' => (new SectionDrawing($run, $fitted->assemblies[$r], $room, $plan->job->format))->at((float) ($data['at'] ?? ($run->left + $run->right) / 2)),
+            default => (new SolidDrawing($run, $fitted->assemblies[$r]))->draw($data['view'] === 'apart'),
+        };
+
+        return response()->json(ScreenWriter::write($drawing));
+    }
+
+    /** All ways out of one finding: of a large layout the answer to an edit brings only the first few. */
+    public function waysOut(Request $request, Space $space, Planner $planner): JsonResponse
+    {
+        $data = $request->validate(['code' => ['required', 'string', 'max:60'], 'place' => ['required', 'string', 'max:120']]);
+        $job = JobReader::read(JobDocument::of($space->job));
+        $finding = $planner->waysOut($job, $job->space($space->id), $data['code'], $data['place']);
+        if ($finding === null) {
+            abort(404, 'This is solved already.');
+        }
+
+        return response()->json(LengthWriter::finding($finding));
+    }
+
+    public function startingLayouts(Space $space, LayoutSketches $sketches): JsonResponse
+    {
+        return response()->json($sketches->of(JobReader::read(JobDocument::of($space->job)), $space->id));
+    }
+
+    public function template(Request $request, Space $space, JobAnswer $answer): Response
+    {
+        $data = $request->validate([
+            'format' => ['required', Rule::in(array_keys(self::FORMATS))],
+            'paper' => ['sometimes', Rule::enum(Paper::class)],
+            'piece' => ['sometimes', 'string', 'max:200'],
+        ]);
+        $plan = $answer->plan($space->job);
+        $fitted = $plan->space($space->id);
+        $templates = $fitted === null ? null : new Templates($fitted, $plan->job->format);
+        if ($templates === null || $templates->drawings($data['piece'] ?? null) === []) {
+            abort(404, 'There is no template of this piece: it has four straight edges.');
+        }
+        $body = match ($data['format']) {
+            'pdf' => $templates->pdf(Paper::from($data['paper'] ?? 'a4'), $data['piece'] ?? null),
+            'svg' => $templates->svg($data['piece'] ?? null),
+            default => $templates->dxf($data['piece'] ?? null),
+        };
+
+        return response($body, 200, [
+            'Content-Type' => self::FORMATS[$data['format']],
+            'Content-Disposition' => sprintf('attachment; filename="%s.%s"', str($templates->name($data['piece'] ?? null))->slug()->value() ?: 'template', $data['format']),
+        ]);
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use Incastro\Cut\CutPiece;
+use Incastro\Cut\SheetPlanner;
+use Incastro\Drawing\RunDrawing;
+use Incastro\Drawing\ScreenWriter;
+use Incastro\Pieces\Piece;
+use Incastro\Planning\Job;
+use Incastro\Planning\Layout\LayoutReader;
+use Incastro\Planning\Layout\StartingLayouts;
+use Incastro\Planning\Planner;
+use Incastro\Planning\SpacePlan;
+use Incastro\Survey\Room\Room;
+use Incastro\Survey\SpaceSurvey;
+
+/** The layouts that a space can be begun with, each planned in this very space: drawing, verdict, pieces and sheets. */
+final readonly class LayoutSketches
+{
+    public function __construct(private Planner $planner)
+    {
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function of(Job $job, string $spaceId): array
+    {
+        $space = $job->space($spaceId);
+        $shape = $space->sheet->shape;
+        $survey = (new SpaceSurvey($space->sheet, $space->takes, $space->things, $job->format))->solve();
+        $starting = new StartingLayouts($shape, 'sketch');
+        $room = $survey->room;
+        $sketches = [];
+        foreach ($room === null ? [] : StartingLayouts::names($shape->kind) as $name => $label) {
+            $document = $starting->named($name);
+            if ($document === null) {
+                continue;
+            }
+            $choices = ['layout' => $document] + $space->choices;
+            $plan = $this->planner->furnished($job, $space->choosing(LayoutReader::read($document), $space->things, $choices), $survey);
+            $sketches[] = [
+                'name' => $name, 'label' => $label,
+                'verdict' => ['state' => $plan->verdict->state, 'sentence' => $plan->verdict->sentence],
+                'pieces' => count($plan->pieces()), 'sheets' => $this->sheets($job, $plan),
+                'drawing' => $this->drawing($job, $plan, $room),
+            ];
+        }
+
+        return $sketches;
+    }
+
+    private function sheets(Job $job, SpacePlan $plan): int
+    {
+        $cut = array_map(fn (Piece $piece) => new CutPiece($piece->mark, 1, $piece->length->result, $piece->width->result, $piece->thickness, $piece->material->value, $piece->grain), $plan->pieces());
+
+        return count((new SheetPlanner($job->saw(), $job->format))->plan($cut, $job->stock)->sheets);
+    }
+
+    /** @return array<string, mixed>|null */
+    private function drawing(Job $job, SpacePlan $plan, ?Room $room): ?array
+    {
+        $run = $plan->layout->runs[0] ?? null;
+
+        return $run === null || $room === null ? null : ScreenWriter::write((new RunDrawing($run, $plan->assemblies[0], $room, $job->format))->small());
+    }
+}
