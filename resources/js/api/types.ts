@@ -129,6 +129,8 @@ export interface MeasureStation {
 
 export interface Edge {
   edge: string
+  side: 'left' | 'right' | 'top' | 'foot' | 'back'
+  owner: string
   label: string
   least: Length
   most: Length
@@ -139,28 +141,85 @@ export interface Edge {
   wish: string | null
   chosen: boolean
   reason: string
-  choices: { value: string; label: string }[]
+  choices: Choice[]
+  /** Where to hold a straightedge or a level so that the template is sure. */
+  offsets: null | { wall: number; level: boolean; along: Length; height: Length; depth: Length | null }
   scribe: null | {
     overhang: Working
     setting: Length
     shallowest: Length
+    deepest: Length
     taper: boolean
+    by_rule: boolean
+    may_remain: Length
     doubt: Length
     stations: { at: Length; gap: Length; cut: Length }[]
   }
 }
 
+export interface FitCell {
+  id: string
+  bay: string
+  box: string | null
+  mark: string | null
+  unit: string
+  unit_label: string
+  width: Working
+  height: Working
+}
+
+export interface FitRun {
+  id: string
+  wall: number
+  name: string
+  span: Length
+  doubt: Length
+  width: Working
+  depth: Working
+  /** Where it stands along its wall, for looking at a section. */
+  from: number
+  to: number
+  ends: { left: string; right: string }
+  end_choices: Choice[]
+  /** Ends that stand against no wall. */
+  open_sides: string[]
+  bays: { id: string; width: Working; left: Length; right: Length; back: Length }[]
+  cells: FitCell[]
+  boxes: { id: string; mark: string; width: Working; height: Working; depth: Working; angle: number | null }[]
+  plinths: { id: string; mark: string; length: Working; depth: Working; height: Length }[]
+  worktops: { id: string; mark: string; length: Working; depth: Working; height: Length }[]
+  edges: Edge[]
+  drawing: Drawing | null
+}
+
+export interface Carried {
+  id: string
+  mark: string
+  what: string
+  goes: boolean
+  steps: { words: string; goes: boolean; spare: Length | null }[]
+}
+
 export interface FitStation {
   name: 'fit'
-  run: null | {
-    box: { mark: string; width: Working; height: Working; depth: Working }
-    span: Length
-    doubt: Length
-    plinth: { height: Length; length: Working; depth: Working }
-    edges: Edge[]
-  }
+  ready: boolean
+  empty: boolean
+  runs: FitRun[]
+  carried: Carried[]
   decisions: Record<string, Working>
   findings: Finding[]
+  walls: { wall: number; name: string }[]
+  sloped: boolean
+  things: { id: string; name: string; wall: number; kind: string }[]
+}
+
+/** A layout that an empty space can be begun with, planned in it. */
+export interface LayoutSketch {
+  name: string
+  label: string
+  verdict: Verdict
+  pieces: number
+  sheets: number
   drawing: Drawing | null
 }
 
@@ -177,6 +236,7 @@ export interface Piece {
   likeness: string
   edges: string[]
   joints: string[]
+  shaped: boolean
   drawing: Drawing
 }
 
@@ -241,6 +301,7 @@ export interface ThingEntry {
   clearance: StoredLength | null
   swing: string | null
   direction: string | null
+  traced?: { typed: string; corners: [number, number][] } | null
 }
 
 export interface WayIn {
@@ -260,9 +321,12 @@ export interface Choice {
 export interface Vocabulary {
   kinds: (Choice & { hint: string })[]
   ceilings: Choice[]
-  things: (Choice & { round: boolean; rule: string; caution: string | null })[]
+  things: (Choice & { round: boolean; cut_around: boolean; rule: string; caution: string | null })[]
   rules: Choice[]
   ways: Choice[]
+  units: (Choice & { hint: string })[]
+  tops: Choice[]
+  papers: Choice[]
 }
 
 export interface PracticeReport {
@@ -270,6 +334,46 @@ export interface PracticeReport {
   corner: Length
   slips: { slot: string; label: string; off: string; caught: boolean }[]
   skipped: string[]
+}
+
+/** A size in a layout: a share of what is left, or a length of its own. */
+export type LayoutSize = { share: number } | StoredLength
+
+export interface LayoutTier {
+  id: string
+  size: LayoutSize
+  joined: boolean
+  unit: string
+  fixed_shelves: number
+  adjustable_shelves: number
+  depth: StoredLength | null
+  snap: string | null
+}
+
+export interface LayoutBay {
+  id: string
+  size: LayoutSize
+  joined: boolean
+  top: string
+  snap: string | null
+  tiers: LayoutTier[]
+}
+
+export interface LayoutRun {
+  id: string
+  wall: number
+  height: StoredLength | null
+  depth: StoredLength | null
+  left: string
+  right: string
+  bays: LayoutBay[]
+}
+
+export interface Layout {
+  runs: LayoutRun[]
+  members: { id: string; kind: string; cells: string[]; overhang: StoredLength | null }[]
+  closings: Record<string, string>
+  openings: string[]
 }
 
 export interface SpaceChoices {
@@ -281,14 +385,7 @@ export interface SpaceChoices {
   things: ThingEntry[]
   practice: number | null
   sheet: Record<'low' | 'middle' | 'high' | 'back' | 'front' | 'level', StoredLength | null>
-  layout: {
-    width: StoredLength | null
-    height: StoredLength | null
-    depth: StoredLength | null
-    fixed_shelves: number
-    adjustable_shelves: number
-    closings: Record<'left' | 'right' | 'top', string | null>
-  }
+  layout: Layout
 }
 
 export interface JobAnswer {
@@ -304,6 +401,7 @@ export interface JobAnswer {
       currency: string
       skirting_stays: boolean
       painted: boolean
+      top_over_sides: boolean
       rules: Record<string, StoredLength>
       materials: Record<string, { name: string; thickness: StoredLength; density: number }>
       stock: StockEntry[]

@@ -11,6 +11,16 @@ export function useVocabulary() {
     staleTime: Infinity,
   })
   return computed<Vocabulary>(
-    () => data.value ?? { kinds: [], ceilings: [], things: [], rules: [], ways: [] },
+    () =>
+      data.value ?? {
+        kinds: [],
+        ceilings: [],
+        things: [],
+        rules: [],
+        ways: [],
+        units: [],
+        tops: [],
+        papers: [],
+      },
   )
 }

@@ -18,12 +18,25 @@ const props = withDefaults(
     quiet?: boolean
     /** References of what is in doubt. */
     suspects?: string[]
+    /** References of what clashes. */
+    clashing?: string[]
     /** Shows where hook and body of the tape go, on the selected line. */
     tools?: boolean
+    /** Where an upright line lies that can be dragged, mm; and how far it may go. */
+    cut?: { at: number; from: number; to: number } | undefined
   }>(),
-  { exaggeration: 1, selected: undefined, small: false, quiet: false, suspects: () => [], tools: false },
+  {
+    exaggeration: 1,
+    selected: undefined,
+    small: false,
+    quiet: false,
+    suspects: () => [],
+    clashing: () => [],
+    tools: false,
+    cut: undefined,
+  },
 )
-const emit = defineEmits<{ select: [ref: string] }>()
+const emit = defineEmits<{ select: [ref: string]; cut: [at: number] }>()
 
 const frame = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(frame)
@@ -98,6 +111,7 @@ function fitting(shape: Extract<Shape, { kind: 'label' }>): string {
 }
 
 const isSelected = (shape: Shape) => shape.ref !== '' && shape.ref === props.selected
+const isClashing = (shape: Shape) => shape.ref !== '' && props.clashing.includes(shape.ref)
 const isSuspect = (shape: Shape) => shape.ref !== '' && props.suspects.includes(shape.ref)
 const showsText = (shape: Shape) =>
   !props.small &&
@@ -105,6 +119,17 @@ const showsText = (shape: Shape) =>
     isSelected(shape) ||
     isSuspect(shape) ||
     (shape.style !== 'reading-quiet' && shape.style !== 'thing-distance'))
+
+const svg = ref<SVGSVGElement | null>(null)
+/** The line follows the pointer that holds it. */
+function drag(event: PointerEvent) {
+  const matrix = svg.value?.getScreenCTM()
+  const held = (event.currentTarget as Element).hasPointerCapture(event.pointerId)
+  if (!props.cut || !matrix || !held) return
+  const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse()).x
+  emit('cut', Math.round(Math.min(props.cut.to, Math.max(props.cut.from, at))))
+}
+const hold = (event: PointerEvent) => (event.currentTarget as Element).setPointerCapture(event.pointerId)
 
 /** How a line runs on screen, in degrees. */
 const slant = (from: DrawnPoint, to: DrawnPoint) => {
@@ -116,7 +141,7 @@ const slant = (from: DrawnPoint, to: DrawnPoint) => {
 
 <template>
   <figure ref="frame" class="drawing" :class="{ small }">
-    <svg :viewBox="viewBox" role="img" :aria-label="drawing.name" :style="{ '--unit': scale }">
+    <svg ref="svg" :viewBox="viewBox" role="img" :aria-label="drawing.name" :style="{ '--unit': scale }">
       <defs>
         <pattern id="grain" width="40" height="7" patternUnits="userSpaceOnUse">
           <path d="M0 3.5h40" class="hatch" />
@@ -138,13 +163,16 @@ const slant = (from: DrawnPoint, to: DrawnPoint) => {
         <g
           v-for="(shape, i) in layer.shapes"
           :key="`${shape.ref}-${i}`"
-          :class="[shape.style, { selected: isSelected(shape), suspect: isSuspect(shape) }]"
+          :class="[
+            shape.style,
+            { selected: isSelected(shape), suspect: isSuspect(shape), clashing: isClashing(shape) },
+          ]"
           @click="shape.ref && emit('select', shape.ref)"
         >
           <template v-if="shape.kind === 'outline'">
             <path :d="path(shape.points, shape.closed)" :class="{ open: !shape.closed }" />
             <path
-              v-if="shape.style === 'board' || shape.style === 'plinth'"
+              v-if="shape.style === 'board' || shape.style === 'plinth' || shape.style === 'worktop'"
               :d="path(shape.points, shape.closed)"
               class="grain-fill"
             />
@@ -187,6 +215,10 @@ const slant = (from: DrawnPoint, to: DrawnPoint) => {
           </text>
         </g>
       </g>
+      <g v-if="cut" class="cut-line" @pointerdown="hold" @pointermove="drag">
+        <rect :x="cut.at - 22 * scale" :y="box.y" :width="44 * scale" :height="box.height" class="grip" />
+        <path :d="`M${cut.at} ${box.y}v${box.height}`" />
+      </g>
     </svg>
   </figure>
 </template>
@@ -225,6 +257,35 @@ g.board path:first-child,
 g.plinth path:first-child {
   fill: var(--birch-light);
   stroke-width: 1.4px;
+}
+g.worktop path:first-child,
+g.cut path:first-child {
+  fill: var(--birch);
+  stroke-width: 2px;
+}
+g.board-top path {
+  fill: var(--birch-light);
+}
+g.board-side path {
+  fill: var(--birch);
+}
+g.cell path {
+  fill: transparent;
+  stroke: none;
+  cursor: pointer;
+}
+g.cell:hover path {
+  stroke: var(--chalk);
+  stroke-width: 1.4px;
+  stroke-dasharray: 5 4;
+}
+g.cell.clashing path {
+  stroke: var(--brick);
+  stroke-width: 3px;
+}
+g.swing path {
+  stroke: var(--soft);
+  stroke-dasharray: 4 4;
 }
 g.board-behind path {
   fill: var(--birch);
@@ -318,12 +379,33 @@ g.reading path,
 g.reading-quiet path {
   stroke: var(--soft);
 }
+.cut-line {
+  cursor: ew-resize;
+  touch-action: none;
+}
+.cut-line .grip {
+  fill: transparent;
+}
+.cut-line path {
+  stroke: var(--chalk);
+  stroke-width: 3px;
+  stroke-dasharray: 12 5 3 5;
+}
 g.grain path {
   stroke: var(--birch-line);
 }
 g.selected path {
   stroke: var(--chalk);
   stroke-width: 3px;
+}
+g.cell.selected path {
+  stroke: var(--chalk);
+  stroke-width: 3px;
+  stroke-dasharray: none;
+}
+g.cell.selected.clashing path {
+  stroke: var(--brick);
+  stroke-width: 5px;
 }
 g.board.selected path:first-child {
   fill: var(--chalk-wash);
@@ -344,6 +426,9 @@ g.selected text {
 }
 .small path {
   stroke-width: 0.8px;
+}
+.small g.measure {
+  display: none;
 }
 .small .house path {
   stroke-width: 1.6px;

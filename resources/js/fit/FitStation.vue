@@ -1,142 +1,224 @@
 <script setup lang="ts">
+import { api } from '@/api/client'
+import type { Drawing } from '@/api/types'
 import DrawingView from '@/drawing/DrawingView.vue'
 import FindingCard from '@/job/FindingCard.vue'
 import { useJob } from '@/job/store'
-import WorkingButton from '@/job/WorkingButton.vue'
-import LengthField from '@/tape/LengthField.vue'
-import { useLocalStorage } from '@vueuse/core'
-import InputNumber from 'primevue/inputnumber'
+import { useQuery } from '@tanstack/vue-query'
+import { refThrottled, useLocalStorage } from '@vueuse/core'
+import Button from 'primevue/button'
+import Select from 'primevue/select'
+import SelectButton from 'primevue/selectbutton'
 import Slider from 'primevue/slider'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
+import CellPanel from './CellPanel.vue'
 import GapLedger from './GapLedger.vue'
+import GoingIn from './GoingIn.vue'
+import RunPanel from './RunPanel.vue'
+import StartingLayouts from './StartingLayouts.vue'
+import TemplateMenu from './TemplateMenu.vue'
+import { useLayout } from './useLayout'
 
 const job = useJob()
 const station = job.station('fit')
 const exaggeration = useLocalStorage('incastro.fit.exaggeration', 4)
-const selected = ref<string | undefined>()
-const layout = computed(() => job.space?.choices.layout)
-const unit = computed(() => job.job?.unit ?? 'mm')
-const run = computed(() => station.value?.run ?? null)
-const clashes = computed(() => station.value?.findings.filter((finding) => finding.severity !== 'note') ?? [])
-const notes = computed(() => station.value?.findings.filter((finding) => finding.severity === 'note') ?? [])
+const layout = useLayout(station)
+const { run, selected, openRun } = layout
 
-const sizes = [
-  { key: 'width', label: 'Width' },
-  { key: 'height', label: 'Height' },
-  { key: 'depth', label: 'Depth' },
-] as const
+const VIEWS = [
+  { value: 'elevation', label: 'Elevation' },
+  { value: 'plan', label: 'Plan' },
+  { value: 'section', label: 'Section' },
+  { value: 'solid', label: 'Solid' },
+  { value: 'apart', label: 'Apart' },
+]
+const view = ref('elevation')
+const cutAt = ref(0)
+watch(
+  run,
+  (now) => {
+    if (now && (cutAt.value < now.from || cutAt.value > now.to))
+      cutAt.value = Math.round((now.from + now.to) / 2)
+  },
+  { immediate: true },
+)
 
-const counts = [
-  { key: 'fixed_shelves', label: 'Fixed shelves' },
-  { key: 'adjustable_shelves', label: 'Adjustable shelves' },
-] as const
+const findings = computed(() => station.value?.findings ?? [])
+const clashes = computed(() => findings.value.filter((finding) => finding.severity !== 'note'))
+const notes = computed(() => findings.value.filter((finding) => finding.severity === 'note'))
+const clashing = computed(() =>
+  findings.value
+    .filter((finding) => finding.severity === 'clash')
+    .flatMap((finding) => [finding.place, ...finding.related]),
+)
 
-const set = (path: string, value: unknown) => job.edit('space', { path, value })
+/** The line is dragged smoothly; a section is asked for where it rests a moment. */
+const cutSettled = refThrottled(cutAt, 120, true)
 
-function setShelves(key: 'fixed_shelves' | 'adjustable_shelves', value: number | null) {
-  if (value !== null && value !== layout.value?.[key]) void set(`layout.${key}`, value)
+/** Other looks are asked for when they are looked at. */
+const other = useQuery({
+  queryKey: computed(() => [
+    'view',
+    job.space?.id,
+    job.space?.version,
+    job.job?.version,
+    view.value,
+    run.value?.id,
+    view.value === 'section' ? cutSettled.value : 0,
+  ]),
+  queryFn: () =>
+    api<Drawing>(
+      'GET',
+      `/api/spaces/${job.space?.id}/view?${new URLSearchParams({ view: view.value, run: run.value?.id ?? '', at: String(cutSettled.value) })}`,
+    ),
+  enabled: computed(() => view.value !== 'elevation' && run.value !== null),
+  placeholderData: (before: Drawing | undefined) => before,
+  shallow: true,
+})
+const drawing = computed(() =>
+  view.value === 'elevation' ? (run.value?.drawing ?? null) : (other.data.value ?? null),
+)
+const runs = computed(
+  () =>
+    station.value?.runs.map((one) => ({
+      value: one.id,
+      label: `Run along the ${one.name}`,
+    })) ?? [],
+)
+
+/** A box, a mark or a dimension stands for the cell it belongs to. */
+function select(ref: string): void {
+  const cells = run.value?.cells ?? []
+  const id = ref.replace(/^(name|tier):/, '')
+  selected.value =
+    cells.find((cell) => cell.id === id)?.id ??
+    cells.find((cell) => cell.box === id || cell.bay === ref.replace(/^bay:/, ''))?.id ??
+    (/^(left|right|top|foot|back):/.test(ref) ? ref : selected.value)
 }
 </script>
 
 <template>
-  <div v-if="station && layout" class="fit-station">
-    <section v-if="station.drawing && run" class="card drawing-card">
+  <div v-if="station && !station.ready" class="card waits">
+    <h2>Nothing can be fitted yet</h2>
+    <p v-for="finding in clashes" :key="finding.code + finding.place">{{ finding.sentence }}</p>
+    <p v-if="clashes.length === 0">
+      The space is not known: heights, depths and at least one width are needed.
+    </p>
+    <RouterLink :to="`/jobs/${job.job?.id}/measure`">Go on measuring <kbd>1</kbd></RouterLink>
+  </div>
+  <StartingLayouts v-else-if="station?.empty" />
+  <div v-else-if="station && run" class="fit-station">
+    <section class="card drawing-card" aria-label="Drawing">
+      <div class="bar">
+        <SelectButton
+          v-model="view"
+          :options="VIEWS"
+          option-value="value"
+          option-label="label"
+          :allow-empty="false"
+          aria-label="View"
+        />
+        <Select
+          v-if="runs.length > 1"
+          :model-value="run.id"
+          :options="runs"
+          option-value="value"
+          option-label="label"
+          aria-label="Run"
+          @update:model-value="openRun = $event"
+        />
+        <TemplateMenu class="right" :run="run.id" />
+      </div>
       <DrawingView
-        :drawing="station.drawing"
-        :exaggeration="exaggeration"
+        v-if="drawing"
+        :drawing="drawing"
+        :exaggeration="view === 'elevation' || view === 'section' ? exaggeration : 1"
         :selected="selected"
-        @select="selected = $event"
+        :clashing="clashing"
+        @select="select"
       />
-      <a class="svg" :href="`/api/spaces/${job.space?.id}/elevation.svg`" download>Drawing as SVG, 1:10</a>
-      <div class="slider">
+      <p v-else role="status" class="soft">Drawing …</p>
+      <DrawingView
+        v-if="view === 'section' && run.drawing"
+        class="where"
+        :drawing="run.drawing"
+        small
+        :cut="{ at: cutAt, from: run.from, to: run.to }"
+        @cut="cutAt = $event"
+      />
+      <div v-if="view === 'elevation'" class="slider">
         <span id="crooked-fit"
           >Crookedness <span class="measure">×{{ exaggeration }}</span></span
         >
         <Slider v-model="exaggeration" :min="1" :max="20" aria-labelledby="crooked-fit" />
       </div>
-    </section>
-    <section v-else class="card waits">
-      <h2>Nothing can be fitted yet</h2>
-      <p v-for="finding in clashes" :key="finding.code">{{ finding.sentence }}</p>
-      <p v-if="clashes.length === 0">
-        The space is not known: heights, depths and at least one width are needed.
-      </p>
-      <RouterLink :to="`/jobs/${job.job?.id}/measure`">Go on measuring <kbd>1</kbd></RouterLink>
+      <div v-else-if="view === 'section'" class="slider">
+        <span id="cut-at">Cut through here</span>
+        <Slider
+          v-model="cutAt"
+          :min="Math.round(run.from)"
+          :max="Math.round(run.to)"
+          :step="10"
+          aria-labelledby="cut-at"
+        />
+      </div>
     </section>
     <aside class="side">
       <FindingCard v-for="finding in clashes" :key="finding.code + finding.place" :finding="finding" />
-      <section class="card">
-        <h2>Box {{ run?.box.mark }}</h2>
-        <p class="soft small">
-          A <em>box</em> is a cupboard’s carcass. Left empty, it is made as large as goes in along its whole
-          way home.
-        </p>
-        <div v-for="size in sizes" :key="size.key" class="size">
-          <LengthField
-            :label="size.label"
-            :text="layout[size.key]?.typed ?? ''"
-            when-empty="largest"
-            :unit="unit"
-            :refused="job.refused[`layout.${size.key}`]"
-            @change="set(`layout.${size.key}`, $event)"
-          />
-          <WorkingButton v-if="run" :working="run.box[size.key]" :label="`${size.label} of the box`" />
-        </div>
-        <div v-for="shelves in counts" :key="shelves.key" class="count">
-          <label :for="shelves.key">{{ shelves.label }}</label>
-          <InputNumber
-            :model-value="layout[shelves.key]"
-            :input-id="shelves.key"
-            show-buttons
-            button-layout="horizontal"
-            :min="0"
-            :max="20"
-            @update:model-value="setShelves(shelves.key, $event)"
-          />
-        </div>
-        <div v-for="(working, name) in station.decisions" :key="name" class="count">
-          <span>{{ name }}</span>
-          <WorkingButton :working="working" :label="String(name)" />
-        </div>
-        <div v-if="run" class="count">
-          <span>Plinth, levelled to the highest floor</span>
-          <WorkingButton :working="run.plinth.length" label="Length of the plinth" />
-        </div>
-      </section>
+      <CellPanel :station="station" :layout="layout" />
+      <RunPanel :station="station" :layout="layout" />
+      <GoingIn :carried="station.carried" />
       <section class="card notes">
         <h3>Mind</h3>
-        <FindingCard v-for="finding in notes" :key="finding.code" :finding="finding" />
+        <FindingCard v-for="finding in notes" :key="finding.sentence" :finding="finding" />
       </section>
+      <Button
+        text
+        label="Start from another layout"
+        @click="layout.set('layout', { runs: [], members: [], closings: {}, openings: [] })"
+      />
     </aside>
-    <GapLedger v-if="run" v-model:selected="selected" class="ledger" :edges="run.edges" />
+    <GapLedger v-if="run.edges.length > 0" v-model:selected="selected" class="ledger" :edges="run.edges" />
   </div>
 </template>
 
 <style scoped>
 .fit-station {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 330px;
-  grid-template-rows: minmax(300px, 1fr) auto;
+  grid-template-columns: minmax(0, 1fr) 340px;
+  grid-template-rows: minmax(320px, 1fr) auto;
   gap: 14px;
   height: 100%;
 }
 .drawing-card {
   position: relative;
-  min-height: 300px;
+  display: flex;
+  flex-direction: column;
+  min-height: 320px;
   padding: 8px;
 }
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+.bar .right {
+  margin-left: auto;
+}
 .drawing-card :deep(.drawing) {
-  position: absolute;
-  inset: 8px;
-  width: auto;
+  flex: 1;
   height: auto;
 }
-.svg {
+.drawing-card :deep(.where) {
   position: absolute;
-  top: 14px;
-  right: 16px;
-  padding: 10px 0;
-  font-size: 15px;
+  right: 14px;
+  bottom: 14px;
+  width: 240px;
+  height: 190px;
+  border: 1px solid var(--line);
+  border-radius: 10px;
+  background: var(--card);
 }
 .slider {
   position: absolute;
@@ -159,35 +241,16 @@ function setShelves(key: 'fixed_shelves' | 'adjustable_shelves', value: number |
   min-height: 0;
   overflow: auto;
 }
-.small {
-  font-size: 14px;
-}
-.size {
-  display: grid;
-  justify-items: stretch;
-  padding: 4px 0;
-  border-bottom: 1px dashed var(--line);
-}
-.size :deep(.size) {
-  justify-self: end;
-}
-.count {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  gap: 8px;
-  min-height: 48px;
-}
-.count :deep(input) {
-  width: 56px;
-  text-align: center;
-}
 .notes {
   padding: 12px 4px;
   font-size: 15px;
 }
 .notes h3 {
   padding: 0 14px 4px;
+}
+.ledger {
+  max-height: 236px;
+  overflow: auto;
 }
 .waits {
   align-self: start;
@@ -201,20 +264,28 @@ function setShelves(key: 'fixed_shelves' | 'adjustable_shelves', value: number |
   .side {
     overflow: visible;
   }
-  .drawing-card {
-    display: flex;
-    flex-direction: column;
-  }
   .drawing-card :deep(.drawing) {
-    position: static;
-    height: 460px;
+    flex: none;
+    height: 420px;
   }
-  .svg {
-    position: static;
+  .ledger {
+    max-height: none;
   }
-  .slider {
+  .bar :deep(.p-togglebutton) {
+    padding: 4px 2px;
+    font-size: 15px;
+  }
+  .bar :deep(.p-togglebutton-content) {
+    padding: 8px;
+  }
+  .slider,
+  .drawing-card :deep(.where) {
     position: static;
     width: auto;
+  }
+  .drawing-card :deep(.where) {
+    flex: none;
+    height: 220px;
   }
 }
 </style>

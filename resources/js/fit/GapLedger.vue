@@ -16,12 +16,38 @@ const opened = ref<string | null>(null)
 const scribed = computed(() => props.edges.find((edge) => edge.edge === opened.value) ?? null)
 
 const choices = (edge: Edge) => [
-  { value: 'auto', label: edge.wish ? 'by the table' : `${edge.closing_label} (by the table)` },
+  { value: 'auto', label: edge.wish ? 'by the table' : `table: ${edge.closing_label}` },
   ...edge.choices,
 ]
 
 const choose = (edge: Edge, value: string) =>
   job.edit('space', { path: `layout.closings.${edge.edge}`, value: value === 'auto' ? null : value })
+
+/** Puts the stations that would make a template sure into the tape book. */
+const ask = (edge: Edge) => {
+  const at = edge.offsets
+  if (!at) return
+  const empty = { from: null, to: null, along: null, height: null, depth: null, plane: 0 }
+  const reading = at.depth
+    ? {
+        ...empty,
+        kind: 'fall',
+        wall: at.wall,
+        along: at.along.text,
+        height: at.height.text,
+        depth: at.depth.text,
+        level: false,
+      }
+    : {
+        ...empty,
+        kind: 'offset',
+        wall: at.wall,
+        along: at.level ? null : at.along.text,
+        height: at.level ? at.height.text : null,
+        level: at.level,
+      }
+  void job.edit('space', { path: `extras.x-${crypto.randomUUID()}`, value: reading })
+}
 </script>
 
 <template>
@@ -61,6 +87,15 @@ const choose = (edge: Edge, value: string) =>
           <td class="reason">{{ edge.reason }}</td>
           <td>
             <Button
+              v-if="edge.offsets"
+              text
+              size="small"
+              label="Ask for offsets"
+              :aria-label="`Ask for offsets: ${edge.label}`"
+              title="Adds the stations of a straightedge to the tape book: they make the template sure"
+              @click.stop="ask(edge)"
+            />
+            <Button
               v-if="edge.scribe"
               text
               size="small"
@@ -87,15 +122,22 @@ const choose = (edge: Edge, value: string) =>
         <dl>
           <dt>Set the compass to</dt>
           <dd><MeasureText :text="scribed.scribe.setting.text" /></dd>
+          <dt>Deepest cut</dt>
+          <dd><MeasureText :text="scribed.scribe.deepest.text" /></dd>
           <dt>Shallowest cut</dt>
           <dd><MeasureText :text="scribed.scribe.shallowest.text" /></dd>
           <dt>The line is known to about</dt>
           <dd><MeasureText :text="scribed.scribe.doubt.text" /></dd>
         </dl>
         <p v-if="scribed.scribe.taper">The line is straight: one taper cut.</p>
-        <p>
-          These stations come from tape readings, so a gap of up to 3 mm (1/8 in) may remain where they are
-          cut to by number. Scribing in place brings it under 1.5 mm (1/16 in).
+        <p v-if="scribed.scribe.by_rule">
+          These stations were taken by rule: cut to them, a gap of up to
+          <MeasureText :text="scribed.scribe.may_remain.text" /> may remain.
+        </p>
+        <p v-else>
+          These stations come from tape readings, so a gap of up to
+          <MeasureText :text="scribed.scribe.may_remain.text" /> may remain where they are cut to by number.
+          Offsets by rule, or scribing in place, bring it under half of that.
         </p>
         <WorkingTable :working="scribed.scribe.overhang" caption="Overhang of the blank" />
         <table class="stations">
@@ -146,7 +188,7 @@ tbody th {
   white-space: nowrap;
 }
 td :deep(.p-select) {
-  width: 250px;
+  width: 215px;
 }
 td :deep(.p-button) {
   white-space: nowrap;
@@ -158,8 +200,14 @@ td :deep(.p-button) {
   font-size: 14px;
   line-height: 1.25;
 }
+td:last-child {
+  white-space: nowrap;
+}
+td :deep(.p-button) {
+  padding: 4px 8px;
+}
 .ledger {
-  overflow-x: auto;
+  overflow: auto;
 }
 dl {
   display: grid;
@@ -169,8 +217,35 @@ dl {
 dd {
   margin: 0;
   font-weight: 600;
+  text-align: right;
 }
 .stations {
   margin-top: 16px;
+}
+@media (max-width: 900px) {
+  thead {
+    display: none;
+  }
+  tr {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    gap: 2px 12px;
+    padding: 10px 0;
+    border-bottom: 1px solid var(--line);
+  }
+  tr:last-child {
+    border-bottom: 0;
+  }
+  th,
+  td {
+    padding: 2px 0;
+    border: 0;
+  }
+  td:nth-of-type(n + 2) {
+    grid-column: 1 / -1;
+  }
+  td :deep(.p-select) {
+    width: 100%;
+  }
 }
 </style>

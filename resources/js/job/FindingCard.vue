@@ -1,22 +1,52 @@
 <script setup lang="ts">
+import { api, Refused } from '@/api/client'
 import type { Finding } from '@/api/types'
 import Button from 'primevue/button'
+import { computed, ref, watch } from 'vue'
 import { useJob } from './store'
 
-/** A finding where it stands, with its ways out. */
-defineProps<{ finding: Finding }>()
+/** A finding where it stands, with its ways out; those of a clash in a large layout are looked for when asked. */
+const props = defineProps<{ finding: Finding }>()
 const job = useJob()
+const found = ref<Finding | null>(null)
+const looking = ref(false)
+watch(
+  () => props.finding,
+  () => (found.value = null),
+)
+const ways = computed(() => (props.finding.ways_out.length > 0 ? props.finding : found.value)?.ways_out ?? [])
+
+async function look(): Promise<void> {
+  looking.value = true
+  try {
+    found.value = await api<Finding>(
+      'GET',
+      `/api/spaces/${job.space?.id}/ways-out?${new URLSearchParams({ code: props.finding.code, place: props.finding.place })}`,
+    )
+  } catch (error) {
+    if (!(error instanceof Refused)) throw error
+  } finally {
+    looking.value = false
+  }
+}
 </script>
 
 <template>
   <article class="finding" :class="finding.severity">
     <p>{{ finding.sentence }}</p>
+    <div v-if="ways.length > 0" class="ways">
+      <Button v-for="way in ways" :key="way.label" :label="way.label" @click="job.edit('space', way.edit)" />
+    </div>
     <Button
-      v-for="way in finding.ways_out"
-      :key="way.label"
-      :label="way.label"
-      @click="job.edit('space', way.edit)"
+      v-if="finding.severity === 'clash' && ways.length === 0 && !found"
+      severity="secondary"
+      label="Look for ways out"
+      :loading="looking"
+      @click="look"
     />
+    <p v-else-if="found && ways.length === 0" class="soft">
+      No single change solves this. Divide the run otherwise, or move what is in the way.
+    </p>
   </article>
 </template>
 
@@ -29,8 +59,14 @@ const job = useJob()
 .finding p {
   margin: 0;
 }
-.finding p + button {
+.finding p + button,
+.ways {
   margin-top: 8px;
+}
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
 }
 .clash {
   border-color: var(--brick);

@@ -2,7 +2,7 @@ import { api, Refused } from '@/api/client'
 import { useOutbox } from '@/outbox/store'
 import type { Edit, JobAnswer, StationName } from '@/api/types'
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { deviceId, nextSequence } from './device'
 
 type AnsweredStation = NonNullable<JobAnswer['station']>
@@ -10,7 +10,8 @@ type StationOf<Name extends StationName> = Extract<AnsweredStation, { name: Name
 
 /** The open job: what the server last answered, and everything that changes it. */
 export const useJob = defineStore('job', () => {
-  const answer = ref<JobAnswer | null>(null)
+  // An answer is replaced as a whole, never changed inside: large drawings stay plain objects.
+  const answer = shallowRef<JobAnswer | null>(null)
   const open = ref<StationName>('measure')
   const busy = ref(false)
   const trouble = ref('')
@@ -50,8 +51,13 @@ export const useJob = defineStore('job', () => {
   })
   const query = (parts: Record<string, string>) => new URLSearchParams(parts).toString()
 
-  async function load(id: string, station: StationName, spaceId?: string): Promise<boolean> {
+  /** Opens a station. What was changed just before goes out first: its answer must not be overtaken by this one. */
+  function load(id: string, station: StationName, spaceId?: string): Promise<boolean> {
     open.value = station
+    return inTurn(() => show(id, station, spaceId))
+  }
+
+  async function show(id: string, station: StationName, spaceId?: string): Promise<boolean> {
     if (answer.value && answer.value.job.id !== id) answer.value = null
     const wanted = spaceId ?? answer.value?.space
     return ask('GET', `/api/jobs/${id}?${query({ station, ...(wanted ? { space: wanted } : {}) })}`)
@@ -59,7 +65,7 @@ export const useJob = defineStore('job', () => {
 
   async function refresh(message: string): Promise<void> {
     if (!answer.value) return
-    await load(answer.value.job.id, open.value)
+    await show(answer.value.job.id, open.value)
     trouble.value = message
   }
 
@@ -187,7 +193,7 @@ export const useJob = defineStore('job', () => {
     inTurn(async () => {
       if (!job.value) return false
       const { id } = await api<{ id: string }>('POST', `/api/jobs/${job.value.id}/spaces`, { name, kind })
-      return load(job.value.id, open.value, id)
+      return show(job.value.id, open.value, id)
     })
 
   /** Takes a space out with its readings, for good. */
@@ -196,7 +202,7 @@ export const useJob = defineStore('job', () => {
       if (!job.value) return false
       await api('DELETE', `/api/spaces/${id}`)
       const left = job.value.spaces.find((entry) => entry.id !== id)
-      return load(job.value.id, open.value, left?.id)
+      return show(job.value.id, open.value, left?.id)
     })
 
   return {

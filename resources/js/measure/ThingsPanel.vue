@@ -31,6 +31,8 @@ const walls = computed(() =>
 )
 const isRound = (thing: ThingEntry) =>
   words.value.things.find((kind) => kind.value === thing.kind)?.round ?? false
+const isCutAround = (thing: ThingEntry) =>
+  words.value.things.find((kind) => kind.value === thing.kind)?.cut_around ?? false
 const caution = (thing: ThingEntry) =>
   words.value.things.find((kind) => kind.value === thing.kind)?.caution ?? null
 const faults = (id: string) =>
@@ -69,6 +71,7 @@ async function add(kind: string) {
     clearance: null,
     swing: null,
     direction: known.round ? 'up' : null,
+    traced: null,
   }
   if (await job.edit('space', { path: `things.${id}`, value })) {
     open.value = id
@@ -205,6 +208,22 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
           :refused="refused(thing, 'stands_out')"
           @change="change(thing, 'stands_out', $event)"
         />
+        <label v-if="isCutAround(thing)" class="traced">
+          <span>Traced section</span>
+          <InputText
+            class="measure"
+            :model-value="thing.traced?.typed ?? ''"
+            :placeholder="isRound(thing) ? 'round' : 'straight sides'"
+            :invalid="refused(thing, 'traced') !== undefined"
+            @change="change(thing, 'traced', ($event.target as HTMLInputElement).value)"
+          />
+          <span class="soft"
+            >Where it is neither round nor straight: its corners from its own lower left, such as
+            0&nbsp;x&nbsp;0; 60&nbsp;x&nbsp;0; 60&nbsp;x&nbsp;50, or the word oval. Pieces are cut to
+            it.</span
+          >
+          <span v-if="refused(thing, 'traced')" class="refused">{{ refused(thing, 'traced') }}</span>
+        </label>
         <div v-if="isRound(thing)" class="pair">
           <span :id="`dir-${thing.id}`">It runs</span>
           <SelectButton
@@ -322,6 +341,10 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
   grid-template-columns: 110px minmax(0, 1fr);
   gap: 10px;
   align-items: center;
+}
+.traced {
+  display: grid;
+  gap: 4px;
 }
 .from {
   display: grid;

@@ -160,6 +160,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
 }
 .name {
   display: grid;
+  flex: none;
   justify-items: start;
   padding: 2px 8px;
 }
@@ -175,7 +176,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
 }
 .verdict {
   display: flex;
-  flex: 1 1 auto;
+  flex: 1 1 0;
   align-items: center;
   gap: 8px;
   min-width: 0;
@@ -224,6 +225,9 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
 @media (max-width: 760px) {
   .station {
     padding: 10px 12px;
+  }
+  .name {
+    flex: 0 1 auto;
   }
   .verdict {
     order: 5;

@@ -108,6 +108,14 @@ const sheetsOf = (material: string): StockEntry[] =>
         />
         <label for="painted">The furniture is painted, so small gaps may be caulked</label>
       </div>
+      <div class="switch">
+        <ToggleSwitch
+          :model-value="choices.top_over_sides"
+          input-id="top-over-sides"
+          @update:model-value="set('top_over_sides', $event)"
+        />
+        <label for="top-over-sides">Raked tops lie over the sides, instead of between them</label>
+      </div>
 
       <h2>Spaces</h2>
       <div v-for="space in job.job.spaces" :key="space.id" class="space">

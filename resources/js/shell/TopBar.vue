@@ -92,6 +92,7 @@ async function leave(sure = false) {
 .tools {
   display: flex;
   align-items: center;
+  flex: none;
   gap: 4px;
   margin-left: auto;
 }

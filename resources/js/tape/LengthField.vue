@@ -73,13 +73,16 @@ function leave(event: KeyboardEvent) {
 <style scoped>
 .length {
   display: grid;
-  grid-template-columns: 1fr 130px;
+  grid-template-columns: 1fr 146px;
   gap: 2px 12px;
   align-items: center;
 }
 .length input {
   width: 100%;
   text-align: right;
+}
+.length input::placeholder {
+  font-size: 14px;
 }
 p {
   grid-column: 1 / -1;

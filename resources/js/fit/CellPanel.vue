@@ -1,0 +1,268 @@
+<script setup lang="ts">
+import type { FitStation } from '@/api/types'
+import { useVocabulary } from '@/api/vocabulary'
+import { useJob } from '@/job/store'
+import WorkingButton from '@/job/WorkingButton.vue'
+import LengthField from '@/tape/LengthField.vue'
+import Button from 'primevue/button'
+import InputNumber from 'primevue/inputnumber'
+import Select from 'primevue/select'
+import { computed } from 'vue'
+import type { useLayout } from './useLayout'
+
+/** The selected cell: what it holds, its sizes, and what can be done with it in one press. */
+const props = defineProps<{ station: FitStation; layout: ReturnType<typeof useLayout> }>()
+const job = useJob()
+const words = useVocabulary()
+const { run, cell, bay, tier, place, actions, set, isShare } = props.layout
+const unit = computed(() => job.job?.unit ?? 'mm')
+const box = computed(() => run.value?.boxes.find((one) => one.id === cell.value?.box) ?? null)
+
+const title = computed(() => {
+  if (!cell.value) return ''
+  const where = `Bay ${place.value.bay + 1}`
+  const tiers = bay.value?.tiers.length ?? 1
+  return tiers > 1 ? `${where}, tier ${place.value.tier + 1} of ${tiers}` : where
+})
+
+/** "4 of 12 shares", or nothing where the size is the cell's own. */
+const share = computed(() => {
+  const size = bay.value?.size
+  if (!size || !isShare(size)) return 'its own width'
+  const all = (props.layout.runChoice.value?.bays ?? []).reduce(
+    (sum, one) => sum + (isShare(one.size) ? one.size.share : 0),
+    0,
+  )
+  return all === size.share ? 'all of the run' : `${size.share} of ${all} shares`
+})
+
+const typed = (size: { share: number } | { typed: string; nm: number } | undefined, now: string) =>
+  !size || 'share' in size ? '' : size.typed || now
+
+const snaps = computed(() => [
+  { value: 'none', label: 'nothing' },
+  ...props.station.things
+    .filter((thing) => thing.wall === run.value?.wall)
+    .map((thing) => ({ value: thing.id, label: thing.name })),
+])
+/** Tiers of the other bays, whose tops a shelf line may follow. */
+const lines = computed(() => [
+  { value: 'none', label: 'nothing' },
+  ...(props.layout.runChoice.value?.bays ?? []).flatMap((one, b) =>
+    one.id === bay.value?.id
+      ? []
+      : one.tiers.map((other, t) => ({ value: other.id, label: `bay ${b + 1}, tier ${t + 1}` })),
+  ),
+])
+const counts = [
+  { key: 'fixed_shelves', label: 'Fixed shelves' },
+  { key: 'adjustable_shelves', label: 'Adjustable shelves' },
+] as const
+const holdsShelves = computed(() => tier.value?.unit === 'box' || tier.value?.unit === 'shelves')
+const field = (name: string) => `layout.${name}`
+</script>
+
+<template>
+  <section v-if="cell && bay && tier" class="card" aria-label="Selected cell">
+    <header>
+      <h2>{{ box ? `Box ${box.mark}` : cell.unit_label }}</h2>
+      <span class="soft">{{ title }} · {{ share }}</span>
+    </header>
+    <div class="actions">
+      <Button
+        v-for="action in actions"
+        :key="action.key"
+        severity="secondary"
+        outlined
+        size="small"
+        :disabled="!action.can"
+        @click="action.does()"
+      >
+        {{ action.label }} <kbd>{{ action.key.toUpperCase() }}</kbd>
+      </Button>
+    </div>
+    <div class="row">
+      <label for="unit">Holds</label>
+      <Select
+        input-id="unit"
+        :model-value="tier.unit"
+        :options="words.units"
+        option-value="value"
+        option-label="label"
+        aria-label="What it holds"
+        @update:model-value="set(field(`tiers.${tier.id}.unit`), $event)"
+      />
+    </div>
+    <LengthField
+      label="Width of the bay"
+      :text="typed(bay.size, cell.width.text)"
+      when-empty="its share"
+      :unit="unit"
+      :refused="job.refused[field(`bays.${bay.id}.size`)]"
+      @change="set(field(`bays.${bay.id}.size`), $event)"
+    />
+    <LengthField
+      label="Height of the tier"
+      :text="typed(tier.size, cell.height.text)"
+      when-empty="its share"
+      :unit="unit"
+      :refused="job.refused[field(`tiers.${tier.id}.size`)]"
+      @change="set(field(`tiers.${tier.id}.size`), $event)"
+    />
+    <LengthField
+      label="Depth of the tier"
+      :text="tier.depth?.typed ?? ''"
+      when-empty="as the run"
+      :unit="unit"
+      :refused="job.refused[field(`tiers.${tier.id}.depth`)]"
+      @change="set(field(`tiers.${tier.id}.depth`), $event)"
+    />
+    <template v-if="holdsShelves">
+      <div v-for="shelves in counts" :key="shelves.key" class="row">
+        <label :for="shelves.key">{{ shelves.label }}</label>
+        <InputNumber
+          :model-value="tier[shelves.key]"
+          :input-id="shelves.key"
+          show-buttons
+          button-layout="horizontal"
+          :min="0"
+          :max="20"
+          @update:model-value="
+            $event !== null &&
+            $event !== tier[shelves.key] &&
+            set(field(`tiers.${tier.id}.${shelves.key}`), $event)
+          "
+        />
+      </div>
+    </template>
+    <div v-if="station.sloped" class="row">
+      <label for="top">Under the slope</label>
+      <Select
+        input-id="top"
+        :model-value="bay.top"
+        :options="words.tops"
+        option-value="value"
+        option-label="label"
+        aria-label="Under the slope"
+        @update:model-value="set(field(`bays.${bay.id}.top`), $event)"
+      />
+    </div>
+    <div v-if="place.bay > 0" class="row">
+      <label for="shares">Shares a board with the bay to its left</label>
+      <input
+        id="shares"
+        type="checkbox"
+        :checked="bay.joined"
+        @change="set(field(`bays.${bay.id}.joined`), ($event.target as HTMLInputElement).checked)"
+      />
+    </div>
+    <div v-if="place.tier > 0" class="row">
+      <label for="shares-below">Shares a board with the tier below</label>
+      <input
+        id="shares-below"
+        type="checkbox"
+        :checked="tier.joined"
+        @change="set(field(`tiers.${tier.id}.joined`), ($event.target as HTMLInputElement).checked)"
+      />
+    </div>
+    <div v-if="snaps.length > 1" class="row">
+      <label for="snap">Its right side lines up with</label>
+      <Select
+        input-id="snap"
+        :model-value="bay.snap ?? 'none'"
+        :options="snaps"
+        option-value="value"
+        option-label="label"
+        aria-label="Its right side lines up with"
+        @update:model-value="set(field(`bays.${bay.id}.snap`), $event === 'none' ? null : $event)"
+      />
+    </div>
+    <div v-if="lines.length > 1" class="row">
+      <label for="line">Its top lines up with</label>
+      <Select
+        input-id="line"
+        :model-value="tier.snap ?? 'none'"
+        :options="lines"
+        option-value="value"
+        option-label="label"
+        aria-label="Its top lines up with"
+        @update:model-value="set(field(`tiers.${tier.id}.snap`), $event === 'none' ? null : $event)"
+      />
+    </div>
+    <dl v-if="box">
+      <dt>Outer width</dt>
+      <dd><WorkingButton :working="box.width" label="Width of the box" /></dd>
+      <dt>
+        Outer height<template v-if="box.angle">, top at {{ box.angle }}°</template>
+      </dt>
+      <dd><WorkingButton :working="box.height" label="Height of the box" /></dd>
+      <dt>Outer depth</dt>
+      <dd><WorkingButton :working="box.depth" label="Depth of the box" /></dd>
+      <template v-for="(working, name) in station.decisions" :key="name">
+        <template v-if="String(name).endsWith(box.mark) || String(name).includes(`${box.mark}.`)">
+          <dt>{{ name }}</dt>
+          <dd><WorkingButton :working="working" :label="String(name)" /></dd>
+        </template>
+      </template>
+    </dl>
+    <dl v-else>
+      <dt>Width</dt>
+      <dd><WorkingButton :working="cell.width" label="Width of the cell" /></dd>
+      <dt>Height</dt>
+      <dd><WorkingButton :working="cell.height" label="Height of the cell" /></dd>
+    </dl>
+  </section>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  align-items: baseline;
+  justify-content: space-between;
+}
+.actions {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 6px;
+  margin: 8px 0 10px;
+}
+.actions :deep(.p-button:not(:disabled)) {
+  color: var(--ink);
+  border-color: var(--line-strong);
+}
+.actions :deep(.p-button) {
+  justify-content: space-between;
+  min-height: 40px;
+}
+.row {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px;
+  min-height: 48px;
+}
+.row :deep(.p-select) {
+  max-width: 190px;
+}
+.row :deep(.p-inputnumber input) {
+  width: 48px;
+  text-align: center;
+}
+.row input[type='checkbox'] {
+  width: 24px;
+  height: 24px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  align-items: center;
+  margin: 8px 0 0;
+  border-top: 1px dashed var(--line);
+}
+dd {
+  margin: 0;
+  text-align: right;
+}
+</style>

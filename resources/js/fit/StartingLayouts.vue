@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { api } from '@/api/client'
+import type { LayoutSketch } from '@/api/types'
+import DrawingView from '@/drawing/DrawingView.vue'
+import { useJob } from '@/job/store'
+import { useQuery } from '@tanstack/vue-query'
+import Button from 'primevue/button'
+import { computed } from 'vue'
+
+/** An empty space offers layouts to start from, each planned in this very space. */
+const job = useJob()
+const { data: sketches, isPending } = useQuery({
+  queryKey: computed(() => ['starting-layouts', job.space?.id, job.space?.version, job.job?.version]),
+  queryFn: () => api<LayoutSketch[]>('GET', `/api/spaces/${job.space?.id}/starting-layouts`),
+  enabled: computed(() => job.space !== null),
+})
+const start = (name: string) =>
+  job.edit('space', { path: 'layout.do', value: { action: 'start', name, seed: crypto.randomUUID() } })
+</script>
+
+<template>
+  <section class="starting">
+    <h1>What shall stand here?</h1>
+    <p class="soft">
+      Each of these is worked out for this space as you measured it. Choose the nearest; everything can be
+      divided, weighted and moved afterwards.
+    </p>
+    <p v-if="isPending" role="status">Trying layouts in your space …</p>
+    <ul>
+      <li v-for="sketch in sketches ?? []" :key="sketch.name" class="card">
+        <div class="picture">
+          <DrawingView v-if="sketch.drawing" :drawing="sketch.drawing" small :exaggeration="3" />
+        </div>
+        <h2>{{ sketch.label }}</h2>
+        <p class="verdict" :class="sketch.verdict.state">{{ sketch.verdict.sentence }}</p>
+        <p class="soft">
+          {{ sketch.pieces }} pieces, {{ sketch.sheets }} {{ sketch.sheets === 1 ? 'sheet' : 'sheets' }}
+        </p>
+        <Button
+          label="Start from this"
+          :aria-label="`Start from: ${sketch.label}`"
+          @click="start(sketch.name)"
+        />
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.starting {
+  max-width: 1240px;
+  margin: 0 auto;
+}
+ul {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
+  gap: 14px;
+  padding: 0;
+  list-style: none;
+}
+li {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+}
+li h2 {
+  font-size: 17px;
+}
+li p {
+  margin: 0;
+  font-size: 15px;
+}
+li :deep(.p-button) {
+  margin-top: auto;
+}
+.picture {
+  height: 190px;
+}
+.verdict.clash {
+  color: var(--brick);
+}
+.verdict.warning {
+  color: var(--ochre);
+}
+.verdict.fits {
+  color: var(--moss);
+}
+</style>
