@@ -32,10 +32,9 @@ await shot('measure', async () => {
   await open('measure')
   await page.getByRole('button', { name: /Width, top, at the back/ }).click()
 })
-await shot('fit', () => open('fit'))
 await shot('scribe-line', async () => {
   await open('fit')
-  await page.getByRole('button', { name: 'Scribe line: Right stile to wall' }).click()
+  await page.getByRole('button', { name: 'Scribe line: B1 right stile to wall' }).click()
 })
 await shot('pieces', () => open('pieces'))
 await shot('working', async () => {
@@ -47,15 +46,19 @@ await shot('rules', async () => {
   await open('fit')
   await page.getByRole('button', { name: /rules and materials/ }).click()
 })
-await shot('fit-dark', async () => {
-  await page.emulateMedia({ colorScheme: 'dark' })
+await shot('fit-layouts', async () => {
   await open('fit')
+  await page.getByRole('button', { name: 'Start from another layout' }).click()
+  await page.getByRole('button', { name: /^Start from: / }).first().waitFor()
 })
-await page.emulateMedia({ colorScheme: 'light' })
+if (await page.getByRole('heading', { name: 'What shall stand here?' }).isVisible()) {
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.locator('g.cell').first().waitFor()
+}
 const other = async (name) => {
   await page.goto(base, { waitUntil: 'networkidle' })
   await page.getByRole('link', { name }).first().click()
-  await page.locator('section.open').waitFor()
+  await page.locator('.tape').waitFor()
 }
 await shot('measure-eaves', async () => {
   await other('Eaves berth')
@@ -72,11 +75,28 @@ await shot('workshop', async () => {
   await page.getByRole('link', { name: 'Workshop: ways in' }).click()
   await page.getByRole('heading', { name: /^Workshop of/ }).waitFor()
 })
+const fit = async (name) => {
+  await other(name)
+  await page.getByRole('link', { name: /^Fit/ }).click()
+  await page.locator('g.cell').first().waitFor()
+}
+await shot('fit-stair', () => fit('Oar store'))
+await shot('fit', () => fit('Map wall'))
+await shot('fit-apart', async () => {
+  await fit('Map wall')
+  await page.getByRole('button', { name: 'Apart', exact: true }).click()
+  await page.getByRole('img', { name: 'Drawn apart' }).waitFor()
+})
+await shot('fit-dark', async () => {
+  await page.emulateMedia({ colorScheme: 'dark' })
+  await fit('Eaves berth')
+})
+await page.emulateMedia({ colorScheme: 'light' })
 await page.setViewportSize(phone)
 await shot('measure-phone', async () => {
   await open('measure')
   await page.getByRole('button', { name: /Plumb, left wall, lower/ }).click()
   await page.evaluate(() => document.querySelector('.station').scrollTo(0, 0))
 })
-await shot('fit-phone', () => open('fit'))
+await shot('fit-phone', () => fit('Oar store'))
 await browser.close()

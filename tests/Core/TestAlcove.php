@@ -13,6 +13,7 @@ use Incastro\Measure\Unit;
 use Incastro\Planning\Job;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\JobReader;
+use Incastro\Planning\Layout\LayoutDocument;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Survey\ReadingKind;
 use Incastro\Survey\SheetChoices;
@@ -170,16 +171,21 @@ final class TestAlcove
     /**
      * A job with this alcove in it.
      *
-     * @param  array<string, mixed>  $layout  what differs from a new space's layout, lengths as typed
+     * @param  array<string, mixed>  $layout  sizes of its one box as typed, counts of shelves, and closings by side
      * @param  array<string, mixed>  $changes  what differs in the job's document
      */
     public function job(string $measure = 'mm/1', array $layout = [], array $changes = []): Job
     {
         $format = LengthFormat::of($measure);
         $reader = new LengthReader($format->unit);
-        $space = SpaceChoices::defaults('Alcove', 'run', 'box', $format);
-        foreach ($layout as $name => $value) {
-            $space['layout'][$name] = is_string($value) ? ['nm' => $reader->read($value)->nanometres(), 'typed' => $value] : $value;
+        $space = SpaceChoices::defaults('Alcove', $format);
+        $sizes = [];
+        foreach (['width', 'height', 'depth'] as $name) {
+            $sizes[$name] = is_string($layout[$name] ?? null) ? ['nm' => $reader->read($layout[$name])->nanometres(), 'typed' => $layout[$name]] : null;
+        }
+        $space['layout'] = LayoutDocument::oneBox('run', 'box', $sizes, $layout['fixed_shelves'] ?? 1, $layout['adjustable_shelves'] ?? 4);
+        foreach (array_filter($layout['closings'] ?? [], is_string(...)) as $side => $closing) {
+            $space['layout']['closings']["$side:box"] = $closing;
         }
         $stored = fn (?Length $length) => $length === null ? null : ['nm' => $length->nanometres(), 'typed' => ''];
         $choices = $this->choices();
@@ -189,7 +195,7 @@ final class TestAlcove
             'value' => $take->value instanceof Angle ? ['microdegrees' => $take->value->microdegrees(), 'typed' => ''] : ['nm' => $take->value->nanometres(), 'typed' => ''],
         ], $this->takes());
 
-        return JobReader::read(array_replace(JobChoices::defaults('Test', $measure), $changes) + ['spaces' => [['id' => 'space'] + $space]]);
+        return JobReader::read(array_replace(JobChoices::defaults('Test', $measure), $changes) + ['ways_in' => [], 'spaces' => [['id' => 'space'] + $space]]);
     }
 
     public static function inches(string $text): float

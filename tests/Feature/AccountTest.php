@@ -80,7 +80,7 @@ final class AccountTest extends TestCase
         $job = $this->alcove($this->person());
         $demo->homes()->firstOrFail()->jobs()->delete();
         $this->artisan('incastro:demo')->assertSuccessful();
-        self::assertSame(3, $demo->homes()->firstOrFail()->jobs()->count());
+        self::assertSame(5, $demo->homes()->firstOrFail()->jobs()->count());
         self::assertModelExists($job);
         // Seeding leaves an application in use alone.
         $demo->homes()->delete();

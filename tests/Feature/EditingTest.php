@@ -6,25 +6,11 @@ namespace Tests\Feature;
 
 use App\Models\EditRecord;
 use App\Models\Fact;
-use App\Models\Job;
-use App\Models\User;
 use Illuminate\Testing\TestResponse;
-use Tests\TestCase;
+use Tests\AlcoveTestCase;
 
-final class EditingTest extends TestCase
+final class EditingTest extends AlcoveTestCase
 {
-    private User $user;
-
-    private Job $job;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $this->user = $this->person();
-        $this->job = $this->alcove($this->user);
-        $this->actingAs($this->user);
-    }
-
     private function edit(string $path, mixed $value, int $version = 1, bool $ofJob = false): TestResponse
     {
         return $this->postJson("/api/jobs/{$this->job->id}/edits", [
@@ -36,6 +22,12 @@ final class EditingTest extends TestCase
     private function facts(array $facts): TestResponse
     {
         return $this->postJson('/api/spaces/'.$this->space($this->job)->id.'/facts', ['facts' => $facts, 'station' => 'pieces']);
+    }
+
+    /** The path of the run's depth. */
+    private function depth(): string
+    {
+        return 'layout.runs.'.$this->space($this->job)->choices['layout']['runs'][0]['id'].'.depth';
     }
 
     private function standing(string $slot): Fact
@@ -91,14 +83,15 @@ final class EditingTest extends TestCase
 
     public function test_choices_are_changed_undone_and_redone_in_order(): void
     {
-        $this->edit('layout.adjustable_shelves', 2)->assertOk()->assertJsonPath('history.undo', 'layout.adjustable_shelves');
-        $this->edit('layout.depth', '350', 2)->assertOk();
+        $shelves = 'layout.tiers.'.$this->space($this->job)->choices['layout']['runs'][0]['bays'][0]['tiers'][0]['id'].'.adjustable_shelves';
+        $this->edit($shelves, 2)->assertOk()->assertJsonPath('history.undo', 'adjustable shelves of the tier');
+        $this->edit($this->depth(), '350', 2)->assertOk();
         $this->edit('rules.plinth_height', '100', 1, true)->assertOk();
         $undo = fn () => $this->postJson("/api/jobs/{$this->job->id}/undo")->assertOk();
         $redo = fn () => $this->postJson("/api/jobs/{$this->job->id}/redo")->assertOk();
         $undo()->assertJsonPath('job.choices.rules', []);
-        $undo()->assertJsonPath('job.spaces.0.choices.layout.depth', null);
-        $redo()->assertJsonPath('job.spaces.0.choices.layout.depth.nm', 350_000_000);
+        $undo()->assertJsonPath('job.spaces.0.choices.layout.runs.0.depth', null);
+        $redo()->assertJsonPath('job.spaces.0.choices.layout.runs.0.depth.nm', 350_000_000);
         $redo()->assertJsonPath('job.choices.rules.plinth_height.nm', 100_000_000)->assertJsonPath('history.redo', null);
         $undo();
         // Something else done instead: what was undone can no longer be redone.
@@ -108,30 +101,30 @@ final class EditingTest extends TestCase
 
     public function test_a_stale_write_is_refused_and_says_what_changed(): void
     {
-        $this->edit('layout.depth', '350')->assertOk();
-        $this->edit('layout.depth', '380')->assertConflict()->assertJson(['version' => 2, 'changed' => ['layout.depth']]);
-        self::assertSame(350_000_000, $this->space($this->job)->refresh()->choices['layout']['depth']['nm']);
+        $this->edit($this->depth(), '350')->assertOk();
+        $this->edit($this->depth(), '380')->assertConflict()->assertJson(['version' => 2, 'changed' => ['depth of the run']]);
+        self::assertSame(350_000_000, $this->space($this->job)->refresh()->choices['layout']['runs'][0]['depth']['nm']);
     }
 
     public function test_undo_is_refused_where_somebody_else_changed_the_same_since(): void
     {
-        $this->edit('layout.depth', '350')->assertOk();
+        $this->edit($this->depth(), '350')->assertOk();
         $other = $this->person('two@example.org');
         EditRecord::query()->create(['role' => 'edit', 'user_id' => $other->id] + EditRecord::query()->firstOrFail()->only(['job_id', 'target', 'label', 'forward', 'inverse', 'touched', 'version']));
-        $this->postJson("/api/jobs/{$this->job->id}/undo")->assertConflict()->assertJsonPath('message', 'Somebody else changed “layout.depth” since. Change it by hand if it should go back.');
+        $this->postJson("/api/jobs/{$this->job->id}/undo")->assertConflict()->assertJsonPath('message', 'Somebody else changed “depth of the run” since. Change it by hand if it should go back.');
     }
 
     public function test_a_refused_choice_says_so_at_its_path(): void
     {
-        $answer = $this->edit('layout.depth', '5')->assertUnprocessable();
-        self::assertSame(['layout.depth' => ['Depth of the box: “5” was understood as 5 mm. It must be between 150 mm and 6000 mm.']], $answer->json('errors'));
+        $answer = $this->edit($this->depth(), '5')->assertUnprocessable();
+        self::assertSame([$this->depth() => ['Depth of the run: “5” was understood as 5 mm. It must be between 100 mm and 3000 mm.']], $answer->json('errors'));
         $this->edit('layout.colour', 'red')->assertUnprocessable();
     }
 
     public function test_a_clash_is_solved_by_its_way_out(): void
     {
-        $clash = $this->postJson("/api/jobs/{$this->job->id}/edits", ['target' => $this->space($this->job)->id, 'version' => 1, 'path' => 'layout.width', 'value' => '900', 'station' => 'fit'])->assertOk()->assertJsonPath('verdict.state', 'clash');
-        $way = collect($clash->json('station.findings'))->firstWhere('code', 'box-width')['ways_out'][0];
+        $clash = $this->postJson("/api/jobs/{$this->job->id}/edits", ['target' => $this->space($this->job)->id, 'version' => 1, 'path' => 'layout.bays.'.$this->space($this->job)->choices['layout']['runs'][0]['bays'][0]['id'].'.size', 'value' => '900', 'station' => 'fit'])->assertOk()->assertJsonPath('verdict.state', 'clash');
+        $way = collect($clash->json('station.findings'))->firstWhere('code', 'run-overfull')['ways_out'][0];
         $this->postJson("/api/jobs/{$this->job->id}/edits", ['target' => $this->space($this->job)->id, 'version' => 2] + $way['edit'])->assertOk()->assertJsonPath('verdict.state', 'fits');
     }
 }

@@ -5,28 +5,14 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Fact;
-use App\Models\Job;
-use App\Models\User;
 use App\Planning\JobDocument;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Tests\TestCase;
+use Tests\AlcoveTestCase;
 
 /** Facts are only ever added, in any order, and never conflict. */
-final class FactTest extends TestCase
+final class FactTest extends AlcoveTestCase
 {
-    private User $user;
-
-    private Job $job;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $this->user = $this->person();
-        $this->job = $this->alcove($this->user);
-        $this->actingAs($this->user);
-    }
-
     /** @param list<array<string, mixed>> $facts */
     private function send(array $facts): TestResponse
     {

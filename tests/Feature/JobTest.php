@@ -8,6 +8,7 @@ use App\Models\Fact;
 use App\Models\Job;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use Incastro\Planning\Layout\LayoutDocument;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
@@ -47,7 +48,7 @@ final class JobTest extends TestCase
         $svg = (string) $this->actingAs($user)->get('/api/spaces/'.$this->space($job)->id.'/elevation.svg')->assertOk()->assertHeader('Content-Type', 'image/svg+xml')->getContent();
         self::assertStringContainsString('drawn 1:10', $svg);
         self::assertNotFalse(simplexml_load_string($svg));
-        self::assertStringContainsString('data-ref="'.$this->space($job)->choices['layout']['box'].':stile-L"', $svg);
+        self::assertStringContainsString('data-ref="'.$this->space($job)->choices['layout']['runs'][0]['bays'][0]['tiers'][0]['id'].':stile-L"', $svg);
     }
 
     public function test_export_and_import_make_the_same_job_with_ids_of_its_own(): void
@@ -62,7 +63,7 @@ final class JobTest extends TestCase
         $station = fn (string $id) => $this->getJson("/api/jobs/$id?station=sheets")->json('station');
         self::assertSame($station($job->id), $station($id));
         $copy = Job::query()->findOrFail($id);
-        self::assertNotSame($this->space($job)->choices['layout']['box'], $this->space($copy)->choices['layout']['box']);
+        self::assertSame([], array_intersect(LayoutDocument::ids($this->space($job)->choices['layout']), LayoutDocument::ids($this->space($copy)->choices['layout'])));
         // The reading that was taken back came along, still taken back.
         self::assertSame(2, $copy->spaces()->firstOrFail()->facts()->where(['slot' => 'width-low-front', 'kind' => 'take'])->count());
     }
@@ -73,7 +74,7 @@ final class JobTest extends TestCase
         $home = $this->home($user);
         $bad = str_replace('"fixed_shelves": 1', '"fixed_shelves": "one"', (string) file_get_contents(database_path('demo/landing-alcove.json')));
         $this->actingAs($user)->postJson("/api/homes/{$home->id}/import", ['file' => UploadedFile::fake()->createWithContent('job.json', $bad)])
-            ->assertUnprocessable()->assertJsonPath('errors.file.0', 'job.json:$.job.spaces[0].layout.fixed_shelves: This is string; it must be integer.');
+            ->assertUnprocessable()->assertJsonPath('errors.file.0', 'job.json:$.job.spaces[0].layout.runs[0].bays[0].tiers[0].fixed_shelves: This is string; it must be integer.');
         self::assertSame(0, Job::query()->count());
         self::assertSame(0, Fact::query()->count());
     }

@@ -89,8 +89,14 @@ test('a new job goes from nothing to the cut sheet by keyboard', async ({ page }
     await page.keyboard.type(text)
     await page.keyboard.press('Enter')
   }
+  await expect(page.getByRole('status')).toContainText('Nothing is planned here yet: choose a layout.')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('2')
+  const start = page.getByRole('button', { name: 'Start from: One tall cupboard' })
+  await expect(start).toBeVisible()
+  await start.press('Enter')
   await expect(page.getByRole('status')).toContainText('Fits')
-  await page.getByRole('link', { name: /^Sheets/ }).click()
+  await page.keyboard.press('4')
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'Cut sheet as PDF' }).click(),
@@ -101,23 +107,23 @@ test('a new job goes from nothing to the cut sheet by keyboard', async ({ page }
 
 test('a box that is too wide clashes, and its way out solves it', async ({ page }) => {
   await landingAlcove(page, 'fit')
-  const width = page.getByLabel('Width', { exact: true })
+  const width = page.getByLabel('Width of the bay', { exact: true })
   await width.fill('900')
   await width.press('Enter')
   await expect(page.getByRole('status')).toContainText('Does not fit: the box jams between the walls')
-  await page.getByRole('button', { name: /^Make the width/ }).click()
+  await page.getByRole('button', { name: 'Let bay 1 take what is left' }).click()
   await expect(page.getByRole('status')).toContainText('Fits')
   await expect(width).toHaveValue('')
-  await width.fill('12')
+  await width.fill('7')
   await width.press('Enter')
-  await expect(page.getByText('must be between 150 mm and 6000 mm')).toBeVisible()
+  await expect(page.getByText('must be between 10 mm and 6000 mm')).toBeVisible()
 })
 
 test('a gap is closed another way when the person says so', async ({ page }) => {
   await landingAlcove(page, 'fit')
-  await page.getByRole('combobox', { name: 'Left stile to wall: closed with' }).click()
+  await page.getByRole('combobox', { name: 'B1 left stile to wall: closed with' }).click()
   await page.getByRole('option', { name: 'cover trim' }).click()
-  await expect(page.getByRole('row', { name: /Left stile to wall/ })).toContainText('chosen by you')
+  await expect(page.getByRole('row', { name: /B1 left stile to wall/ })).toContainText('chosen by you')
   await page.getByRole('link', { name: /^Pieces/ }).click()
   await expect(page.getByText('B1-trim-left')).toBeVisible()
 })

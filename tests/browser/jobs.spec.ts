@@ -12,7 +12,7 @@ test('a job is exported, deleted after asking, and imported again', async ({ pag
   expect(download.suggestedFilename()).toBe('landing-alcove.json')
   const file = readFileSync(await download.path())
   expect(JSON.parse(file.toString())).toMatchObject({
-    format: 2,
+    format: 3,
     job: { name: 'Landing alcove', measure: 'mm/1' },
   })
 
@@ -92,13 +92,13 @@ test('two windows: the later write is refused, and shows what the other changed'
   await second.getByLabel('Depth', { exact: true }).press('Enter')
   await expect(second.getByRole('button', { name: 'Depth of the box: 350 mm' })).toBeVisible()
 
-  await page.getByLabel('Height', { exact: true }).fill('2000')
-  await page.getByLabel('Height', { exact: true }).press('Enter')
-  await expect(page.getByText('Meanwhile changed elsewhere: layout.depth.')).toBeVisible()
+  await page.getByLabel('Height over its foot', { exact: true }).fill('2000')
+  await page.getByLabel('Height over its foot', { exact: true }).press('Enter')
+  await expect(page.getByText('Meanwhile changed elsewhere: depth of the run.')).toBeVisible()
   // What the other did is here now, and the same change goes through.
   await expect(page.getByLabel('Depth', { exact: true })).toHaveValue('350')
-  await page.getByLabel('Height', { exact: true }).fill('2001')
-  await page.getByLabel('Height', { exact: true }).press('Enter')
+  await page.getByLabel('Height over its foot', { exact: true }).fill('2001')
+  await page.getByLabel('Height over its foot', { exact: true }).press('Enter')
   await expect(page.getByRole('button', { name: 'Height of the box: 2001 mm' })).toBeVisible()
 })
 

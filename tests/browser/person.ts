@@ -38,6 +38,11 @@ export async function landingAlcove(page: Page, station = 'measure'): Promise<vo
   if (station !== 'measure') await page.goto(page.url().replace('measure', station))
 }
 
+/** A dialog takes the focus when it has opened: until then an Enter may land on its close button. */
+export async function opened(page: Page): Promise<void> {
+  await expect(page.locator('.p-dialog :focus, .p-drawer :focus')).toHaveCount(1)
+}
+
 /** The open job as the server has it, asked as its own page asks. */
 export function answer(page: Page): Promise<unknown> {
   const job = /jobs\/([^/]+)/.exec(page.url())?.[1] ?? ''

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { landingAlcove, newPerson } from './person'
+import { landingAlcove, newPerson, opened } from './person'
 
 test('keys act only outside fields, and can be switched off', async ({ page }) => {
   await landingAlcove(page)
@@ -67,6 +67,7 @@ test('readings that disagree are named where they stand', async ({ page }) => {
 test('where to measure is changed, and a bad place is refused', async ({ page }) => {
   await landingAlcove(page)
   await page.getByRole('button', { name: 'Where to measure' }).click()
+  await opened(page)
   const level = page.getByLabel('Length of your level')
   await level.fill('90')
   await level.press('Enter')
@@ -80,21 +81,21 @@ test('where to measure is changed, and a bad place is refused', async ({ page })
 
 test('shelves are counted up and down, and their spacing follows', async ({ page }) => {
   await landingAlcove(page, 'fit')
-  await expect(page.getByRole('button', { name: 'Clear between shelves: 364 mm' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Clear between shelves, B1: 364 mm' })).toBeVisible()
   await page.getByLabel('Adjustable shelves').fill('3')
   await page.getByLabel('Adjustable shelves').press('Enter')
   // (2312 − 2 · 18 − 4 · 18) / 5 = 440.8, down
-  await expect(page.getByRole('button', { name: 'Clear between shelves: 440 mm' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Clear between shelves, B1: 440 mm' })).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByRole('button', { name: 'Clear between shelves: 364 mm' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Clear between shelves, B1: 364 mm' })).toBeVisible()
   await page.getByRole('button', { name: 'Redo' }).click()
-  await expect(page.getByRole('button', { name: 'Clear between shelves: 440 mm' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Clear between shelves, B1: 440 mm' })).toBeVisible()
 })
 
 test('a scribe line gives the compass and its stations', async ({ page }) => {
   await landingAlcove(page, 'fit')
-  await page.getByRole('button', { name: 'Scribe line: Left stile to wall' }).click()
-  const dialog = page.getByRole('dialog', { name: 'Left stile to wall' })
+  await page.getByRole('button', { name: 'Scribe line: B1 left stile to wall' }).click()
+  const dialog = page.getByRole('dialog', { name: 'B1 left stile to wall' })
   await expect(dialog.getByText('Set the compass to')).toBeVisible()
   await expect(dialog.getByText('doubt of the gap, 95 %')).toBeVisible()
   expect(await dialog.locator('.stations tbody tr').count()).toBeGreaterThan(10)
@@ -103,6 +104,7 @@ test('a scribe line gives the compass and its stations', async ({ page }) => {
 test('house rules and materials follow what is typed, and refuse what cannot be', async ({ page }) => {
   await landingAlcove(page, 'pieces')
   await page.getByRole('button', { name: 'Landing alcove: rules and materials' }).click()
+  await opened(page)
   const kerf = page.getByLabel('Saw kerf')
   await kerf.fill('12')
   await kerf.press('Enter')

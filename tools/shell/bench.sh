@@ -2,4 +2,5 @@
 install_debian "${TEST_PACKAGES[@]}"
 php -d opcache.enable_cli=1 tools/bench/core.php
 php -d opcache.enable_cli=1 tools/bench/survey.php
+php -d opcache.enable_cli=1 tools/bench/fit.php
 node tools/bench/browser.mjs

@@ -61,12 +61,12 @@ final class DrawingTest extends TestCase
     public function test_exaggerated_walls_never_cross_the_furniture(): void
     {
         $space = (new Planner())->plan(TestAlcove::leaning()->job())->spaces[0];
-        self::assertNotNull($space->run);
-        self::assertNotNull($space->assembly);
-        $drawing = (new RunDrawing($space->run, $space->assembly, LengthFormat::millimetres()))->elevation();
-        $left = $space->run->cell->u;
+        self::assertNotNull($space->layout);
+        self::assertNotNull($space->survey->room);
+        $drawing = (new RunDrawing($space->layout->runs[0], $space->assemblies[0], $space->survey->room, LengthFormat::millimetres()))->elevation();
+        $left = $space->layout->runs[0]->boxes[0]->u;
         foreach ([1.0, 20.0] as $times) {
-            foreach ($drawing->layers['house'][0]->points() as $point) {
+            foreach ($this->leftWall($drawing->layers['house'])->points() as $point) {
                 self::assertLessThan($left, $point->exaggerated($times)->x);
             }
         }
@@ -132,12 +132,12 @@ final class DrawingTest extends TestCase
     public function test_a_scribed_stile_is_drawn_up_to_the_wall_and_not_through_it(): void
     {
         $space = (new Planner())->plan(TestAlcove::leaning()->job(layout: ['depth' => '400']))->spaces[0];
-        self::assertNotNull($space->run);
-        self::assertNotNull($space->assembly);
-        $layers = (new RunDrawing($space->run, $space->assembly, LengthFormat::millimetres()))->elevation()->layers;
+        self::assertNotNull($space->layout);
+        self::assertNotNull($space->survey->room);
+        $layers = (new RunDrawing($space->layout->runs[0], $space->assemblies[0], $space->survey->room, LengthFormat::millimetres()))->elevation()->layers;
         $stile = array_values(array_filter($layers['furniture'], fn (Shape $shape) => str_ends_with($shape->ref, 'stile-L')))[0];
         foreach ([1.0, 20.0] as $times) {
-            $wall = array_map(fn (DrawnPoint $point) => $point->exaggerated($times), $layers['house'][0]->points());
+            $wall = array_map(fn (DrawnPoint $point) => $point->exaggerated($times), $this->leftWall($layers['house'])->points());
             $farthest = min(array_map(fn (DrawnPoint $point) => $point->x, $wall));
             foreach ($stile->points() as $point) {
                 self::assertGreaterThanOrEqual($farthest - 1e-6, $point->exaggerated($times)->x);
@@ -154,5 +154,11 @@ final class DrawingTest extends TestCase
             self::assertSame([0.0, 0.0, $piece->length->result->toDouble(), $piece->width->result->toDouble()], $bounds, $piece->mark);
             self::assertCount($piece->grain === Grain::Any ? 0 : 1, $drawing->layers['grain']);
         }
+    }
+
+    /** @param list<Shape> $house */
+    private function leftWall(array $house): Shape
+    {
+        return array_values(array_filter($house, fn (Shape $shape) => $shape->ref === 'wall:left'))[0];
     }
 }

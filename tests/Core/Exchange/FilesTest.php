@@ -76,17 +76,37 @@ final class FilesTest extends TestCase
         self::assertSame([], $document['spaces'][0]['things']);
         $takes = json_decode($old, true)['job']['spaces'][0]['takes'];
         self::assertSame(count($takes), count(JobReader::read($document)->spaces[0]->takes));
-        self::assertSame(2, JobFile::write($document, [])['format']);
+        self::assertSame(3, JobFile::write($document, [])['format']);
     }
+
+    public function test_a_job_of_the_second_format_gets_its_one_box_as_a_layout(): void
+    {
+        ['job' => $document] = JobFile::read('old.json', (string) file_get_contents(__DIR__.'/../../examples/job-format-2.json'));
+        $run = $document['spaces'][0]['layout']['runs'][0];
+        // The box keeps its id, and so its pieces their keys; its chosen width is that of its bay.
+        self::assertSame('ad7529df-b404-489e-8131-561c6a51fcdd', $run['bays'][0]['tiers'][0]['id']);
+        self::assertSame(1_800_000_000, $run['bays'][0]['size']['nm']);
+        self::assertSame([], $document['ways_in']);
+        self::assertFalse($document['top_over_sides']);
+        $space = (new Planner())->plan(JobReader::read($document))->spaces[0];
+        self::assertSame(1800.0, $space->layout?->boxes()[0]->outerWidth()->toDouble());
+    }
+
+    /** The closings of a box until the third format. */
+    private const OPEN = ['left' => null, 'right' => null, 'top' => null];
 
     /** @return array<string, array{string, mixed, string}> */
     public static function faults(): array
     {
         return [
-            'a text for a number' => ['job.spaces.0.layout.fixed_shelves', 'two', '$.job.spaces[0].layout.fixed_shelves: This is string; it must be integer.'],
+            'a text for a number' => ['job.spaces.0.layout.runs.0.bays.0.tiers.0.fixed_shelves', 'two', '$.job.spaces[0].layout.runs[0].bays[0].tiers[0].fixed_shelves: This is string; it must be integer.'],
+            'half a layout' => ['job.spaces.0.layout', ['members' => []], '$.job.spaces[0].layout: runs, closings, openings is missing.'],
+            'the layout of an older format' => ['job.spaces.0.layout', ['run' => 'a', 'box' => 'b', 'width' => null, 'height' => null, 'depth' => null, 'fixed_shelves' => 1, 'adjustable_shelves' => 2, 'closings' => self::OPEN], '$.job.spaces[0].layout: runs is missing.'],
             'a length below nothing' => ['job.spaces.0.takes.3.value.nm', -1, '$.job.spaces[0].takes[3].value.nm: This is below the least, 0.'],
             'an unknown slot' => ['job.spaces.0.takes.2.slot', 'width-sideways', '$.job.spaces[0].takes[2].slot: “width-sideways” is not a reading'],
             'a plumb reading without its end' => ['job.spaces.0.takes.12.end', null, '$.job.spaces[0].takes[12].end: It must be bottom or top.'],
+            'a run along no wall' => ['job.spaces.0.layout.runs.0.wall', 4, '$.job.spaces[0].layout.runs[0].wall: The plan of this space has 4 corners and as many sides, counted from 0; 4 is none of them.'],
+            'one id twice' => ['job.spaces.0.layout.members.0.id', '@tier', '$.job.spaces[0].layout: Every part of a layout has an id of its own; two bear “'],
             'another format' => ['format', 7, '$.format: This is not one of the allowed values.'],
             'an unknown rule' => ['job.rules', ['glue' => 1], '$.job.rules: glue is not known here.'],
         ];
@@ -96,8 +116,12 @@ final class FilesTest extends TestCase
     public function test_a_bad_job_file_is_refused_with_the_path_inside_it(string $path, mixed $value, string $fault): void
     {
         $data = json_decode((string) file_get_contents(self::DEMO), true);
-        self::set($data, explode('.', $path), $value);
+        self::set($data, explode('.', $path), $value === '@tier' ? $data['job']['spaces'][0]['layout']['runs'][0]['bays'][0]['tiers'][0]['id'] : $value);
+        // Empty maps are objects in a file.
         $data['job']['rules'] = (object) $data['job']['rules'];
+        if (($data['job']['spaces'][0]['layout']['closings'] ?? null) === []) {
+            $data['job']['spaces'][0]['layout']['closings'] = (object) [];
+        }
         try {
             JobFile::read('job.json', (string) json_encode($data));
             self::fail('It was taken.');

@@ -13,6 +13,8 @@ use Tests\Core\TestAlcove;
 
 final class PlanWriterTest extends TestCase
 {
+    use AddsUp;
+
     /** @param array<string, mixed> $layout */
     private function plan(string $measure = 'mm/1', array $layout = ['depth' => '400']): Plan
     {
@@ -21,43 +23,15 @@ final class PlanWriterTest extends TestCase
 
     public function test_every_working_that_is_written_can_be_added_up_again(): void
     {
-        $added = 0;
-        $check = function (array $working) use (&$added): void {
-            $total = 0;
-            foreach ($working['steps'] as $step) {
-                $value = $step['value']['nm'];
-                $total = match (true) {
-                    $step['sign'] === '', $step['sign'] === '→', $step['sign'] === '≤' => $value,
-                    $step['sign'] === '+' => $total + $value,
-                    $step['sign'] === '−' => $total - $value,
-                    str_starts_with($step['sign'], '÷') => (int) round($total / (int) mb_substr($step['sign'], 2)),
-                    preg_match('/^− (\d+) ×$/u', $step['sign'], $found) === 1 => $total - (int) $found[1] * $value,
-                    default => self::fail("A step stands with the sign “{$step['sign']}”."),
-                };
-            }
-            self::assertSame($working['nm'], $total);
-            $added++;
-        };
         foreach (['mm/1', 'in/16'] as $measure) {
-            $plan = $this->plan($measure, ['depth' => $measure === 'mm/1' ? '400' : '15 3/4']);
-            $written = (new PlanWriter($plan))->all()['spaces'][0];
-            array_map($check, [$written['run']['box']['width'], $written['run']['box']['height'], $written['run']['box']['depth'], $written['run']['plinth']['length'], $written['run']['plinth']['depth']]);
-            foreach ($written['pieces'] as $piece) {
-                $check($piece['length']);
-                $check($piece['width']);
-            }
-            foreach ($written['run']['edges'] as $edge) {
-                if ($edge['scribe'] !== null) {
-                    $check($edge['scribe']['overhang']);
-                }
-            }
+            $this->allAddUp((new PlanWriter($this->plan($measure, ['depth' => $measure === 'mm/1' ? '400' : '15 3/4'])))->all());
         }
-        self::assertGreaterThan(80, $added);
+        self::assertGreaterThan(80, $this->added);
     }
 
     public function test_lengths_are_written_in_the_jobs_fraction(): void
     {
-        $box = (new PlanWriter($this->plan('in/16', ['depth' => '15 3/4'])))->all()['spaces'][0]['run']['box'];
+        $box = (new PlanWriter($this->plan('in/16', ['depth' => '15 3/4'])))->all()['spaces'][0]['runs'][0]['boxes'][0];
         self::assertSame('46 5/8 in', $box['width']['text']);
         self::assertSame('91 3/8 in', $box['height']['text']);
         self::assertSame('15 3/4 in', $box['depth']['text']);
@@ -82,9 +56,9 @@ final class PlanWriterTest extends TestCase
         self::assertContains('The right wall bows out 11 mm half way up.', $measure['sentences']);
         self::assertContains('The floor is level.', $measure['sentences']);
         $fit = $writer->fit($plan->spaces[0]);
-        self::assertSame(['left', 'right', 'top', 'foot'], array_column($fit['run']['edges'], 'edge'));
-        self::assertSame('365 mm', $fit['decisions']['Clear between shelves']['text']);
-        self::assertSame([], $fit['run']['edges'][3]['choices']);
+        self::assertSame(['left:box', 'right:box', 'top:box', 'foot:box/plinth'], array_column($fit['runs'][0]['edges'], 'edge'));
+        self::assertSame('365 mm', $fit['decisions']['Clear between shelves, B1']['text']);
+        self::assertSame([], $fit['runs'][0]['edges'][3]['choices']);
         $sheets = $writer->sheets();
         self::assertCount(count($plan->sheets->sheets), $sheets['sheets']);
         self::assertSame($plan->sheets->price, $sheets['price']);
@@ -104,8 +78,9 @@ final class PlanWriterTest extends TestCase
         $plan = (new Planner())->plan(TestAlcove::leaning()->without(...array_map(fn ($take) => $take->slot, TestAlcove::leaning()->takes()))->job());
         $writer = new PlanWriter($plan);
         self::assertSame(['measure' => '19 readings to go', 'fit' => 'waits for readings', 'pieces' => 'none yet', 'sheets' => 'none yet'], $writer->tape());
-        self::assertNull($writer->fit($plan->spaces[0])['drawing']);
-        self::assertNotSame([], $writer->measure($plan->spaces[0])['drawings']['elevation']['layers']);
+        self::assertSame([], $writer->fit($plan->spaces[0])['runs']);
+        self::assertFalse($writer->fit($plan->spaces[0])['ready']);
+        self::assertNotSame([], $writer->measure($plan->spaces[0])['drawings']['plan']['layers'] ?? []);
         self::assertSame([], $writer->sheets()['sheets']);
     }
 }

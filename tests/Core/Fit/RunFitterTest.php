@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Fit;
 
-use Incastro\Fit\Edge;
+use Incastro\Fit\Closing\Side;
 use Incastro\Planning\Planner;
 use Incastro\Planning\SpacePlan;
 use PHPUnit\Framework\TestCase;
@@ -26,33 +26,33 @@ final class RunFitterTest extends TestCase
         // Stood up in the alcove itself: no ceiling in front is known. Deepest box 600 − 10 − 1.645 · σ; the rigid box is
         // that less the 18 of the face frame: 569 − …, and √((2400 − 6 − 2.24)² − side²) is less than upright allows.
         $alcove = new TestAlcove(fn () => 0.0, fn () => 1200.0, inFront: null);
-        $run = $this->planned($alcove)->run;
+        $run = $this->planned($alcove)->layout?->runs[0];
         self::assertNotNull($run);
-        $side = $run->cell->outerDepth()->toDouble() - 18.0;
+        $side = $run->boxes[0]->outerDepth()->toDouble() - 18.0;
         $tilted = sqrt((2400.0 - 6.0 - 1.645 * 1.36320) ** 2 - $side ** 2);
         $upright = 2400.0 - 70.0 - 6.0 - 1.645 * 1.36320;
-        self::assertSame(floor(min($tilted, $upright)), $run->cell->outerHeight()->toDouble());
+        self::assertSame(floor(min($tilted, $upright)), $run->boxes[0]->outerHeight()->toDouble());
         self::assertGreaterThan(550.0, $side);
     }
 
     public function test_a_low_ceiling_in_front_binds_and_the_working_says_so(): void
     {
         // 2350 in front, σ √(1 + 0.705²) = 1.2235, U 2.013; box 400 − 18 = 382: √((2350 − 6 − 2.013)² − 382²) = 2310.6
-        $run = $this->planned(new TestAlcove(fn () => 0.0, fn () => 1200.0, inFront: 2350.0), ['depth' => '400'])->run;
+        $run = $this->planned(new TestAlcove(fn () => 0.0, fn () => 1200.0, inFront: 2350.0), ['depth' => '400'])->layout?->runs[0];
         self::assertNotNull($run);
-        self::assertSame(2310.0, $run->cell->outerHeight()->toDouble());
-        self::assertStringContainsString('tilted up in front', $run->cell->height->steps[4]->label);
+        self::assertSame(2310.0, $run->boxes[0]->outerHeight()->toDouble());
+        self::assertStringContainsString('tilted up in front', $run->boxes[0]->height->steps[4]->label);
     }
 
     public function test_a_falling_floor_raises_the_plinth_from_its_highest_point(): void
     {
         // The right end is 8 lower: the ceiling, level, is 2400 above the left; the gap at the foot grows from 0 to 8.
-        $run = $this->planned(new TestAlcove(fn () => 0.0, fn () => 1200.0, fall: 8.0), ['depth' => '400'])->run;
+        $run = $this->planned(new TestAlcove(fn () => 0.0, fn () => 1200.0, fall: 8.0), ['depth' => '400'])->layout?->runs[0];
         self::assertNotNull($run);
-        $foot = $run->edge(Edge::Foot);
-        self::assertEqualsWithDelta(8.0 * ($run->cell->u + $run->cell->outerWidth()->toDouble()) / 1200.0, $foot->gap->most, 0.01);
+        $foot = $run->edge(Side::Foot, 'box/plinth');
+        self::assertEqualsWithDelta(8.0 * ($run->boxes[0]->u + $run->boxes[0]->outerWidth()->toDouble()) / 1200.0, $foot->gap->most, 0.01);
         self::assertNotNull($foot->scribe);
-        self::assertSame(2321.0, $run->cell->outerHeight()->toDouble());
+        self::assertSame(2321.0, $run->boxes[0]->outerHeight()->toDouble());
     }
 
     public function test_skirting_that_stays_narrows_the_way_and_notches_the_stile(): void
@@ -61,8 +61,8 @@ final class RunFitterTest extends TestCase
         $gone = $this->planned($alcove, ['depth' => '400']);
         $stays = $this->planned($alcove, ['depth' => '400'], ['skirting_stays' => true]);
         // 15 on each side, below 120: the box starts 70 up and must pass.
-        self::assertEqualsWithDelta(30.0, $gone->run?->span->width - $stays->run?->span->width, 1e-3);
-        $gap = $stays->run?->edge(Edge::Left)->gap;
+        self::assertEqualsWithDelta(30.0, $gone->layout?->runs[0]->span->width - $stays->layout?->runs[0]->span->width, 1e-3);
+        $gap = $stays->layout?->runs[0]->edge(Side::Left, 'box')->gap;
         self::assertNotNull($gap);
         // The notch is 15 + 3 deep and ends 120 + 3 − 70 up the stile.
         self::assertEqualsWithDelta(18.0, $gap->most - $gap->least, 1e-3);
@@ -73,29 +73,30 @@ final class RunFitterTest extends TestCase
     public function test_a_size_that_does_not_go_is_a_clash_with_a_checked_way_out(): void
     {
         $space = $this->planned(TestAlcove::leaning(), ['width' => '1200', 'depth' => '400']);
-        $clash = array_values(array_filter($space->findings, fn ($finding) => $finding->code === 'box-width'))[0] ?? null;
+        $clash = array_values(array_filter($space->findings, fn ($finding) => $finding->code === 'run-overfull'))[0] ?? null;
         self::assertNotNull($clash);
         self::assertStringContainsString('1200 mm, and 1185 mm is the most', $clash->sentence);
-        self::assertSame('layout.width', $clash->waysOut[0]->edit->path);
+        self::assertSame('layout.bays.box-bay.size', $clash->waysOut[0]->edit->path);
         self::assertStringStartsWith('Does not fit', $space->verdict->sentence);
     }
 
     public function test_a_space_too_small_for_a_box_says_so(): void
     {
-        $space = $this->planned(new TestAlcove(fn () => 0.0, fn () => 140.0));
-        self::assertNull($space->run);
-        self::assertStringContainsString('no box goes in: its width would be 122 mm', $space->verdict->sentence);
+        // 80 − 6 − doubt leaves less than two boards and a hand between them.
+        $space = $this->planned(new TestAlcove(fn () => 0.0, fn () => 80.0));
+        self::assertSame([], $space->layout?->runs[0]->boxes);
+        self::assertStringContainsString('has no room between its boards, which are 18 mm thick', $space->verdict->sentence);
     }
 
     public function test_gaps_and_box_make_up_the_whole_width(): void
     {
         // At every station left gap + box + right gap is the width of the alcove there.
-        $run = $this->planned(TestAlcove::leaning(), ['depth' => '400'])->run;
+        $run = $this->planned(TestAlcove::leaning(), ['depth' => '400'])->layout?->runs[0];
         self::assertNotNull($run);
-        foreach ($run->edge(Edge::Left)->gap->stations as $i => $station) {
+        foreach ($run->edge(Side::Left, 'box')->gap->stations as $i => $station) {
             $z = $station->x + 70.0;
             $width = 1203.0 + 10.5 * (1 - abs($z - 1200.0) / 1200.0) - 7.0 * $z / 2400.0;
-            self::assertEqualsWithDelta($width, $station->y + 1185.0 + $run->edge(Edge::Right)->gap->stations[$i]->y, 1e-3);
+            self::assertEqualsWithDelta($width, $station->y + 1185.0 + $run->edge(Side::Right, 'box')->gap->stations[$i]->y, 1e-3);
         }
     }
 }

@@ -63,6 +63,13 @@ final class LengthTest extends TestCase
         self::assertSame($text, $format->write(Length::ofDouble($millimetres)));
     }
 
+    public function test_a_range_says_its_unit_once(): void
+    {
+        $range = fn (float $least, float $most) => LengthFormat::millimetres()->writeRange(Length::ofDouble($least), Length::ofDouble($most));
+        self::assertSame(['9–16 mm', '9 mm', '-8 to 2 mm'], [$range(9.2, 15.8), $range(8.9, 9.1), $range(-8.0, 2.0)]);
+        self::assertSame('3/8–5/8 in', LengthFormat::inches(16)->writeRange(Length::ofDouble(9.5), Length::ofDouble(15.8)));
+    }
+
     public function test_a_format_that_is_not_on_a_tape_is_refused(): void
     {
         $this->expectExceptionMessage('1/10 in is not a working fraction');

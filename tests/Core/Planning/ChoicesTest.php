@@ -8,6 +8,7 @@ use Incastro\Measure\LengthFormat;
 use Incastro\Planning\InvalidChoice;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\JobReader;
+use Incastro\Planning\Layout\LayoutDocument;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Rule;
@@ -69,21 +70,21 @@ final class ChoicesTest extends TestCase
     public function test_a_space_is_edited_and_brought_back(): void
     {
         $format = LengthFormat::inches();
-        $before = SpaceChoices::defaults('Alcove', 'run', 'box', $format);
-        foreach ([['layout.depth', '15 3/4'], ['layout.closings.left', 'trim'], ['layout.fixed_shelves', 2], ['sheet.level', '24'], ['sheet.middle', '40']] as [$path, $value]) {
+        $before = ['layout' => LayoutDocument::oneBox('run', 'box')] + SpaceChoices::defaults('Alcove', $format);
+        foreach ([['layout.runs.run.depth', '15 3/4'], ['layout.closings.left:box', 'trim'], ['layout.tiers.box.fixed_shelves', 2], ['sheet.level', '24'], ['sheet.middle', '40']] as [$path, $value]) {
             [$after, $inverse] = SpaceChoices::apply($before, new Edit($path, $value), $format);
             self::assertNotSame($before, $after, $path);
             self::assertSame($before, SpaceChoices::apply($after, $inverse, $format)[0], $path);
         }
-        [$depth] = SpaceChoices::apply($before, new Edit('layout.depth', '15 3/4'), $format);
+        [$depth] = SpaceChoices::apply($before, new Edit('layout.runs.run.depth', '15 3/4'), $format);
         // 15.75 · 25.4 = 400.05 mm
-        self::assertSame(400_050_000, $depth['layout']['depth']['nm']);
-        self::assertNull(SpaceChoices::apply($depth, new Edit('layout.depth', ''), $format)[0]['layout']['depth']);
+        self::assertSame(400_050_000, $depth['layout']['runs'][0]['depth']['nm']);
+        self::assertNull(SpaceChoices::apply($depth, new Edit('layout.runs.run.depth', ''), $format)[0]['layout']['runs'][0]['depth']);
     }
 
     public function test_inches_bring_the_defaults_of_an_inch_workshop(): void
     {
-        $job = JobReader::read(JobChoices::defaults('Job', 'in/16') + ['spaces' => []]);
+        $job = JobReader::read(JobChoices::defaults('Job', 'in/16') + ['spaces' => [], 'ways_in' => []]);
         self::assertSame('1/8 in', $job->format->write($job->rules->get(Rule::SideAllowance)));
         self::assertSame('2 3/4 in', $job->format->write($job->rules->get(Rule::PlinthHeight)));
         self::assertSame('23/32 in', LengthFormat::inches(32)->write($job->materials->carcass->thickness));

@@ -8,7 +8,7 @@ use Closure;
 use Eris\Generators;
 use Eris\TestTrait;
 use Incastro\Exchange\PlanWriter;
-use Incastro\Fit\Edge;
+use Incastro\Fit\Closing\Side;
 use Incastro\Planning\Planner;
 use Incastro\Planning\StageMemory;
 use PHPUnit\Framework\TestCase;
@@ -28,14 +28,14 @@ final class PlannerTest extends TestCase
                     + $lean / 10 * $z / 2400.0 + $bow / 10 * (1 - abs($z - 1200.0) / 1200.0) + $skew / 10 * $v / 600.0;
                 $left = $wall(0.0, $leanLeft, $bowLeft);
                 $right = $wall((float) $width, $leanRight, $bowRight);
-                $run = (new Planner())->plan((new TestAlcove($left, $right))->job(layout: ['depth' => '400']))->spaces[0]->run;
+                $run = (new Planner())->plan((new TestAlcove($left, $right))->job(layout: ['depth' => '400']))->spaces[0]->layout?->runs[0];
                 self::assertNotNull($run);
                 // The frame of the run begins at the left wall half way up at the back.
                 $origin = $left(0.0, 1200.0);
                 foreach ([0.0, 600.0] as $v) {
                     foreach ([0.0, 1200.0, 2397.0] as $z) {
-                        self::assertGreaterThan(2.9, $origin + $run->cell->u - $left($v, $z));
-                        self::assertGreaterThan(2.9, $right($v, $z) - $origin - $run->cell->u - $run->cell->outerWidth()->toDouble());
+                        self::assertGreaterThan(2.9, $origin + $run->boxes[0]->u - $left($v, $z));
+                        self::assertGreaterThan(2.9, $right($v, $z) - $origin - $run->boxes[0]->u - $run->boxes[0]->outerWidth()->toDouble());
                     }
                 }
                 foreach ($run->edges as $edge) {
@@ -73,13 +73,13 @@ final class PlannerTest extends TestCase
     {
         $left = fn (float $v, float $z) => 7.0 * $z / 2400.0 + 5.0 * $v / 600.0;
         $right = fn (float $v, float $z) => 1200.0 - 3.0 * $z / 2400.0;
-        $run = (new Planner())->plan((new TestAlcove($left, $right))->job(layout: ['depth' => '400']))->spaces[0]->run;
-        $mirrored = (new Planner())->plan((new TestAlcove(fn (float $v, float $z) => 1200.0 - $right($v, $z), fn (float $v, float $z) => 1200.0 - $left($v, $z)))->job(layout: ['depth' => '400']))->spaces[0]->run;
+        $run = (new Planner())->plan((new TestAlcove($left, $right))->job(layout: ['depth' => '400']))->spaces[0]->layout?->runs[0];
+        $mirrored = (new Planner())->plan((new TestAlcove(fn (float $v, float $z) => 1200.0 - $right($v, $z), fn (float $v, float $z) => 1200.0 - $left($v, $z)))->job(layout: ['depth' => '400']))->spaces[0]->layout?->runs[0];
         self::assertNotNull($run);
         self::assertNotNull($mirrored);
-        self::assertSame($run->cell->outerWidth()->toDouble(), $mirrored->cell->outerWidth()->toDouble());
-        self::assertEqualsWithDelta($run->edge(Edge::Left)->gap->most, $mirrored->edge(Edge::Right)->gap->most, 1e-3);
-        self::assertEqualsWithDelta($run->edge(Edge::Right)->gap->least, $mirrored->edge(Edge::Left)->gap->least, 1e-3);
+        self::assertSame($run->boxes[0]->outerWidth()->toDouble(), $mirrored->boxes[0]->outerWidth()->toDouble());
+        self::assertEqualsWithDelta($run->edge(Side::Left, 'box')->gap->most, $mirrored->edge(Side::Right, 'box')->gap->most, 1e-3);
+        self::assertEqualsWithDelta($run->edge(Side::Right, 'box')->gap->least, $mirrored->edge(Side::Left, 'box')->gap->least, 1e-3);
     }
 
     public function test_a_narrower_reading_never_makes_a_wider_box(): void
@@ -92,7 +92,7 @@ final class PlannerTest extends TestCase
                 }
             }
 
-            return (new Planner())->plan($alcove->job(layout: ['depth' => '400']))->spaces[0]->run?->cell->outerWidth()->toDouble() ?? 0.0;
+            return (new Planner())->plan($alcove->job(layout: ['depth' => '400']))->spaces[0]->layout?->runs[0]->boxes[0]->outerWidth()->toDouble() ?? 0.0;
         };
         // Six widths 6 less against two diagonals that are as sure as they: most of it is believed, not all.
         self::assertSame(1185.0, $width(0.0));

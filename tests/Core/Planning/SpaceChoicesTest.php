@@ -6,6 +6,7 @@ namespace Tests\Core\Planning;
 
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\InvalidChoice;
+use Incastro\Planning\Layout\LayoutDocument;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Planning\WayChoices;
 use Incastro\Rules\Edit;
@@ -18,7 +19,7 @@ final class SpaceChoicesTest extends TestCase
 {
     private const SOCKET = [
         'kind' => 'socket', 'name' => 'Socket', 'face' => 'wall', 'wall' => 0, 'along' => '120', 'along_from' => 'left', 'up' => '300', 'up_from' => 'floor',
-        'width' => '80', 'height' => '80', 'stands_out' => '10', 'rule' => 'reachable', 'reach_from' => 'front', 'hand_room' => null, 'clearance' => null, 'swing' => null, 'direction' => null,
+        'width' => '80', 'height' => '80', 'stands_out' => '10', 'rule' => 'reachable', 'reach_from' => 'front', 'hand_room' => null, 'clearance' => null, 'swing' => null, 'direction' => null, 'traced' => null,
     ];
 
     private const DIAGONAL = ['kind' => 'diagonal', 'from' => 0, 'to' => 2, 'wall' => null, 'along' => null, 'height' => null, 'depth' => null, 'level' => false, 'plane' => 0];
@@ -26,7 +27,7 @@ final class SpaceChoicesTest extends TestCase
     /** @return array<string, mixed> */
     private static function space(SpaceKind $kind = SpaceKind::Other): array
     {
-        return SpaceChoices::defaults('Space', 'run', 'box', LengthFormat::millimetres(), $kind);
+        return SpaceChoices::defaults('Space', LengthFormat::millimetres(), $kind);
     }
 
     /**
@@ -59,6 +60,31 @@ final class SpaceChoicesTest extends TestCase
         self::assertTrue((new \Incastro\Geometry\Polygon(SpaceChoices::shape($outside)->nominal))->isSimple());
     }
 
+    public function test_a_plan_keeps_the_corners_at_which_something_stands(): void
+    {
+        $five = self::apply(self::space(), 'shape.edges', ['wall', 'wall', 'wall', 'wall', 'open'])[0];
+        $shrunk = fn (array $document) => self::apply($document, 'shape.edges', ['wall', 'wall', 'wall', 'wall'])[0];
+        self::assertSame(4, SpaceChoices::shape($shrunk($five))->corners());
+        $standing = [
+            'A run stands at the ' => self::apply($five, 'layout', ['runs' => [LayoutDocument::run('r', 4, [])], 'members' => [], 'closings' => [], 'openings' => []])[0],
+            '“Socket” stands at the ' => self::apply($five, 'things.t1', ['wall' => 4] + self::SOCKET)[0],
+            'An added reading stands at the ' => self::apply($five, 'extras.x-1', ['from' => 1, 'to' => 4] + self::DIAGONAL)[0],
+        ];
+        foreach ($standing as $words => $document) {
+            try {
+                $shrunk($document);
+                self::fail('It was taken.');
+            } catch (InvalidChoice $refused) {
+                self::assertSame('shape.edges', $refused->path);
+                self::assertStringContainsString($words, $refused->getMessage());
+                self::assertStringContainsString('which would go. Move it or take it away first.', $refused->getMessage());
+            }
+        }
+        // Outside corners that go with their corner take nothing with them.
+        $outside = self::apply($five, 'shape.outside', [4])[0];
+        self::assertSame([], SpaceChoices::shape($shrunk($outside))->outside);
+    }
+
     /** @return array<string, array{string, mixed, string, string}> */
     public static function refusals(): array
     {
@@ -69,6 +95,10 @@ final class SpaceChoicesTest extends TestCase
             'a narrow door' => ['things.d', ['kind' => 'door', 'width' => '90'] + self::SOCKET, 'things.d.width', '“90” was understood as 90 mm. It must be between 100 mm'],
             'a thing without a name' => ['things.d', ['name' => ' '] + self::SOCKET, 'things.d.name', 'Name'],
             'a wall that is not there' => ['things.d', ['wall' => 7] + self::SOCKET, 'things.d.wall', 'whole number from 0 to 3'],
+            'a traced corner that is no pair' => ['things.t', ['traced' => '0 x 0; 40'] + self::SOCKET, 'things.t.traced', 'Corner 2 was understood as “40”. Type how far across'],
+            'two traced corners' => ['things.t', ['traced' => '0 x 0; 40 x 0'] + self::SOCKET, 'things.t.traced', 'There are 2 corners. It takes 3 to 40'],
+            'traced sides that cross' => ['things.t', ['traced' => '0 x 0; 40 x 40; 40 x 0; 0 x 40'] + self::SOCKET, 'things.t.traced', 'The sides after corner 1 and after corner 3 cross'],
+            'a trace larger than its thing' => ['things.t', ['traced' => '0 x 0; 90 x 0; 90 x 40'] + self::SOCKET, 'things.t.traced', 'it reaches 90 mm across, but socket measures 80 mm there'],
             'a diagonal to itself' => ['extras.x-1', ['to' => 0] + self::DIAGONAL, 'extras.x-1.to', 'two different corners'],
             'a diagonal to a neighbour' => ['extras.x-1', ['to' => 1] + self::DIAGONAL, 'extras.x-1.to', 'that is a side'],
             'a tie without a mark' => ['extras.x-1', ['kind' => 'tie', 'wall' => 1] + self::DIAGONAL, 'extras.x-1.along', 'its distance from the wall’s left end'],

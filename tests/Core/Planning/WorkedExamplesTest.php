@@ -28,7 +28,7 @@ final class WorkedExamplesTest extends TestCase
         // The right wall is nearest at the floor: 1203. Clear span 1203 − 6.991 = 1196.009.
         // U = 4.173. Width 1196.009 − 3 − 3 − 4.173 = 1185.836, down to 1185.
         $plan = $this->plan(TestAlcove::leaning()->job(layout: ['depth' => '400']));
-        $run = $plan->spaces[0]->run;
+        $run = $plan->spaces[0]->layout?->runs[0];
         self::assertNotNull($run);
         self::assertEqualsWithDelta(1196.009, $run->span->width, 0.001);
         self::assertEqualsWithDelta(4.173, $run->span->doubt, 0.001);
@@ -46,7 +46,7 @@ final class WorkedExamplesTest extends TestCase
         // Every width is 1203, but a straight box meets the left wall at its top (6.991) and the right one at the floor
         // (1203): clear span 1196.009, not 1203. U = 3.740. Width 1196.009 − 6 − 3.740 = 1186.269, down to 1186.
         $plan = $this->plan(TestAlcove::parallel()->job(layout: ['depth' => '400']));
-        $run = $plan->spaces[0]->run;
+        $run = $plan->spaces[0]->layout?->runs[0];
         self::assertNotNull($run);
         self::assertEqualsWithDelta(1196.009, $run->span->width, 0.001);
         self::assertEqualsWithDelta(3.740, $run->span->doubt, 0.001);
@@ -65,7 +65,7 @@ final class WorkedExamplesTest extends TestCase
         // Plumb walls 1200 apart that run 15 to the right over 600 of depth: a box that slides straight back is stopped
         // left at the mouth (15) and right at the back (1200): 1185. U = 4.202. 1185 − 6 − 4.202 = 1174.798, down to 1174.
         $plan = $this->plan(TestAlcove::skewed()->job(layout: ['depth' => '400']));
-        $run = $plan->spaces[0]->run;
+        $run = $plan->spaces[0]->layout?->runs[0];
         self::assertNotNull($run);
         self::assertEqualsWithDelta(1185.0, $run->span->width, 0.001);
         self::assertEqualsWithDelta(4.202, $run->span->doubt, 0.001);

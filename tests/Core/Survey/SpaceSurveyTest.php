@@ -28,19 +28,14 @@ use Incastro\Survey\Things\ThingRule;
 use Incastro\Trial\Dice;
 use Incastro\Trial\HiddenRoom;
 use Incastro\Trial\Tape;
-use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\TestKind;
 
 /** Spaces of every kind, found from readings of a room that is known. */
 final class SpaceSurveyTest extends TestCase
 {
-    /** @return array<string, array{SpaceKind}> */
-    public static function kinds(): array
-    {
-        return array_combine(array_map(fn (SpaceKind $kind) => $kind->value, SpaceKind::cases()), array_map(fn (SpaceKind $kind) => [$kind], SpaceKind::cases()));
-    }
-
-    #[DataProvider('kinds')]
+    #[DataProviderExternal(TestKind::class, 'all')]
     public function test_a_perfect_tape_finds_every_kind_of_space_without_a_warning(SpaceKind $kind): void
     {
         foreach ([1, 2, 3] as $seed) {
@@ -55,7 +50,7 @@ final class SpaceSurveyTest extends TestCase
         }
     }
 
-    #[DataProvider('kinds')]
+    #[DataProviderExternal(TestKind::class, 'all')]
     public function test_its_starting_sheet_is_short_and_says_how(SpaceKind $kind): void
     {
         $slots = (new TestSpace(SpaceShape::of($kind)))->sheet->slots();

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Units;
 
-use Incastro\Fit\Gap;
+use Incastro\Fit\Closing\Gap;
 use Incastro\Geometry\Point;
 use Incastro\Pieces\Piece;
 use Incastro\Planning\Planner;
@@ -26,7 +26,7 @@ final class ClosingPiecesTest extends TestCase
 
     private function piece(SpacePlan $space, string $mark): ?Piece
     {
-        foreach ($space->assembly?->pieces() ?? [] as $piece) {
+        foreach ($space->pieces() as $piece) {
             if ($piece->mark === $mark) {
                 return $piece;
             }
@@ -38,13 +38,14 @@ final class ClosingPiecesTest extends TestCase
     public function test_a_filler_brings_its_strip_and_a_cleat(): void
     {
         $space = $this->space(['left' => 'filler']);
-        $gap = $space->run?->edges['left']->gap;
+        $gap = $space->layout?->runs[0]->edges['left:box']->gap;
         self::assertNotNull($gap);
         // The bay is narrowed until 20 stay at the tightest place; there the wall leans 6.97 less than at the foot.
         self::assertEqualsWithDelta(20.0, $gap->least, 1.0);
         $strip = $this->piece($space, 'B1-filler-left');
         self::assertSame(ceil($gap->most + 5.0 + $gap->doubt()), $strip?->width->result->toDouble());
-        self::assertSame([2338.0, 30.0], [$this->piece($space, 'B1-cleat-left')?->length->result->toDouble(), $this->piece($space, 'B1-cleat-left')?->width->result->toDouble()]);
+        // Its cleat is as high as the box; the strip goes on up to the ceiling.
+        self::assertSame([2321.0, 30.0], [$this->piece($space, 'B1-cleat-left')?->length->result->toDouble(), $this->piece($space, 'B1-cleat-left')?->width->result->toDouble()]);
         // The stile itself no longer stands over.
         self::assertSame(38.0, $this->piece($space, 'B1-stile-L')?->width->result->toDouble());
     }
@@ -62,7 +63,7 @@ final class ClosingPiecesTest extends TestCase
         $space = $this->space(['left' => 'nothing', 'right' => 'nothing', 'top' => 'nothing']);
         self::assertSame([2321.0, 38.0], [$this->piece($space, 'B1-stile-L')?->length->result->toDouble(), $this->piece($space, 'B1-stile-L')?->width->result->toDouble()]);
         self::assertSame(45.0, $this->piece($space, 'B1-rail-top')?->width->result->toDouble());
-        foreach ($space->assembly?->pieces() ?? [] as $piece) {
+        foreach ($space->pieces() as $piece) {
             self::assertEqualsWithDelta($piece->length->result->toDouble() * $piece->width->result->toDouble(), $piece->outline->area(), 1.0, $piece->mark);
         }
     }
@@ -72,15 +73,15 @@ final class ClosingPiecesTest extends TestCase
         // In front only 2300 high: the box is tilted up lower and leaves a gap above that no rail can take.
         $alcove = new TestAlcove(fn () => 0.0, fn () => 1200.0, inFront: 2300.0);
         $space = $this->space([], $alcove);
-        $gap = $space->run?->edges['top']->gap;
+        $gap = $space->layout?->runs[0]->edges['top:box']->gap;
         self::assertNotNull($gap);
         self::assertGreaterThan(25.0, $gap->most);
         $frieze = $this->piece($space, 'B1-filler-top');
         self::assertSame('Frieze', $frieze?->name);
         self::assertSame(ceil($gap->most + 5.0 + $gap->doubt()), $frieze->width->result->toDouble());
         // Over the box and both scribed stiles.
-        $reach = $space->run?->edges['left']->scribe?->blank()->toDouble() + $space->run?->edges['right']->scribe?->blank()->toDouble();
-        self::assertSame($space->run?->cell->outerWidth()->toDouble() + $reach, $frieze->length->result->toDouble());
+        $reach = $space->layout?->runs[0]->edges['left:box']->scribe?->blank()->toDouble() + $space->layout?->runs[0]->edges['right:box']->scribe?->blank()->toDouble();
+        self::assertSame($space->layout?->runs[0]->boxes[0]->outerWidth()->toDouble() + $reach, $frieze->length->result->toDouble());
     }
 
     public function test_a_scribed_outline_keeps_what_the_gap_needs_and_no_more(): void
@@ -110,7 +111,7 @@ final class ClosingPiecesTest extends TestCase
     public function test_a_toe_board_follows_a_falling_floor(): void
     {
         $space = $this->space([], new TestAlcove(fn () => 0.0, fn () => 1200.0, fall: 8.0));
-        $gap = $space->run?->edges['foot']->gap;
+        $gap = $space->layout?->runs[0]->edges['foot:box/plinth']->gap;
         self::assertNotNull($gap);
         $board = $this->piece($space, 'P1-toe-board');
         // 70 plinth and the overhang: g_max + 5 + 1.645 σ of the level, up.
@@ -120,8 +121,8 @@ final class ClosingPiecesTest extends TestCase
 
     public function test_keys_stay_while_sizes_change_and_marks_are_unique(): void
     {
-        $keys = fn (SpacePlan $space) => array_map(fn (Piece $piece) => $piece->key, $space->assembly?->pieces() ?? []);
-        $marks = array_map(fn (Piece $piece) => $piece->mark, $this->space()->assembly?->pieces() ?? []);
+        $keys = fn (SpacePlan $space) => array_map(fn (Piece $piece) => $piece->key, $space->pieces());
+        $marks = array_map(fn (Piece $piece) => $piece->mark, $this->space()->pieces());
         self::assertSame($keys($this->space()), $keys($this->space(alcove: TestAlcove::skewed())));
         self::assertSame($marks, array_values(array_unique($marks)));
         self::assertStringStartsWith('box:', $keys($this->space())[0]);

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core\Units;
 
-use Incastro\Fit\Cell;
+use Incastro\Fit\Box;
+use Incastro\Fit\BoxTop;
+use Incastro\Fit\Column;
+use Incastro\Fit\Opening;
+use Incastro\Fit\Terms;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unit;
@@ -18,17 +22,22 @@ use Incastro\Units\BoxWithShelves;
 use Incastro\Units\Placed;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\TestAlcove;
 
 final class ShelvesTest extends TestCase
 {
     private function box(int $fixed, int $adjustable, float $height = 2000.0): Assembly
     {
         $size = fn (float $mm) => Working::start('chosen', Length::ofDouble($mm));
-        $cell = new Cell('box', 1, $size(800.0), $size($height), $size(400.0), 0.0, 70.0, $fixed, $adjustable);
+        $opening = new Opening('box', $size($height - 36.0), 18.0, $fixed, $adjustable);
+        $box = new Box('box', 1, 0.0, 0.0, 70.0, $size(800.0), $size($height), $size(400.0), BoxTop::flat($height), [new Column('bay', $size(764.0), 18.0, [$opening])]);
         $material = fn (MaterialRole $role, float $mm) => new Material($role, 'ply', Length::ofDouble($mm), 680.0);
         $materials = new Materials($material(MaterialRole::Carcass, 18.0), $material(MaterialRole::Frame, 18.0), $material(MaterialRole::Back, 6.0));
 
-        return (new BoxWithShelves($cell, new HouseRules(Unit::Millimetre), $materials, LengthFormat::millimetres()))->build();
+        $room = TestAlcove::leaning()->survey()->room;
+        self::assertNotNull($room);
+
+        return (new BoxWithShelves($box, new Terms($room, new HouseRules(Unit::Millimetre), $materials, LengthFormat::millimetres())))->build();
     }
 
     /** @return list<Placed> */
@@ -67,8 +76,8 @@ final class ShelvesTest extends TestCase
         $shelves = $this->shelves($this->box(1, 4));
         $below = 70.0 + 18.0;
         foreach ($shelves as $shelf) {
-            self::assertEqualsWithDelta(312.0, $shelf->z - $below, 1e-6);
-            $below = $shelf->z + 18.0;
+            self::assertEqualsWithDelta(312.0, $shelf->bounds->z0 - $below, 1e-6);
+            $below = $shelf->bounds->z1;
         }
         self::assertEqualsWithDelta(314.0, 70.0 + 2000.0 - 18.0 - $below, 1e-6);
     }
@@ -101,14 +110,11 @@ final class ShelvesTest extends TestCase
     {
         $placed = $this->box(1, 3)->placed;
         foreach ($placed as $i => $a) {
-            self::assertGreaterThanOrEqual(-1e-6, $a->u);
-            self::assertLessThanOrEqual(800.0 + 1e-6, $a->u + $a->alongU);
-            self::assertLessThanOrEqual(2070.0 + 1e-6, $a->z + $a->alongZ);
+            self::assertGreaterThanOrEqual(-1e-6, $a->bounds->u0);
+            self::assertLessThanOrEqual(800.0 + 1e-6, $a->bounds->u1);
+            self::assertLessThanOrEqual(2070.0 + 1e-6, $a->bounds->z1);
             foreach (array_slice($placed, $i + 1) as $b) {
-                $overlap = min($a->u + $a->alongU, $b->u + $b->alongU) - max($a->u, $b->u) > 1e-6
-                    && min($a->v + $a->alongV, $b->v + $b->alongV) - max($a->v, $b->v) > 1e-6
-                    && min($a->z + $a->alongZ, $b->z + $b->alongZ) - max($a->z, $b->z) > 1e-6;
-                self::assertFalse($overlap, $a->piece->mark.' and '.$b->piece->mark);
+                self::assertFalse($a->bounds->meets($b->bounds, 1e-6), $a->piece->mark.' and '.$b->piece->mark);
             }
         }
     }

@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+
+/** The command line as one meets it: JSON on standard output, faults on standard error, and no database anywhere. */
+final class DoorsTest extends TestCase
+{
+    private string $folder;
+
+    protected function setUp(): void
+    {
+        $this->folder = sys_get_temp_dir().'/doors-'.bin2hex(random_bytes(6));
+        mkdir($this->folder);
+    }
+
+    protected function tearDown(): void
+    {
+        array_map(unlink(...), glob($this->folder.'/*') ?: []);
+        rmdir($this->folder);
+    }
+
+    private function file(string $name, string $text): string
+    {
+        file_put_contents("$this->folder/$name", $text);
+
+        return "$this->folder/$name";
+    }
+
+    private function called(string ...$arguments): Process
+    {
+        $root = dirname(__DIR__, 2);
+        // Nothing answers at this port: a command that asked a database would fail.
+        $process = new Process([PHP_BINARY, 'artisan', ...array_values($arguments)], $root, ['DB_HOST' => '127.0.0.1', 'DB_PORT' => '1', 'CACHE_STORE' => 'array'], null, 120);
+        $process->run();
+
+        return $process;
+    }
+
+    /** @return array<mixed> */
+    private function answer(string ...$arguments): array
+    {
+        $process = $this->called(...$arguments);
+        self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
+
+        return (array) json_decode($process->getOutput(), true, 32, JSON_THROW_ON_ERROR);
+    }
+
+    private function refused(string $says, string ...$arguments): void
+    {
+        $process = $this->called(...$arguments);
+        self::assertSame(2, $process->getExitCode());
+        self::assertSame('', $process->getOutput());
+        self::assertSame($says, rtrim(str_replace("$this->folder/", '', $process->getErrorOutput())));
+    }
+
+    public function test_sheets_are_planned_from_two_lists(): void
+    {
+        $pieces = $this->file('pieces.csv', "name,quantity,length,width,thickness,material,grain\nside,2,2100,350,18,birch,length\nshelf,5,800,340,18,birch,any\n");
+        $stock = $this->file('stock.csv', "name,quantity,length,width,thickness,material,price\nfull,,2440,1220,18,birch,64\n");
+        $plan = $this->answer('cut:plan', $pieces, $stock, '--json');
+        // 2 · 2100 · 350 + 5 · 800 · 340 = 2.83 m² of 2.93: with 6 trimmed off all round, 2.93 m² becomes 2428 · 1208, and two sheets are needed.
+        self::assertSame(['unplaced' => [], 'sheets_used' => 2, 'price' => 128], array_intersect_key($plan, ['unplaced' => 1, 'sheets_used' => 1, 'price' => 1]));
+        self::assertLessThanOrEqual(2, $plan['bound']['sheets']);
+        $first = $plan['sheets'][0]['pieces'][0];
+        self::assertSame(['name' => 'side', 'x_mm' => 6, 'y_mm' => 6, 'length_mm' => 2100, 'width_mm' => 350, 'turned' => false], $first);
+        self::assertSame(['side' => 2, 'shelf' => 5], array_count_values(array_column(array_merge(...array_column($plan['sheets'], 'pieces')), 'name')));
+    }
+
+    public function test_pieces_lie_inside_the_trim_and_a_kerf_apart(): void
+    {
+        $pieces = $this->file('pieces.csv', "name,quantity,length,width,thickness,material,grain\na,6,700,300,18,birch,any\nb,9,410,220,18,birch,any\n");
+        $stock = $this->file('stock.csv', "name,quantity,length,width,thickness,material,price\nfull,,2440,1220,18,birch,64\n");
+        foreach ($this->answer('cut:plan', $pieces, $stock, '--kerf=4mm', '--trim=long:8mm,short:5mm')['sheets'] as $sheet) {
+            foreach ($sheet['pieces'] as $i => $one) {
+                self::assertGreaterThanOrEqual(5.0, $one['x_mm']);
+                self::assertGreaterThanOrEqual(8.0, $one['y_mm']);
+                self::assertLessThanOrEqual(2440.0, $one['x_mm'] + $one['length_mm']);
+                self::assertLessThanOrEqual(1220.0, $one['y_mm'] + $one['width_mm']);
+                foreach (array_slice($sheet['pieces'], $i + 1) as $other) {
+                    $across = max($other['x_mm'] - $one['x_mm'] - $one['length_mm'], $one['x_mm'] - $other['x_mm'] - $other['length_mm']);
+                    $up = max($other['y_mm'] - $one['y_mm'] - $one['width_mm'], $one['y_mm'] - $other['y_mm'] - $other['width_mm']);
+                    self::assertGreaterThanOrEqual(4.0 - 1e-6, max($across, $up));
+                }
+            }
+        }
+    }
+
+    public function test_a_list_in_inches_and_one_with_faults(): void
+    {
+        $stock = $this->file('stock.csv', "name,quantity,length,width,thickness,material,price\nfull,1,96,48,3/4,ply,80\n");
+        $plan = $this->answer('cut:plan', $this->file('inches.csv', "name,quantity,length,width,thickness,material,grain\npanel,1,24 1/2,12,3/4,ply,any\n"), $stock, '--unit=in', '--trim=0', '--kerf=1/8');
+        // 24 1/2 · 25.4 = 622.3; 12 · 25.4 = 304.8.
+        self::assertEqualsCanonicalizing([622.3, 304.8], [$plan['sheets'][0]['pieces'][0]['length_mm'], $plan['sheets'][0]['pieces'][0]['width_mm']]);
+        $bad = $this->file('bad.csv', "name,quantity,length,width,thickness,material,grain\nside,two,2100,350,18,birch,length\nshelf,5,8OO,340,18,birch,across\n");
+        $this->refused(
+            "bad.csv:2:quantity: “two” is not a quantity. Type a whole number from 1 to 10000.\n"
+            ."bad.csv:3:grain: “across” is not a grain. It is length, width or any.\n"
+            .'bad.csv:3:length: “OO” in “8OO” is not known. Type numbers, fractions, + − × and units (mm, cm, m, in, ft).',
+            'cut:plan',
+            $bad,
+            $stock,
+        );
+        $this->refused('--unit:0:unit: “ft” is not a unit here. It is mm or in.', 'cut:plan', $bad, $stock, '--unit=ft');
+        $this->refused('command:0:arguments: The "--blade" option does not exist.', 'cut:plan', $bad, $stock, '--blade=3');
+    }
+
+    public function test_a_survey_is_solved(): void
+    {
+        $readings = array_map(fn (array $reading) => array_combine(['id', 'kind', 'from', 'to', 'value'], $reading), [
+            ['r1', 'side', 'A', 'B', '1200'], ['r2', 'side', 'B', 'C', '500'], ['r3', 'side', 'C', 'D', '1200'], ['r4', 'side', 'D', 'A', '500'],
+            ['r5', 'diagonal', 'A', 'C', '1300'], ['r6', 'diagonal', 'B', 'D', '1300'],
+        ]);
+        $solved = $this->answer('survey:solve', $this->file('survey.json', json_encode(['unit' => 'mm', 'corners' => ['A', 'B', 'C', 'D'], 'readings' => $readings], JSON_THROW_ON_ERROR)));
+        // 1200² + 500² = 1300²: a rectangle, with one reading more than its five unknowns need.
+        self::assertTrue($solved['consistent']);
+        self::assertSame(1, $solved['degrees_of_freedom']);
+        self::assertEqualsWithDelta([1200.0, 500.0], [$solved['corners']['C']['x_mm'], $solved['corners']['C']['y_mm']], 0.01);
+        self::assertSame([], $solved['suspects']);
+        $this->refused('nowhere.json:$: The file cannot be read.', 'survey:solve', "$this->folder/nowhere.json");
+    }
+
+    /** @return array<string, array{string}> */
+    public static function demos(): array
+    {
+        $files = glob(dirname(__DIR__, 2).'/database/demo/*.json') ?: [];
+
+        return array_combine(array_map(fn (string $file) => basename($file, '.json'), $files), array_map(fn (string $file) => [$file], $files));
+    }
+
+    #[DataProvider('demos')]
+    public function test_a_job_is_planned_from_its_file(string $file): void
+    {
+        $plan = $this->answer('job:plan', $file);
+        self::assertSame('fits', $plan['verdict']['state'], $plan['verdict']['sentence']);
+        $space = $plan['spaces'][0];
+        self::assertNotSame([], $space['pieces']);
+        foreach ($space['going_in'] as $carried) {
+            self::assertSame([true, null], [$carried['goes'], $carried['fails']], $carried['mark']);
+        }
+        // Every piece is on a sheet, once.
+        $placed = array_merge(...array_map(fn (array $sheet) => array_column($sheet['pieces'], 'name'), $plan['sheets']['sheets']));
+        self::assertSame(count($space['pieces']), count($placed) + array_sum(array_column($plan['sheets']['unplaced'], 'quantity')));
+    }
+
+    public function test_a_job_file_with_a_fault_says_where_it_is(): void
+    {
+        $this->refused('half.json:$: job is missing.', 'job:plan', $this->file('half.json', '{"format": 3}'));
+        $job = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/database/demo/oar-store.json'), true, 32, JSON_THROW_ON_ERROR);
+        $job['job']['spaces'][0]['layout']['runs'][0]['bays'][0]['top'] = 'pointed';
+        $process = $this->called('job:plan', $this->file('pointed.json', json_encode($job, JSON_THROW_ON_ERROR)));
+        self::assertSame(2, $process->getExitCode());
+        self::assertStringContainsString('pointed.json:$.job.spaces[0].layout.runs[0].bays[0].top: ', $process->getErrorOutput());
+    }
+
+    public function test_made_up_rooms_are_tried(): void
+    {
+        $report = $this->answer('trial:rooms', '--count=3', '--seed=40', '--kind=alcove', '--slips=0');
+        self::assertSame(['alcove', 3, 40], [$report['kind'], $report['rooms'], $report['seed']]);
+        self::assertSame(['made' => 0, 'named' => 0, 'missed' => 0], array_diff_key($report['slips'], ['false' => 0]));
+        self::assertSame(['kind', 'rooms', 'seed', 'seconds', 'first_time_fit', 'template_gap_mm', 'in_place_gap_mm', 'gaps_covered', 'padded'], array_slice(array_keys($report), 0, 9));
+        self::assertEquals(1, $report['first_time_fit']);
+        $all = $this->answer('trial:rooms', '--count=1', '--seed=7');
+        self::assertSame(['alcove', 'closet', 'under-stair', 'roof-slope'], array_column($all, 'kind'));
+        $this->refused(
+            "command:0:count: “0” is not a whole number from 1 to 100000.\ncommand:0:slips: “2” is not a share from 0 to 1.\ncommand:0:kind: “attic” is not one of alcove, closet, under-stair, roof-slope.",
+            'trial:rooms',
+            '--count=0',
+            '--kind=attic',
+            '--slips=2',
+        );
+    }
+
+    public function test_one_made_up_room_is_drawn(): void
+    {
+        $process = $this->called('trial:rooms', '--draw=12', '--kind=under-stair', '--slips=0');
+        self::assertSame(0, $process->getExitCode());
+        $svg = simplexml_load_string($process->getOutput());
+        self::assertNotFalse($svg);
+        self::assertStringContainsString('Seed 12: all went in.', $process->getOutput());
+        // Three bays under a rake, from above and from the front.
+        self::assertSame(2, substr_count($process->getOutput(), 'data-ref="B3"'));
+    }
+}

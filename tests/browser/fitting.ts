@@ -1,0 +1,33 @@
+import { expect, type Page } from '@playwright/test'
+
+/** Types into a field and leaves it. */
+export async function fill(page: Page, label: string, text: string): Promise<void> {
+  const field = page.getByLabel(label, { exact: true })
+  await field.fill(text)
+  await field.press('Enter')
+}
+
+/** Puts a thing on the back wall, 200 from its left, and goes back to Fit. */
+export async function addThing(
+  page: Page,
+  name: string,
+  then: () => Promise<unknown> = async () => {},
+): Promise<void> {
+  await page.goto(page.url().replace('fit', 'measure'))
+  await expect(page.getByRole('heading', { name: 'Tape book' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('o')
+  await page.getByRole('combobox', { name: 'Add a thing' }).click()
+  await page.getByRole('option', { name, exact: true }).click()
+  await expect(page.getByLabel('From the side of the wall')).toBeVisible()
+  await fill(page, 'From the side of the wall', '200')
+  await expect(page.locator('.thing-distance.selected').filter({ hasText: '200 mm' })).toBeVisible()
+  await then()
+  await page.getByRole('link', { name: /^Fit/ }).click()
+}
+
+/** The length that a button with a working shows, in mm. */
+export async function millimetres(page: Page, name: string | RegExp): Promise<number> {
+  const text = await page.getByRole('button', { name }).first().textContent()
+  return Number(/([\d.]+) ?mm/.exec(text ?? '')?.[1])
+}
