@@ -39,6 +39,19 @@ test('readings typed while the network is gone wait on the phone and go out in o
   expect(await typed(page)).toEqual(['2400', '2398', '903'])
 })
 
+test('on a slow network the next number goes into the next reading at once', async ({ page }) => {
+  await newPerson(page)
+  await newJob(page, 'Under the eaves', 'Alcove')
+  await page.route('**/facts', async (route) => {
+    await new Promise((later) => setTimeout(later, 1500))
+    await route.continue()
+  })
+  for (const text of ['2400', '2398', '903']) await press(page, text)
+  await expect(page.getByRole('heading', { name: /Width, middle, at the back/ })).toBeVisible()
+  await expect(page.getByRole('status')).toContainText('Waits for 16')
+  expect(await typed(page)).toEqual(['2400', '2398', '903'])
+})
+
 test('what waits survives closing the page', async ({ page, context }) => {
   await newPerson(page)
   await newJob(page, 'Under the eaves', 'Alcove')

@@ -112,42 +112,39 @@ export const useJob = defineStore('job', () => {
   })
 
   /**
-   * Adds a take; one that corrects another takes it back in the same breath. It is written down on this device first:
-   * 'sent' when the server has it, 'waits' while it cannot be reached, else the server's reason against it.
+   * Adds a take; one that corrects another takes it back in the same breath. It stands among what waits from the first
+   * moment, is written down on this device, and then sent. What became of it: 'sent' when the server has it, 'waits'
+   * while it cannot be reached, else the server's reason against it; `drop` then forgets it.
    */
   async function take(
     slot: { slot: string; label: string },
     text: string,
     end: string | null,
     replaces: string | null,
-  ): Promise<{ is: 'sent' | 'waits' } | { is: 'refused'; why: string }> {
-    if (!space.value) return { is: 'refused', why: 'No space is open.' }
+  ): Promise<{ is: 'sent' | 'waits' } | { is: 'refused'; why: string; drop: () => Promise<void> }> {
+    if (!space.value) return { is: 'refused', why: 'No space is open.', drop: () => Promise.resolve() }
     const fact = () => ({
       id: crypto.randomUUID(),
       device: deviceId(),
       sequence: nextSequence(),
       taken_at: new Date().toISOString(),
     })
+    const back = replaces ? [{ ...fact(), kind: 'withdrawal' as const, withdraws: replaces }] : []
     const made = fact()
-    const one = await outbox.add({
+    await outbox.add({
       id: made.id,
       space: space.value.id,
       slot: slot.slot,
       label: slot.label,
       text,
       end,
-      facts: [
-        ...(replaces ? [{ ...fact(), kind: 'withdrawal' as const, withdraws: replaces }] : []),
-        { ...made, kind: 'take' as const, slot: slot.slot, text, end },
-      ],
+      facts: [...back, { ...made, kind: 'take' as const, slot: slot.slot, text, end }],
     })
     await inTurn(() => outbox.send().then(() => true))
-    const still = outbox.waiting.find((other) => other.id === one.id)
+    const still = outbox.waiting.find((other) => other.id === made.id)
     if (!still) return { is: 'sent' }
     if (!still.refused) return { is: 'waits' }
-    // The text still stands in its field, with the reason: it need not be kept twice.
-    await outbox.drop(still)
-    return { is: 'refused', why: still.refused }
+    return { is: 'refused', why: still.refused, drop: () => outbox.drop(still) }
   }
 
   /** Takes a reading back: it stays in the book, struck out. */

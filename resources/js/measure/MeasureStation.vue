@@ -89,7 +89,15 @@ watch(
   { immediate: true },
 )
 
+/** The reading kept last, while nothing has been typed into the next one. */
+const keptLast = ref<string | null>(null)
+watch(doubts, () => {
+  // What was just kept comes into doubt: it opens again, unless the next number has been begun.
+  if (keptLast.value && doubtOf(keptLast.value)) void openReading(keptLast.value)
+})
+
 async function openReading(slot: string) {
+  keptLast.value = null
   if (slot.startsWith('thing:')) {
     page.value = 'things'
     openThing.value = slot.slice(6)
@@ -110,7 +118,9 @@ function goOn(skipped: boolean) {
   const on = skipped
     ? after[0]
     : (after.find((reading) => reading.required && reading.takes.length === 0) ?? after[0])
+  const kept = skipped ? null : openSlot.value
   if (on) void openReading(on.slot)
+  keptLast.value = kept
 }
 
 const shown = (take: Reading['takes'][number]) =>
@@ -180,6 +190,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
               :number="i + 1"
               :doubt="doubtOf(reading.slot)"
               @next="goOn(false)"
+              @begin="keptLast = null"
               @skip="goOn(true)"
             />
             <button

@@ -13,7 +13,7 @@ import ThumbPad from './ThumbPad.vue'
 
 /** The reading that is open: a large field, what is understood, how it is taken, and the takes it has. */
 const props = defineProps<{ reading: Reading; number: number; doubt: Finding | null }>()
-const emit = defineEmits<{ next: []; skip: [] }>()
+const emit = defineEmits<{ next: []; skip: []; begin: [] }>()
 
 const job = useJob()
 const { latest } = useDevices()
@@ -28,6 +28,9 @@ const counted = computed(() => props.reading.takes.filter((take) => !take.struck
 const last = computed(() => counted.value.at(-1) ?? null)
 const unit = computed(() => job.job?.unit ?? 'mm')
 const said = computed(() => understand(props.reading, text.value, end.value, unit.value))
+const isUnderstood = computed(
+  () => said.value.echo !== '' && (props.reading.ends.length === 0 || end.value !== null),
+)
 const fault = computed(() => refused.value || said.value.fault)
 /** A reading in doubt is taken again beside the old one, not corrected. */
 const isAgain = computed(() => props.doubt !== null)
@@ -46,6 +49,7 @@ watch(
 onMounted(focus)
 watch(text, () => {
   refused.value = ''
+  emit('begin')
   const typed = split(text.value, props.reading.ends)
   if (typed.end) end.value = typed.end
 })
@@ -76,12 +80,21 @@ async function keep(again = isAgain.value) {
     return
   }
   if (said.value.fault) return
-  saving.value = true
   const slot = { slot: props.reading.slot, label: props.reading.label }
-  const took = await job.take(slot, number, end.value, again ? null : (last.value?.id ?? null))
+  const taking = job.take(slot, number, end.value, again ? null : (last.value?.id ?? null))
+  // What is understood goes on at once: the next number must not land in this field while this one is under way.
+  if (isUnderstood.value && !props.doubt) {
+    emit('next')
+    return
+  }
+  saving.value = true
+  const took = await taking
   saving.value = false
-  if (took.is === 'refused') refused.value = took.why
-  else if (props.doubt && props.reading.takes.length < 3) text.value = ''
+  if (took.is === 'refused') {
+    // It still stands in its field, with the reason: it need not be kept twice.
+    refused.value = took.why
+    await took.drop()
+  } else if (props.doubt && props.reading.takes.length < 3) text.value = ''
   else emit('next')
 }
 
@@ -155,6 +168,7 @@ async function cannotBeTaken() {
       :aria-label="reading.label"
       aria-describedby="reading-says"
       :invalid="fault !== ''"
+      :readonly="saving"
       :inputmode="isPhone ? 'none' : 'text'"
       autocomplete="off"
       enterkeyhint="next"
@@ -174,6 +188,7 @@ async function cannotBeTaken() {
     <p v-if="doubt" class="doubt" role="alert">{{ doubt.sentence }}</p>
     <ThumbPad
       v-if="isPhone"
+      :busy="saving"
       :unit="reading.is_angle ? 'mm' : unit"
       :ends="reading.ends"
       :end="end"

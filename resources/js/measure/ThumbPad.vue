@@ -3,7 +3,7 @@ import type { JobUnit } from '@/tape/lengthReader'
 import { computed } from 'vue'
 
 /** Whole numbers and fractions under one thumb. Gives up the keys pressed; the field keeps the text. */
-const props = defineProps<{ unit: JobUnit; ends: string[]; end: string | null }>()
+const props = defineProps<{ unit: JobUnit; ends: string[]; end: string | null; busy: boolean }>()
 const emit = defineEmits<{ key: [text: string]; back: []; next: []; end: [name: string] }>()
 
 const digits = ['7', '8', '9', '4', '5', '6', '1', '2', '3']
@@ -31,7 +31,7 @@ const fractions = computed(() =>
 </script>
 
 <template>
-  <div class="pad" aria-label="Thumb pad">
+  <fieldset class="pad" aria-label="Thumb pad" :disabled="busy">
     <div v-if="ends.length > 0" class="ends">
       <button
         v-for="name in ends"
@@ -64,13 +64,17 @@ const fractions = computed(() =>
       <button type="button" aria-label="Take back one sign" @click="emit('back')">⌫</button>
     </div>
     <button type="button" class="next" @click="emit('next')">Keep, next</button>
-  </div>
+  </fieldset>
 </template>
 
 <style scoped>
 .pad {
   display: grid;
   gap: 6px;
+  min-width: 0;
+  margin: 0;
+  padding: 0;
+  border: 0;
 }
 .digits {
   display: grid;

@@ -45,10 +45,9 @@ function box(): Promise<IDBPDatabase<Schema>> {
   return opened
 }
 
-/** Puts one in, behind those that wait already. */
-export async function put(waiting: Waiting): Promise<Waiting> {
-  const order = await (await box()).add('waiting', waiting)
-  return { ...waiting, order }
+/** Puts one in, behind those that wait already; gives its place. */
+export async function put(waiting: Waiting): Promise<number> {
+  return (await box()).add('waiting', waiting)
 }
 
 /** Those of an account, in the order in which they were made. */

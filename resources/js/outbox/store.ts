@@ -38,15 +38,29 @@ export const useOutbox = defineStore('outbox', () => {
     if (unsent.value.length > 0) void send()
   }
 
-  async function add(one: Omit<Waiting, 'account'>): Promise<Waiting> {
-    const mine = { ...one, account: account.value ?? '' }
-    const kept = await box.put(mine).catch(() => mine)
-    waiting.value.push(kept)
-    return kept
+  /** Those being written down right now, until they have their place among what waits. */
+  const writing = new Map<string, Promise<unknown>>()
+
+  /** Takes one in: it counts as waiting from here on, and is written down before it is sent. */
+  function add(one: Omit<Waiting, 'account'>): Promise<unknown> {
+    const mine: Waiting = { ...one, account: account.value ?? '' }
+    waiting.value.push(mine)
+    const written = box
+      .put(mine)
+      .then((order) => {
+        waiting.value = waiting.value.map((other) => (other.id === mine.id ? { ...other, order } : other))
+      })
+      .catch(() => undefined)
+      .finally(() => writing.delete(mine.id))
+    writing.set(mine.id, written)
+    return written
   }
 
-  async function drop(one: Waiting) {
-    await box.remove(one).catch(() => undefined)
+  async function drop(one: Pick<Waiting, 'id'>) {
+    await writing.get(one.id)
+    const kept = waiting.value.find((other) => other.id === one.id)
+    if (!kept) return
+    await box.remove(kept).catch(() => undefined)
     waiting.value = waiting.value.filter((other) => other.id !== one.id)
   }
 
@@ -59,8 +73,11 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   async function sendAll() {
-    for (let next = unsent.value[0]; next; next = unsent.value[0]) {
+    for (let first = unsent.value[0]; first; first = unsent.value[0]) {
       state.value = 'sending'
+      await writing.get(first.id)
+      const next = unsent.value.find((one) => one.id === first?.id)
+      if (!next) continue
       try {
         const answer = await api('POST', `/api/spaces/${next.space}/facts`, {
           facts: next.facts,
@@ -72,9 +89,11 @@ export const useOutbox = defineStore('outbox', () => {
         if (!(error instanceof Refused)) throw error
         if (error.status === 422 || error.status === 404 || error.status === 403) {
           // It would be refused again: kept with the reason, so that nothing typed is lost, and the others go on.
-          next.refused = Object.values(error.fields).join(' ') || error.message
-          await box.change({ ...next, facts: next.facts.map((fact) => ({ ...fact })) }).catch(() => undefined)
-          waiting.value = [...waiting.value]
+          const refused = Object.values(error.fields).join(' ') || error.message
+          waiting.value = waiting.value.map((one) => (one.id === next.id ? { ...one, refused } : one))
+          await box
+            .change({ ...next, refused, facts: next.facts.map((fact) => ({ ...fact })) })
+            .catch(() => undefined)
           continue
         }
         state.value = error.status === 401 ? 'signed-out' : 'cut-off'
