@@ -18,26 +18,27 @@ final readonly class Polyline
     }
 
     /**
-     * The weights that the points carry at x: y(x) = Σ weight·y. At most two are not 0.
+     * The weights that the points carry at x: y(x) = Σ weight·y, without those that are 0. At most two are left.
      *
-     * @return list<float>
+     * @return non-empty-array<int, float> by point
      */
     public function weightsAt(float $x): array
     {
-        $count = count($this->points);
-        $weights = array_fill(0, $count, 0.0);
-        if ($count === 1) {
+        $last = count($this->points) - 1;
+        if ($last === 0) {
             return [1.0];
         }
         $i = 0;
-        while ($i < $count - 2 && $x > $this->points[$i + 1]->x) {
+        while ($i < $last - 1 && $x > $this->points[$i + 1]->x) {
             $i++;
         }
         $share = ($x - $this->points[$i]->x) / ($this->points[$i + 1]->x - $this->points[$i]->x);
-        $weights[$i] = 1.0 - $share;
-        $weights[$i + 1] = $share;
 
-        return array_values($weights);
+        return match ($share) {
+            0.0 => [$i => 1.0],
+            1.0 => [$i + 1 => 1.0],
+            default => [$i => 1.0 - $share, $i + 1 => $share],
+        };
     }
 
     public function at(float $x): float

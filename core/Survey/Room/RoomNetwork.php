@@ -221,24 +221,22 @@ final readonly class RoomNetwork
     public function meets(array $x, int $wall, float $z, int $reference, float $depth): ?float
     {
         $origin = PlanNetwork::at($x, $this->shape->after($reference));
-        [$dx, $dy] = $this->direction($x, $reference);
-        $after = $this->shape->after($wall);
-        $out = fn (Point $p): float => -$dy * ($p->x - $origin->x) + $dx * ($p->y - $origin->y);
-        $along = fn (Point $p): float => -$dx * ($p->x - $origin->x) - $dy * ($p->y - $origin->y);
         $p = PlanNetwork::at($x, $wall);
-        $q = PlanNetwork::at($x, $after);
-        $rise = $out($q) - $out($p);
-        if (abs($rise) < 1e-3 || abs($rise) < 0.02 * abs($along($q) - $along($p))) {
+        $length = max(1e-6, $p->distanceTo(PlanNetwork::at($x, $this->shape->after($wall))));
+        [$dx, $dy] = $this->direction($x, $reference);
+        [$wx, $wy] = $this->direction($x, $wall);
+        $sine = $dx * $wy - $dy * $wx;
+        $cosine = $dx * $wx + $dy * $wy;
+        if (abs($sine) * $length < 1e-3 || abs($sine) < 0.02 * abs($cosine)) {
             return null;
         }
-        [$wx, $wy] = $this->direction($x, $wall);
-        $share = ($depth - $out($p)) / $rise;
-        $offset = $this->offset($x, $wall, $share * $this->lengths[$wall], $z);
-        // The wall moved square to itself by its offset meets the line a little further on: slide back along the wall.
-        $moved = new Point($p->x + $share * ($q->x - $p->x) - $wy * $offset, $p->y + $share * ($q->y - $p->y) + $wx * $offset);
-        $slide = ($depth - $out($moved)) / ($rise / max(1e-6, $p->distanceTo($q)));
+        $fromX = $p->x - $origin->x;
+        $fromY = $p->y - $origin->y;
+        $toLine = ($depth - $dx * $fromY + $dy * $fromX) / $sine;
+        $offset = $this->offset($x, $wall, $toLine / $length * $this->lengths[$wall], $z);
 
-        return $along($moved->plus($slide * $wx, $slide * $wy));
+        // The wall stands off its line by its offset, square to itself: the slant carries the meeting on by offset/sine.
+        return -$dx * $fromX - $dy * $fromY - $toLine * $cosine + $offset / $sine;
     }
 
     /** What a reading predicts, with its value and σ. */

@@ -41,8 +41,8 @@ final readonly class WallField
     public function unknownsAt(float $z): array
     {
         $unknowns = [];
-        foreach ($this->up->weightsAt($z) as $j => $weight) {
-            foreach ($weight === 0.0 ? [] : array_keys($this->stations) as $i) {
+        foreach (array_keys($this->up->weightsAt($z)) as $j) {
+            foreach (array_keys($this->stations) as $i) {
                 $unknowns[] = $this->first + $i * count($this->rows) + $j;
             }
         }
@@ -62,9 +62,7 @@ final readonly class WallField
         $up = $this->up->weightsAt($z);
         foreach ($this->along->weightsAt($along) as $i => $share) {
             foreach ($up as $j => $weight) {
-                if ($share * $weight !== 0.0) {
-                    $weights[$this->first + $i * count($this->rows) + $j] = $share * $weight;
-                }
+                $weights[$this->first + $i * count($this->rows) + $j] = $share * $weight;
             }
         }
 

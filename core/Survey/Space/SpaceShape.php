@@ -92,7 +92,7 @@ final readonly class SpaceShape
 
     public function after(int $corner): int
     {
-        return ($corner + 1) % $this->corners();
+        return ($corner + 1) % count($this->edges);
     }
 
     public function before(int $corner): int
