@@ -80,7 +80,7 @@ final class Adjustment
      */
     public static function row(Observation $observation, array $x): array
     {
-        $row = [];
+        $row = $observation->slopes($x);
         foreach ($observation->depends as $i) {
             $value = $x[$i];
             $x[$i] = $value + self::NUDGE;

@@ -12,10 +12,11 @@ namespace Incastro\Survey\Network;
 final readonly class Observation
 {
     /**
-     * @param  list<int>  $depends  the unknowns that the prediction looks at
+     * @param  list<int>  $depends  the unknowns that the prediction looks at and of which no slope is known
      * @param  \Closure(array<int, float>): float  $predict
      * @param  bool  $isAngle  in degrees, where a whole turn makes no difference
      * @param  array<int, float>|null  $weights  of the unknowns, where the prediction is a linear function of them
+     * @param  (\Closure(array<int, float>): array<int, float>)|null  $slopes  derivatives by further unknowns, where known
      */
     public function __construct(
         public string $id,
@@ -26,13 +27,25 @@ final readonly class Observation
         public bool $isAngle = false,
         public bool $isAssumption = false,
         public ?array $weights = null,
+        private ?\Closure $slopes = null,
     ) {
+    }
+
+    /**
+     * The derivatives that are known in closed form.
+     *
+     * @param  array<int, float>  $x
+     * @return array<int, float> by unknown
+     */
+    public function slopes(array $x): array
+    {
+        return $this->slopes === null ? [] : ($this->slopes)($x);
     }
 
     /** The same, as something that nobody read. */
     public function asAssumption(): self
     {
-        return new self($this->id, $this->value, $this->sigma, $this->depends, $this->predict, $this->isAngle, true, $this->weights);
+        return new self($this->id, $this->value, $this->sigma, $this->depends, $this->predict, $this->isAngle, true, $this->weights, $this->slopes);
     }
 
     /**

@@ -220,6 +220,37 @@ final readonly class RoomNetwork
      */
     public function meets(array $x, int $wall, float $z, int $reference, float $depth): ?float
     {
+        $crossing = $this->crossing($x, $wall, $reference, $depth);
+
+        return $crossing === null ? null : $crossing[0] + $this->offset($x, $wall, $crossing[1], $z) / $crossing[2];
+    }
+
+    /**
+     * How that place depends on the unknowns of the wall's field.
+     *
+     * @param  array<int, float>  $x
+     * @return array<int, float> by unknown
+     */
+    private function meetsByField(array $x, int $wall, float $z, int $reference, float $depth): array
+    {
+        $crossing = $this->crossing($x, $wall, $reference, $depth);
+        if ($crossing === null || ! isset($this->fields[$wall])) {
+            return [];
+        }
+
+        return array_map(fn (float $weight): float => $weight / $crossing[2], $this->fields[$wall]->weights($crossing[1], $z));
+    }
+
+    /**
+     * Where the straight line between a wall's corners crosses the one along a reference edge: how far along that, how far
+     * from the wall's first corner, and the sine of the angle between them. The wall stands off its line by its offset,
+     * square to itself, so that the slant carries the meeting on by offset/sine.
+     *
+     * @param  array<int, float>  $x
+     * @return array{float, float, float}|null null where they run alongside
+     */
+    private function crossing(array $x, int $wall, int $reference, float $depth): ?array
+    {
         $origin = PlanNetwork::at($x, $this->shape->after($reference));
         $p = PlanNetwork::at($x, $wall);
         $length = max(1e-6, $p->distanceTo(PlanNetwork::at($x, $this->shape->after($wall))));
@@ -233,10 +264,21 @@ final readonly class RoomNetwork
         $fromX = $p->x - $origin->x;
         $fromY = $p->y - $origin->y;
         $toLine = ($depth - $dx * $fromY + $dy * $fromX) / $sine;
-        $offset = $this->offset($x, $wall, $toLine / $length * $this->lengths[$wall], $z);
 
-        // The wall stands off its line by its offset, square to itself: the slant carries the meeting on by offset/sine.
-        return -$dx * $fromX - $dy * $fromY - $toLine * $cosine + $offset / $sine;
+        return [-$dx * $fromX - $dy * $fromY - $toLine * $cosine, $toLine / $length * $this->lengths[$wall], $sine];
+    }
+
+    /** A place on a wall at a height, as `meets` gives it, as something to be looked at by an adjustment. */
+    public function meeting(int $wall, float $z, int $reference, float $depth): Observation
+    {
+        return new Observation(
+            'meeting',
+            0.0,
+            1.0,
+            array_values(array_unique([...$this->dependsOfEdge($wall), ...$this->dependsOfEdge($reference)])),
+            fn (array $x): float => $this->meets($x, $wall, $z, $reference, $depth) ?? 0.0,
+            slopes: fn (array $x): array => $this->meetsByField($x, $wall, $z, $reference, $depth),
+        );
     }
 
     /** What a reading predicts, with its value and σ. */
@@ -302,15 +344,23 @@ final readonly class RoomNetwork
         if ($between === null) {
             return null;
         }
-        $depends = array_unique([...$this->dependsOfEdge((int) $slot->wall), ...$this->dependsOfWall($between[0], $z), ...$this->dependsOfWall($between[1], $z)]);
+        $a = $this->meeting($between[0], $z, (int) $slot->wall, (float) $slot->depth);
+        $b = $this->meeting($between[1], $z, (int) $slot->wall, (float) $slot->depth);
+        $depends = array_unique([...$a->depends, ...$b->depends]);
         sort($depends);
 
-        return new Observation($id, $value, $sigma, $depends, function (array $x) use ($slot, $between, $z): float {
-            $a = $this->meets($x, $between[0], $z, (int) $slot->wall, (float) $slot->depth);
-            $b = $this->meets($x, $between[1], $z, (int) $slot->wall, (float) $slot->depth);
+        return new Observation(
+            $id,
+            $value,
+            $sigma,
+            $depends,
+            fn (array $x): float => abs(($b->predict)($x) - ($a->predict)($x)),
+            slopes: function (array $x) use ($a, $b): array {
+                [$from, $to] = ($b->predict)($x) >= ($a->predict)($x) ? [$a, $b] : [$b, $a];
 
-            return $a === null || $b === null ? 0.0 : abs($b - $a);
-        });
+                return self::difference($to->slopes($x), $from->slopes($x));
+            },
+        );
     }
 
     /** A lean is positive into the room, as the field is: it speaks for the level's own span alone. */

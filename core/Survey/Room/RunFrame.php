@@ -360,15 +360,13 @@ final class RunFrame
     {
         $x = $this->room->adjusted->unknowns;
         $wall = $this->side($side, $v, $z)[1];
-        $own = [...PlanNetwork::of($this->wall), ...PlanNetwork::of($this->room->shape->after($this->wall))];
-        if ($wall === null) {
-            $corner = new Observation('end', 0.0, 1.0, $side === 'left' ? [] : $own, fn (array $x): float => PlanNetwork::at($x, $this->wall)->distanceTo(PlanNetwork::at($x, $this->room->shape->after($this->wall))));
-
-            return $side === 'left' ? [] : Adjustment::row($corner, $x);
+        if ($wall !== null) {
+            return Adjustment::row($this->room->network->meeting($wall, $z, $this->wall, $v), $x);
         }
-        $depends = array_values(array_unique([...$this->room->network->dependsOfWall($wall, $z), ...$own]));
+        $own = [...PlanNetwork::of($this->wall), ...PlanNetwork::of($this->room->shape->after($this->wall))];
+        $corner = new Observation('end', 0.0, 1.0, $side === 'left' ? [] : $own, fn (array $x): float => PlanNetwork::at($x, $this->wall)->distanceTo(PlanNetwork::at($x, $this->room->shape->after($this->wall))));
 
-        return Adjustment::row(new Observation('side', 0.0, 1.0, $depends, fn (array $x): float => $this->room->network->meets($x, $wall, $z, $this->wall, $v) ?? 0.0), $x);
+        return $side === 'left' ? [] : Adjustment::row($corner, $x);
     }
 
     /**
