@@ -344,23 +344,22 @@ final readonly class RoomNetwork
         if ($between === null) {
             return null;
         }
-        $a = $this->meeting($between[0], $z, (int) $slot->wall, (float) $slot->depth);
-        $b = $this->meeting($between[1], $z, (int) $slot->wall, (float) $slot->depth);
-        $depends = array_unique([...$a->depends, ...$b->depends]);
+        [$wall, $depth] = [(int) $slot->wall, (float) $slot->depth];
+        $depends = array_unique([...$this->dependsOfEdge($wall), ...$this->dependsOfEdge($between[0]), ...$this->dependsOfEdge($between[1])]);
         sort($depends);
+        $apart = function (array $x) use ($between, $z, $wall, $depth): ?float {
+            $a = $this->meets($x, $between[0], $z, $wall, $depth);
+            $b = $this->meets($x, $between[1], $z, $wall, $depth);
 
-        return new Observation(
-            $id,
-            $value,
-            $sigma,
-            $depends,
-            fn (array $x): float => abs(($b->predict)($x) - ($a->predict)($x)),
-            slopes: function (array $x) use ($a, $b): array {
-                [$from, $to] = ($b->predict)($x) >= ($a->predict)($x) ? [$a, $b] : [$b, $a];
+            return $a === null || $b === null ? null : $b - $a;
+        };
 
-                return self::difference($to->slopes($x), $from->slopes($x));
-            },
-        );
+        return new Observation($id, $value, $sigma, $depends, fn (array $x): float => abs($apart($x) ?? 0.0), slopes: function (array $x) use ($between, $z, $wall, $depth, $apart): array {
+            $width = $apart($x);
+            [$from, $to] = $width < 0.0 ? [$between[1], $between[0]] : $between;
+
+            return $width === null ? [] : self::difference($this->meetsByField($x, $to, $z, $wall, $depth), $this->meetsByField($x, $from, $z, $wall, $depth));
+        });
     }
 
     /** A lean is positive into the room, as the field is: it speaks for the level's own span alone. */

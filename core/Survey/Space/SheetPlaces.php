@@ -26,8 +26,11 @@ final class SheetPlaces
 
     private ?float $planHeight = null;
 
-    /** @var array<int, float> */
+    /** @var array<int, float> by edge */
     private array $wallHeights = [];
+
+    /** @var array<int, float> by edge */
+    private array $lengths = [];
 
     /** @param array<string, Reading> $known */
     public function __construct(public readonly SpaceShape $shape, private readonly SheetChoices $choices, private readonly array $known)
@@ -43,18 +46,24 @@ final class SheetPlaces
     /** The length in mm of an edge of the plan as far as it is known, else of the usual plan. */
     public function length(int $edge): float
     {
+        return $this->lengths[$edge] ??= $this->lengthOf($edge);
+    }
+
+    private function lengthOf(int $edge): float
+    {
+        $after = $this->shape->after($edge);
         foreach ($this->known as $reading) {
             $slot = $reading->slot;
-            $ends = [$slot->from, $slot->to];
-            if ($slot->kind->isBetweenCorners() && in_array($ends, [[$edge, $this->shape->after($edge)], [$this->shape->after($edge), $edge]], true)) {
+            $isAlong = ($slot->from === $edge && $slot->to === $after) || ($slot->from === $after && $slot->to === $edge);
+            if ($isAlong && $slot->kind->isBetweenCorners()) {
                 return $reading->value();
             }
-            if ($slot->kind === ReadingKind::Width && $slot->wall === $edge && $slot->between === [$this->shape->after($edge), $this->shape->before($edge)]) {
+            if ($slot->kind === ReadingKind::Width && $slot->wall === $edge && $slot->between === [$after, $this->shape->before($edge)]) {
                 return $reading->value();
             }
         }
 
-        return $this->shape->nominalLength($edge, $this->shape->after($edge));
+        return $this->shape->nominalLength($edge, $after);
     }
 
     /** Height in mm of a wall: that of the lowest ceiling read above it. */

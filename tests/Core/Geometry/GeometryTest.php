@@ -54,7 +54,8 @@ final class GeometryTest extends TestCase
                 $xs = [0.0, 1100.0, 2400.0];
                 $weights = (new Polyline(array_map(fn (float $at) => new Point($at, 0.0), $xs)))->weightsAt((float) $x);
                 self::assertEqualsWithDelta(1.0, array_sum($weights), 1e-9);
-                $sum = array_sum(array_map(fn (float $weight, float $at) => $weight * ($a + $b * $at), $weights, $xs));
+                $sum = array_sum(array_map(fn (int $i) => $weights[$i] * ($a + $b * $xs[$i]), array_keys($weights)));
+                self::assertLessThanOrEqual(2, count($weights));
                 self::assertEqualsWithDelta($a + $b * $x, $sum, 1e-6);
             });
     }
