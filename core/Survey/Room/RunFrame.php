@@ -282,9 +282,12 @@ final class RunFrame
     {
         $lefts = $this->places('left', $path, $path->top, $withSkirting);
         $rights = $this->places('right', $path, $path->topRight, $withSkirting);
+        // The tightest pairs are made of the places that stand farthest in.
+        usort($lefts, fn (array $a, array $b) => $b[0] <=> $a[0]);
+        usort($rights, fn (array $a, array $b) => $a[0] <=> $b[0]);
         $pairs = [];
-        foreach ($lefts as [$left, $l]) {
-            foreach ($rights as [$right, $r]) {
+        foreach (array_slice($lefts, 0, self::PAIRS) as [$left, $l]) {
+            foreach (array_slice($rights, 0, self::PAIRS) as [$right, $r]) {
                 $pairs[] = [$right - $left, $left, $right, $l, $r];
             }
         }
