@@ -266,7 +266,7 @@ function select(ref: string): void {
   }
   .drawing-card :deep(.drawing) {
     flex: none;
-    height: 420px;
+    height: min(420px, 100vw);
   }
   .ledger {
     max-height: none;

@@ -184,11 +184,12 @@ thead th {
   font-size: 15px;
 }
 tbody th {
+  min-width: 140px;
   font-weight: 400;
-  white-space: nowrap;
+  line-height: 1.3;
 }
 td :deep(.p-select) {
-  width: 215px;
+  width: 200px;
 }
 td :deep(.p-button) {
   white-space: nowrap;
@@ -197,6 +198,7 @@ td :deep(.p-button) {
   background: var(--chalk-wash);
 }
 .reason {
+  min-width: 190px;
   font-size: 14px;
   line-height: 1.25;
 }
