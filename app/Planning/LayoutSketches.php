@@ -6,6 +6,8 @@ namespace App\Planning;
 
 use Incastro\Cut\CutPiece;
 use Incastro\Cut\SheetPlanner;
+use Incastro\Drawing\Drawing;
+use Incastro\Drawing\FurniturePlan;
 use Incastro\Drawing\RunDrawing;
 use Incastro\Drawing\ScreenWriter;
 use Incastro\Pieces\Piece;
@@ -32,8 +34,11 @@ final readonly class LayoutSketches
         $survey = (new SpaceSurvey($space->sheet, $space->takes, $space->things, $job->format))->solve();
         $starting = new StartingLayouts($shape, 'sketch');
         $room = $survey->room;
+        if ($room === null) {
+            return [];
+        }
         $sketches = [];
-        foreach ($room === null ? [] : StartingLayouts::names($shape->kind) as $name => $label) {
+        foreach (StartingLayouts::names($shape->kind) as $name => $label) {
             $document = $starting->named($name);
             if ($document === null) {
                 continue;
@@ -44,7 +49,7 @@ final readonly class LayoutSketches
                 'name' => $name, 'label' => $label,
                 'verdict' => ['state' => $plan->verdict->state, 'sentence' => $plan->verdict->sentence],
                 'pieces' => count($plan->pieces()), 'sheets' => $this->sheets($job, $plan),
-                'drawing' => $this->drawing($job, $plan, $room),
+                'drawings' => array_map(ScreenWriter::write(...), $this->drawings($job, $plan, $room)),
             ];
         }
 
@@ -58,11 +63,16 @@ final readonly class LayoutSketches
         return count((new SheetPlanner($job->saw(), $job->format))->plan($cut, $job->stock)->sheets);
     }
 
-    /** @return array<string, mixed>|null */
-    private function drawing(Job $job, SpacePlan $plan, ?Room $room): ?array
+    /** @return list<Drawing> its first run, and where it has more than one all of them from above */
+    private function drawings(Job $job, SpacePlan $plan, Room $room): array
     {
-        $run = $plan->layout->runs[0] ?? null;
+        $runs = $plan->layout->runs ?? [];
+        $run = $runs[0] ?? null;
+        if ($plan->layout === null || $run === null) {
+            return [];
+        }
+        $elevation = (new RunDrawing($run, $plan->assemblies[0], $room, $job->format))->small();
 
-        return $run === null || $room === null ? null : ScreenWriter::write((new RunDrawing($run, $plan->assemblies[0], $room, $job->format))->small());
+        return count($runs) === 1 ? [$elevation] : [$elevation, (new FurniturePlan($plan->layout, $room, $job->format))->small()];
     }
 }

@@ -19,11 +19,20 @@ use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Survey\Things\ThingRule;
 
-/** Where furniture meets furniture of another run, or the leaf of a door of the room. */
+/** Where furniture meets furniture of another run, stands before it, or meets the leaf of a door of the room. */
 final readonly class Meetings
 {
     /** Less than this is a touch, mm. */
     private const TOUCH = 1.0;
+
+    /** What stands so near before a front closes it, mm: nobody stands in between. */
+    private const BEFORE = 450.0;
+
+    /** A front is not spoken of for less than this, mm. */
+    private const HIDDEN = 30.0;
+
+    /** Through less of a front than this nothing goes in or out, mm. */
+    private const OPEN = 200.0;
 
     /** Sides of the outline of a door's swing. */
     private const SWING_STEPS = 8;
@@ -35,7 +44,7 @@ final readonly class Meetings
     /** @return list<Finding> */
     public function findings(): array
     {
-        return [...$this->bodies(), ...$this->doors()];
+        return [...$this->bodies(), ...$this->fronts(), ...$this->doors()];
     }
 
     /** @return list<Finding> */
@@ -69,6 +78,60 @@ final readonly class Meetings
         }
 
         return $bodies;
+    }
+
+    /** @return list<Finding> boxes before which, in a corner, those of another run stand */
+    private function fronts(): array
+    {
+        $findings = [];
+        foreach ($this->layout->runs as $run) {
+            foreach ($run->boxes as $box) {
+                $by = [];
+                foreach ($this->layout->runs as $other) {
+                    foreach ($other === $run ? [] : $other->boxes as $before) {
+                        [$end, $wide] = self::hides($run, $box, $other, $before);
+                        if ($wide > max(self::HIDDEN, $by[$end][0] ?? 0.0)) {
+                            $by[$end] = [$wide, $before];
+                        }
+                    }
+                }
+                if ($by !== []) {
+                    $findings[] = $this->behind($run, $box, $by);
+                }
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return array{'left'|'right', float} from which end, and how much of a box's front another one stands before, mm */
+    private static function hides(FittedRun $run, Box $box, FittedRun $other, Box $before): array
+    {
+        $places = array_map($run->frame->place(...), Footprint::of($other->frame, $before->block())->points);
+        [$along, $out] = [array_column($places, 0), array_column($places, 1)];
+        $stands = min($out) - $box->face();
+        $end = min($along) + max($along) < $box->u + $box->right() ? 'left' : 'right';
+        $isBefore = $stands > -self::HIDDEN && $stands < self::BEFORE && min($box->highest(), $before->highest()) - max($box->z, $before->z) > self::HIDDEN;
+
+        return [$end, $isBefore ? min($box->right(), max($along)) - max($box->u, min($along)) : 0.0];
+    }
+
+    /** @param non-empty-array<'left'|'right', array{float, Box}> $by how much each hides from its end, mm */
+    private function behind(FittedRun $run, Box $box, array $by): Finding
+    {
+        $width = $box->outerWidth()->toDouble();
+        $open = max(0.0, $width - array_sum(array_column($by, 0)));
+        $before = array_column($by, 1);
+        $names = implode(' and ', array_map(fn (Box $one) => 'box '.$one->mark(), $before));
+        $ids = array_map(fn (Box $one) => $one->id, $before);
+        if ($open >= self::OPEN) {
+            return Finding::note('blind-corner', sprintf('A blind corner: %s before box %s, which is reached through %s of its %s. It is for what is seldom needed; or leave the corner open.', $names.(count($by) === 1 ? ' stands' : ' stand'), $box->mark(), $this->terms->write($open), $this->terms->write($width)), $box->id)->about($ids);
+        }
+        $ways = array_map(fn (string $end) => new WayOut("Let the run leave the corner at its $end end open", new Edit("layout.runs.{$run->run->id}.$end", RunEnd::Corner->value)), array_keys($by));
+
+        return Finding::clash('front-closed', sprintf('%s %s the front of box %s: %s of its %s would stay open, and nothing goes in or out.', ucfirst($names), count($by) === 1 ? 'closes' : 'close', $box->mark(), $this->terms->write($open), $this->terms->write($width)), $box->id)
+            ->about($ids)
+            ->withWaysOut([...$ways, self::withoutRun($run)]);
     }
 
     private function overlapping(FittedRun $run, string $id, string $name, string $otherId, string $otherName, float $by): Finding

@@ -37,6 +37,12 @@ final readonly class FurniturePlan
         ]);
     }
 
+    /** The same without texts and dimensions: small, for lists. */
+    public function small(): Drawing
+    {
+        return new Drawing('From above', array_intersect_key($this->draw()->layers, ['house' => 1, 'furniture' => 1, 'worktops' => 1, 'shelves' => 1]));
+    }
+
     private function drawn(Point $point): DrawnPoint
     {
         [$u, $v] = $this->room->frame()->place($point);
@@ -81,7 +87,7 @@ final readonly class FurniturePlan
         $shapes = [];
         foreach ($run->boxes as $box) {
             $shapes[] = new Outline($this->placed($run, self::rectangle($box->u, $box->right(), $box->v, $box->face())), true, Style::Board, $box->id);
-            $shapes[] = new Label($this->placed($run, [[($box->u + $box->right()) / 2, ($box->v + $box->face()) / 2]])[0], $box->mark(), Style::Label, $box->id, room: $box->right() - $box->u);
+            $shapes[] = new Label($this->placed($run, [[($box->u + $box->right()) / 2, ($box->v + $box->face()) / 2]])[0], $box->mark(), Style::Label, "name:$box->id", room: $box->right() - $box->u);
         }
 
         return $shapes;

@@ -66,7 +66,7 @@ final readonly class FitWriter
             'open_sides' => array_values(array_filter(['left', 'right'], $run->frame->isOpen(...))),
             'end_choices' => array_map(fn (RunEnd $end) => ['value' => $end->value, 'label' => $end->label()], RunEnd::cases()),
             'bays' => array_map(fn (FittedBay $bay) => [
-                'id' => $bay->bay->id, 'width' => $this->lengths->working($bay->width),
+                'id' => $bay->bay->id, 'middle' => round(($bay->u + $bay->end) / 2), 'width' => $this->lengths->working($bay->width),
                 'left' => $this->lengths->length($bay->left->result), 'right' => $this->lengths->length($bay->right->result), 'back' => $this->lengths->length($bay->back->result),
             ], $run->bays),
             'cells' => array_map(fn (FittedCell $cell) => [

@@ -71,7 +71,7 @@ final class FitTest extends AlcoveTestCase
         self::assertSame('One tall cupboard', $sketches[0]['label']);
         self::assertSame('fits', $sketches[0]['verdict']['state']);
         self::assertGreaterThan(2, $sketches[0]['sheets']);
-        self::assertNotSame([], $sketches[0]['drawing']['layers']);
+        self::assertNotSame([], $sketches[0]['drawings'][0]['layers']);
         $started = $this->act('start', ['name' => 'two-tall'])->assertOk();
         self::assertCount(2, $started->json('station.runs.0.boxes'));
         $this->postJson("/api/jobs/{$this->job->id}/undo", ['station' => 'fit'])->assertOk()->assertJsonPath('station.empty', true);

@@ -183,7 +183,8 @@ export interface FitRun {
   end_choices: Choice[]
   /** Ends that stand against no wall. */
   open_sides: string[]
-  bays: { id: string; width: Working; left: Length; right: Length; back: Length }[]
+  /** Where the middle of a bay is, mm, for looking at a section. */
+  bays: { id: string; middle: number; width: Working; left: Length; right: Length; back: Length }[]
   cells: FitCell[]
   boxes: { id: string; mark: string; width: Working; height: Working; depth: Working; angle: number | null }[]
   plinths: { id: string; mark: string; length: Working; depth: Working; height: Length }[]
@@ -220,7 +221,8 @@ export interface LayoutSketch {
   verdict: Verdict
   pieces: number
   sheets: number
-  drawing: Drawing | null
+  /** The first run, and where there are more of them all from above. */
+  drawings: Drawing[]
 }
 
 export interface Piece {

@@ -34,14 +34,14 @@ const VIEWS = [
 ]
 const view = ref('elevation')
 const cutAt = ref(0)
-watch(
-  run,
-  (now) => {
-    if (now && (cutAt.value < now.from || cutAt.value > now.to))
-      cutAt.value = Math.round((now.from + now.to) / 2)
-  },
-  { immediate: true },
-)
+/** A section is first cut through the selected bay, not where two boxes meet; then wherever its line is dragged. */
+watch([view, run], ([, now], [before, old]) => {
+  if (view.value !== 'section' || !now) return
+  const isThere = before === 'section' && old?.id === now.id
+  if (isThere && cutAt.value >= now.from && cutAt.value <= now.to) return
+  const bay = now.cells.find((cell) => cell.id === selected.value)?.bay
+  cutAt.value = (now.bays.find((one) => one.id === bay) ?? now.bays[0])?.middle ?? now.from
+})
 
 const findings = computed(() => station.value?.findings ?? [])
 const clashes = computed(() => findings.value.filter((finding) => finding.severity !== 'note'))

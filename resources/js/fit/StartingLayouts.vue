@@ -29,7 +29,13 @@ const start = (name: string) =>
     <ul>
       <li v-for="sketch in sketches ?? []" :key="sketch.name" class="card">
         <div class="picture">
-          <DrawingView v-if="sketch.drawing" :drawing="sketch.drawing" small :exaggeration="3" />
+          <DrawingView
+            v-for="drawing in sketch.drawings"
+            :key="drawing.name"
+            :drawing="drawing"
+            small
+            :exaggeration="3"
+          />
         </div>
         <h2>{{ sketch.label }}</h2>
         <p class="verdict" :class="sketch.verdict.state">{{ sketch.verdict.sentence }}</p>
@@ -74,7 +80,13 @@ li :deep(.p-button) {
   margin-top: auto;
 }
 .picture {
+  display: flex;
+  gap: 8px;
   height: 190px;
+}
+.picture > * {
+  min-width: 0;
+  flex: 1;
 }
 .verdict.clash {
   color: var(--brick);

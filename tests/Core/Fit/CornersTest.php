@@ -66,6 +66,31 @@ final class CornersTest extends TestCase
         self::assertSame(['B1', 'B2'], [$first->boxes[0]->mark(), $second->boxes[0]->mark()]);
     }
 
+    public function test_a_box_behind_another_runs_is_a_blind_corner(): void
+    {
+        // Box B2 is 200 deep off the left wall, and B1 begins 5 from it: of its 1190 it shows 1190 − 195 = 995.
+        $notes = array_filter(self::layout('through', 'stops')->plan()->findings, fn (Finding $finding) => $finding->code === 'blind-corner');
+        self::assertSame(['A blind corner: box B2 stands before box B1, which is reached through 995 mm of its 1190 mm. It is for what is seldom needed; or leave the corner open.'], array_values(array_map(fn (Finding $finding) => $finding->sentence, $notes)));
+        // Where the side run goes through, nothing stands before either: each begins beside the other.
+        foreach ([['corner', 'corner'], ['through', 'corner']] as $ends) {
+            self::assertNotContains('blind-corner', array_map(fn (Finding $finding) => $finding->code, self::layout(...$ends)->plan()->findings));
+        }
+    }
+
+    public function test_a_front_that_another_run_closes_clashes_until_the_corner_is_left_open(): void
+    {
+        // Two bays of which the left one is 300 wide, behind a side run 200 deep: about 100 of it stay open.
+        $bays = [TestLayout::bay('a', ['size' => TestLayout::mm(300)]), TestLayout::bay('b')];
+        $layout = TestLayout::of($bays, ['depth' => TestLayout::mm(300), 'left' => 'through']);
+        $layout = $layout->with(['runs' => [...$layout->layout['runs'], Doc::run('side', 1, [TestLayout::bay('s')], ['depth' => TestLayout::mm(200), 'right' => 'stops'])]]);
+        $clash = array_values(array_filter($layout->plan()->findings, fn (Finding $finding) => $finding->code === 'front-closed'))[0];
+        self::assertStringContainsString('closes the front of box B1', $clash->sentence);
+        self::assertSame('Let the run leave the corner at its left end open', $clash->waysOut[0]->label);
+        foreach ($clash->waysOut as $way) {
+            self::assertNotContains('front-closed', array_map(fn (Finding $finding) => $finding->code, $layout->edited($way->edit)->clashes()), $way->label);
+        }
+    }
+
     public function test_two_that_go_through_one_corner_clash(): void
     {
         $layout = self::layout('through', 'through');
