@@ -22,6 +22,7 @@ use Incastro\Survey\Room\Room;
 use Incastro\Survey\Room\RoomNetwork;
 use Incastro\Survey\Room\RoomSolver;
 use Incastro\Survey\Room\WallAssumptions;
+use Incastro\Survey\Room\WallReadings;
 use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Space\Spot;
@@ -46,6 +47,8 @@ final class SpaceSurvey
     private Sheet $sheet;
 
     private RoomNetwork $network;
+
+    private WallReadings $wallReadings;
 
     private PlanClosing $closing;
 
@@ -78,6 +81,7 @@ final class SpaceSurvey
         }
         $taken = array_values(array_map(fn (Reading $reading) => $reading->slot, $this->readings));
         $this->network = new RoomNetwork($this->sheet, $taken);
+        $this->wallReadings = new WallReadings($this->network);
         $this->closing = new PlanClosing($this->network, $this->readings);
         $this->assumptions = new WallAssumptions($this->network, $taken);
         $this->solver = new RoomSolver($this->network, $this->closing);
@@ -156,7 +160,7 @@ final class SpaceSurvey
         foreach ($this->readings as $reading) {
             foreach ($reading->takes as $take) {
                 $observation = in_array($take->id, $excluded, true) ? null
-                    : $this->network->observation($take->id, $reading->slot, $take->signed($reading->slot), $reading->sigmaOf($take));
+                    : $this->wallReadings->observation($take->id, $reading->slot, $take->signed($reading->slot), $reading->sigmaOf($take));
                 if ($observation !== null) {
                     $observations[] = $observation;
                 }
@@ -194,7 +198,7 @@ final class SpaceSurvey
         $candidates = [];
         foreach ($this->slots as $slot) {
             if (! isset($this->readings[$slot->id]) && ($slot->kind !== ReadingKind::Plumb || isset($this->network->fields[(int) $slot->wall])) && $slot->kind !== ReadingKind::Offset) {
-                $candidate = $this->network->observation($slot->id, $slot, 0.0, $slot->tool->sigma($slot->span ?? 2000.0));
+                $candidate = $this->wallReadings->observation($slot->id, $slot, 0.0, $slot->tool->sigma($slot->span ?? 2000.0));
                 if ($candidate !== null) {
                     $candidates[] = $candidate;
                 }

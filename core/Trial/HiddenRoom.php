@@ -10,6 +10,7 @@ use Incastro\Survey\Plan\PlanNetwork;
 use Incastro\Survey\ReadingKind;
 use Incastro\Survey\Room\LevelNetwork;
 use Incastro\Survey\Room\RoomNetwork;
+use Incastro\Survey\Room\WallReadings;
 use Incastro\Survey\Slot;
 use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Space\SpaceShape;
@@ -121,7 +122,7 @@ final readonly class HiddenRoom
             return $observation === null ? 0.0 : ($observation->predict)($this->levels);
         }
         $network = new RoomNetwork($sheet, $sheet->slots());
-        $observation = $network->observation($slot->id, $slot, 0.0, 1.0);
+        $observation = (new WallReadings($network))->observation($slot->id, $slot, 0.0, 1.0);
         $value = $observation === null ? 0.0 : ($observation->predict)($this->unknowns($network));
 
         // A gauge held outside reads the masonry.

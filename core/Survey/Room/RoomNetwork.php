@@ -14,8 +14,7 @@ use Incastro\Survey\Space\SpaceShape;
 
 /**
  * The walls of a space as unknowns of one adjustment: the corners of its plan at the plan's height, the field of every wall
- * that a reading looks at, and where each straightedge stood. Predicts every reading, each at its own height: a side taken
- * elsewhere is reduced to the plan by the walls' lean.
+ * that a reading looks at, and where each straightedge stood.
  */
 final readonly class RoomNetwork
 {
@@ -30,7 +29,7 @@ final readonly class RoomNetwork
     public array $fields;
 
     /** @var array<string, array{int, bool}> first unknown of each straightedge, and whether it was held level */
-    private array $straightedges;
+    public array $straightedges;
 
     public int $unknowns;
 
@@ -231,7 +230,7 @@ final readonly class RoomNetwork
      * @param  array<int, float>  $x
      * @return array<int, float> by unknown
      */
-    private function meetsByField(array $x, int $wall, float $z, int $reference, float $depth): array
+    public function meetsByField(array $x, int $wall, float $z, int $reference, float $depth): array
     {
         $crossing = $this->crossing($x, $wall, $reference, $depth);
         if ($crossing === null || ! isset($this->fields[$wall])) {
@@ -281,138 +280,8 @@ final readonly class RoomNetwork
         );
     }
 
-    /** What a reading predicts, with its value and σ. */
-    public function observation(string $id, Slot $slot, float $value, float $sigma): ?Observation
-    {
-        $z = $slot->height ?? $this->planHeight;
-
-        return match ($slot->kind) {
-            ReadingKind::Side, ReadingKind::Diagonal, ReadingKind::Depth => new Observation(
-                $id,
-                $value,
-                $sigma,
-                $this->dependsOfCorners([(int) $slot->from, (int) $slot->to], $z),
-                fn (array $x): float => $this->corner($x, (int) $slot->from, $z)->distanceTo($this->corner($x, (int) $slot->to, $z))
-            ),
-            ReadingKind::Tie => new Observation(
-                $id,
-                $value,
-                $sigma,
-                [...$this->dependsOfCorners([(int) $slot->at], $z), ...$this->dependsOfWall((int) $slot->wall, $z)],
-                fn (array $x): float => $this->corner($x, (int) $slot->at, $z)->distanceTo($this->wallPoint($x, (int) $slot->wall, (float) $slot->along, $z))
-            ),
-            ReadingKind::Width => $this->width($id, $slot, $value, $sigma, $z),
-            ReadingKind::Corner => new Observation(
-                $id,
-                $slot->interior($value),
-                $sigma,
-                $this->dependsOfCorners([(int) $slot->from, (int) $slot->at, (int) $slot->to], $z),
-                fn (array $x): float => rad2deg($this->interior($x, $slot, $z)),
-                true
-            ),
-            ReadingKind::ThreeFourFive => new Observation(
-                $id,
-                $value,
-                $sigma,
-                $this->dependsOfCorners([(int) $slot->from, (int) $slot->at, (int) $slot->to], $z),
-                fn (array $x): float => sqrt(max(1e-6, ($slot->legs[0] ?? 0.0) ** 2 + ($slot->legs[1] ?? 0.0) ** 2 - 2 * ($slot->legs[0] ?? 0.0) * ($slot->legs[1] ?? 0.0) * cos($this->interior($x, $slot, $z))))
-            ),
-            ReadingKind::Plumb => $this->plumb($id, $slot, $value, $sigma),
-            ReadingKind::Offset => $this->straightedge($id, $slot, $value, $sigma),
-            default => null,
-        };
-    }
-
-    /**
-     * Interior angle in radians.
-     *
-     * @param  array<int, float>  $x
-     */
-    private function interior(array $x, Slot $slot, float $z): float
-    {
-        $p = $this->corner($x, (int) $slot->at, $z);
-        $before = $this->corner($x, (int) $slot->from, $z);
-        $next = $this->corner($x, (int) $slot->to, $z);
-        $angle = atan2($before->y - $p->y, $before->x - $p->x) - atan2($next->y - $p->y, $next->x - $p->x);
-
-        return $angle < 0 ? $angle + 2 * M_PI : $angle;
-    }
-
-    private function width(string $id, Slot $slot, float $value, float $sigma, float $z): ?Observation
-    {
-        $between = $slot->between;
-        if ($between === null) {
-            return null;
-        }
-        [$wall, $depth] = [(int) $slot->wall, (float) $slot->depth];
-        $depends = array_unique([...$this->dependsOfEdge($wall), ...$this->dependsOfEdge($between[0]), ...$this->dependsOfEdge($between[1])]);
-        sort($depends);
-        $apart = function (array $x) use ($between, $z, $wall, $depth): ?float {
-            $a = $this->meets($x, $between[0], $z, $wall, $depth);
-            $b = $this->meets($x, $between[1], $z, $wall, $depth);
-
-            return $a === null || $b === null ? null : $b - $a;
-        };
-
-        return new Observation($id, $value, $sigma, $depends, fn (array $x): float => abs($apart($x) ?? 0.0), slopes: function (array $x) use ($between, $z, $wall, $depth, $apart): array {
-            $width = $apart($x);
-            [$from, $to] = $width < 0.0 ? [$between[1], $between[0]] : $between;
-
-            return $width === null ? [] : self::difference($this->meetsByField($x, $to, $z, $wall, $depth), $this->meetsByField($x, $from, $z, $wall, $depth));
-        });
-    }
-
-    /** A lean is positive into the room, as the field is: it speaks for the level's own span alone. */
-    private function plumb(string $id, Slot $slot, float $value, float $sigma): Observation
-    {
-        $field = $this->fields[(int) $slot->wall];
-        $station = $this->station((int) $slot->wall, (float) $slot->along);
-        $foot = (float) $slot->height;
-
-        return Observation::linear($id, $value, $sigma, self::difference($field->weights($station, $foot + (float) $slot->span), $field->weights($station, $foot)));
-    }
-
-    /** An offset is read from the straightedge, a line of its own, to the wall: line less field. */
-    private function straightedge(string $id, Slot $slot, float $value, float $sigma): Observation
-    {
-        $field = $this->fields[(int) $slot->wall];
-        $station = $this->station((int) $slot->wall, (float) $slot->along);
-        $weights = self::difference([], $field->weights($station, (float) $slot->height));
-        [$first, $isLevel] = $this->straightedges[$slot->straightedge ?? ''];
-        $weights[$first] = 1.0;
-        // A level straightedge may run askew to the wall; a plumb one hangs as its level says.
-        $weights[$first + 1] = ($isLevel ? $station : (float) $slot->height - $this->planHeight) / 1000.0;
-
-        return Observation::linear($id, $value, $sigma, $weights);
-    }
-
-    /** @return array<string, array{int, bool}> */
-    public function straightedges(): array
-    {
-        return $this->straightedges;
-    }
-
-    /**
-     * @param  list<int>  $corners
-     * @return list<int>
-     */
-    private function dependsOfCorners(array $corners, float $z): array
-    {
-        $depends = [];
-        foreach ($corners as $corner) {
-            $depends = [...$depends, ...PlanNetwork::of($corner)];
-            if (abs($z - $this->planHeight) >= 1e-6) {
-                $depends = [...$depends, ...$this->dependsOfWall($this->shape->before($corner), $z), ...$this->dependsOfWall($corner, $z)];
-            }
-        }
-        $depends = array_unique($depends);
-        sort($depends);
-
-        return $depends;
-    }
-
     /** @return list<int> */
-    private function dependsOfEdge(int $edge): array
+    public function dependsOfEdge(int $edge): array
     {
         return [...PlanNetwork::of($edge), ...PlanNetwork::of($this->shape->after($edge))];
     }

@@ -54,7 +54,7 @@ final readonly class WallAssumptions
         foreach ($this->network->fields as $wall => $field) {
             array_push($all, ...$this->ofWall($wall, $field));
         }
-        foreach ($this->network->straightedges() as $name => [$first, $isLevel]) {
+        foreach ($this->network->straightedges as $name => [$first, $isLevel]) {
             $all[] = Observation::linear("at-$name", 0.0, self::ANYWHERE, [$first => 1.0], true);
             $all[] = Observation::linear("true-$name", 0.0, $isLevel ? self::ANYWHERE : self::PLUMB, [$first + 1 => 1.0], true);
         }
@@ -147,7 +147,7 @@ final readonly class WallAssumptions
             $angle = $shape->nominalAngle($corner);
             if ($shape->kind !== SpaceKind::Other && abs($angle / 90.0 - round($angle / 90.0)) < 1e-6) {
                 $slot = new Slot("square-$corner", ReadingKind::Corner, '', '', Tool::Gauge, false, from: $shape->before($corner), to: $shape->after($corner), at: $corner);
-                $observation = $this->network->observation($slot->id, $slot, $angle, rad2deg(atan(self::SKEW / self::SKEW_OVER)));
+                $observation = (new WallReadings($this->network))->observation($slot->id, $slot, $angle, rad2deg(atan(self::SKEW / self::SKEW_OVER)));
                 if ($observation !== null) {
                     $all[] = $observation->asAssumption();
                 }

@@ -7,6 +7,7 @@ namespace Tests\Core\Survey;
 use Incastro\Survey\Network\Adjustment;
 use Incastro\Survey\ReadingKind;
 use Incastro\Survey\Room\RoomNetwork;
+use Incastro\Survey\Room\WallReadings;
 use Incastro\Survey\Slot;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Space\SpaceShape;
@@ -28,7 +29,7 @@ final class RoomNetworkTest extends TestCase
         self::assertNotNull($room);
         $x = $room->adjusted->unknowns;
         foreach ($space->sheet->slots() as $slot) {
-            $observation = $room->network->observation($slot->id, $slot, 0.0, 1.0);
+            $observation = (new WallReadings($room->network))->observation($slot->id, $slot, 0.0, 1.0);
             if ($observation === null || $observation->weights !== null) {
                 continue;
             }

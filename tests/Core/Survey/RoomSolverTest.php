@@ -16,6 +16,7 @@ use Incastro\Survey\ReadingKind;
 use Incastro\Survey\Room\RoomNetwork;
 use Incastro\Survey\Room\RoomSolver;
 use Incastro\Survey\Room\WallAssumptions;
+use Incastro\Survey\Room\WallReadings;
 use Incastro\Survey\Slot;
 use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Space\SpaceKind;
@@ -52,7 +53,7 @@ final class RoomSolverTest extends TestCase
             $observations = (new WallAssumptions($network, $taken))->all();
             foreach ($readings as $reading) {
                 $take = $reading->takes[0];
-                $observation = $network->observation($take->id, $reading->slot, $take->signed($reading->slot), $reading->sigmaOf($take));
+                $observation = (new WallReadings($network))->observation($take->id, $reading->slot, $take->signed($reading->slot), $reading->sigmaOf($take));
                 $observations = $observation === null ? $observations : [...$observations, $observation];
             }
             $found = (new RoomSolver($network, $closing))->solved($observations);
