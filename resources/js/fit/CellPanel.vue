@@ -6,8 +6,8 @@ import WorkingButton from '@/job/WorkingButton.vue'
 import LengthField from '@/tape/LengthField.vue'
 import Button from 'primevue/button'
 import InputNumber from 'primevue/inputnumber'
-import Select from 'primevue/select'
 import { computed } from 'vue'
+import ChoiceRow from './ChoiceRow.vue'
 import type { useLayout } from './useLayout'
 
 /** The selected cell: what it holds, its sizes, and what can be done with it in one press. */
@@ -81,18 +81,13 @@ const field = (name: string) => `layout.${name}`
         {{ action.label }} <kbd>{{ action.key.toUpperCase() }}</kbd>
       </Button>
     </div>
-    <div class="row">
-      <label for="unit">Holds</label>
-      <Select
-        input-id="unit"
-        :model-value="tier.unit"
-        :options="words.units"
-        option-value="value"
-        option-label="label"
-        aria-label="What it holds"
-        @update:model-value="set(field(`tiers.${tier.id}.unit`), $event)"
-      />
-    </div>
+    <ChoiceRow
+      label="Holds"
+      name="What it holds"
+      :value="tier.unit"
+      :choices="words.units"
+      @change="set(field(`tiers.${tier.id}.unit`), $event)"
+    />
     <LengthField
       label="Width of the bay"
       :text="typed(bay.size, cell.width.text)"
@@ -135,18 +130,13 @@ const field = (name: string) => `layout.${name}`
         />
       </div>
     </template>
-    <div v-if="station.sloped" class="row">
-      <label for="top">Under the slope</label>
-      <Select
-        input-id="top"
-        :model-value="bay.top"
-        :options="words.tops"
-        option-value="value"
-        option-label="label"
-        aria-label="Under the slope"
-        @update:model-value="set(field(`bays.${bay.id}.top`), $event)"
-      />
-    </div>
+    <ChoiceRow
+      v-if="station.sloped"
+      label="Under the slope"
+      :value="bay.top"
+      :choices="words.tops"
+      @change="set(field(`bays.${bay.id}.top`), $event)"
+    />
     <div v-if="place.bay > 0" class="row">
       <label for="shares">Shares a board with the bay to its left</label>
       <input
@@ -165,30 +155,20 @@ const field = (name: string) => `layout.${name}`
         @change="set(field(`tiers.${tier.id}.joined`), ($event.target as HTMLInputElement).checked)"
       />
     </div>
-    <div v-if="snaps.length > 1" class="row">
-      <label for="snap">Its right side lines up with</label>
-      <Select
-        input-id="snap"
-        :model-value="bay.snap ?? 'none'"
-        :options="snaps"
-        option-value="value"
-        option-label="label"
-        aria-label="Its right side lines up with"
-        @update:model-value="set(field(`bays.${bay.id}.snap`), $event === 'none' ? null : $event)"
-      />
-    </div>
-    <div v-if="lines.length > 1" class="row">
-      <label for="line">Its top lines up with</label>
-      <Select
-        input-id="line"
-        :model-value="tier.snap ?? 'none'"
-        :options="lines"
-        option-value="value"
-        option-label="label"
-        aria-label="Its top lines up with"
-        @update:model-value="set(field(`tiers.${tier.id}.snap`), $event === 'none' ? null : $event)"
-      />
-    </div>
+    <ChoiceRow
+      v-if="snaps.length > 1"
+      label="Its right side lines up with"
+      :value="bay.snap ?? 'none'"
+      :choices="snaps"
+      @change="set(field(`bays.${bay.id}.snap`), $event === 'none' ? null : $event)"
+    />
+    <ChoiceRow
+      v-if="lines.length > 1"
+      label="Its top lines up with"
+      :value="tier.snap ?? 'none'"
+      :choices="lines"
+      @change="set(field(`tiers.${tier.id}.snap`), $event === 'none' ? null : $event)"
+    />
     <dl v-if="box">
       <dt>Outer width</dt>
       <dd><WorkingButton :working="box.width" label="Width of the box" /></dd>
@@ -242,9 +222,6 @@ header {
   justify-content: space-between;
   gap: 8px;
   min-height: 48px;
-}
-.row :deep(.p-select) {
-  max-width: 190px;
 }
 .row :deep(.p-inputnumber input) {
   width: 48px;

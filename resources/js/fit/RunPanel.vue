@@ -4,8 +4,8 @@ import { useJob } from '@/job/store'
 import WorkingButton from '@/job/WorkingButton.vue'
 import LengthField from '@/tape/LengthField.vue'
 import Button from 'primevue/button'
-import Select from 'primevue/select'
 import { computed } from 'vue'
+import ChoiceRow from './ChoiceRow.vue'
 import type { useLayout } from './useLayout'
 
 /** The run as a whole: its height and depth, its ends, what spans its bays, and further runs. */
@@ -84,18 +84,14 @@ const remove = (id: string) => set(`layout.members.${id}`, null)
       @change="set(`layout.runs.${run.id}.depth`, $event)"
     />
     <template v-if="station.runs.length > 1">
-      <div v-for="end in ['left', 'right'] as const" :key="end" class="row">
-        <span>Its {{ end }} end</span>
-        <Select
-          size="small"
-          :model-value="run.ends[end]"
-          :options="run.end_choices"
-          option-value="value"
-          option-label="label"
-          :aria-label="`Its ${end} end`"
-          @update:model-value="set(`layout.runs.${run.id}.${end}`, $event)"
-        />
-      </div>
+      <ChoiceRow
+        v-for="end in ['left', 'right'] as const"
+        :key="end"
+        :label="`Its ${end} end`"
+        :value="run.ends[end]"
+        :choices="run.end_choices"
+        @change="set(`layout.runs.${run.id}.${end}`, $event)"
+      />
     </template>
     <div v-for="(one, i) in run.plinths" :key="one.id" class="row">
       <span>Plinth {{ one.mark }}, levelled to the highest floor</span>
@@ -201,9 +197,6 @@ h2 {
   justify-content: space-between;
   gap: 8px;
   min-height: 44px;
-}
-.row :deep(.p-select) {
-  max-width: 208px;
 }
 .actions {
   display: flex;

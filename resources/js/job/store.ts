@@ -111,6 +111,14 @@ export const useJob = defineStore('job', () => {
     trouble.value = ''
   })
 
+  /** What every fact carries: who it is, which device made it, and when. */
+  const fact = () => ({
+    id: crypto.randomUUID(),
+    device: deviceId(),
+    sequence: nextSequence(),
+    taken_at: new Date().toISOString(),
+  })
+
   /**
    * Adds a take; one that corrects another takes it back in the same breath. It stands among what waits from the first
    * moment, is written down on this device, and then sent. What became of it: 'sent' when the server has it, 'waits'
@@ -123,12 +131,6 @@ export const useJob = defineStore('job', () => {
     replaces: string | null,
   ): Promise<{ is: 'sent' | 'waits' } | { is: 'refused'; why: string; drop: () => Promise<void> }> {
     if (!space.value) return { is: 'refused', why: 'No space is open.', drop: () => Promise.resolve() }
-    const fact = () => ({
-      id: crypto.randomUUID(),
-      device: deviceId(),
-      sequence: nextSequence(),
-      taken_at: new Date().toISOString(),
-    })
     const back = replaces ? [{ ...fact(), kind: 'withdrawal' as const, withdraws: replaces }] : []
     const made = fact()
     await outbox.add({
@@ -152,17 +154,7 @@ export const useJob = defineStore('job', () => {
     inTurn(async () => {
       if (!space.value) return false
       return ask('POST', `/api/spaces/${space.value.id}/facts`, {
-        facts: [
-          {
-            id: crypto.randomUUID(),
-            device: deviceId(),
-            sequence: nextSequence(),
-            taken_at: new Date().toISOString(),
-            kind: 'withdrawal',
-            withdraws: id,
-            slot: slot.slot,
-          },
-        ],
+        facts: [{ ...fact(), kind: 'withdrawal', withdraws: id, slot: slot.slot }],
         ...opened(),
       })
     })

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import type { Choice } from '@/api/types'
+import Select from 'primevue/select'
+import { useId } from 'vue'
+
+/** A line of a panel: what is chosen, and its choices. */
+defineProps<{ label: string; value: string; choices: Choice[]; name?: string }>()
+const emit = defineEmits<{ change: [value: string] }>()
+const id = useId()
+</script>
+
+<template>
+  <div class="choice">
+    <label :for="id">{{ label }}</label>
+    <Select
+      :input-id="id"
+      :model-value="value"
+      :options="choices"
+      option-value="value"
+      option-label="label"
+      :aria-label="name ?? label"
+      @update:model-value="emit('change', $event)"
+    />
+  </div>
+</template>
+
+<style scoped>
+.choice {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px;
+  min-height: 48px;
+}
+.choice :deep(.p-select) {
+  max-width: 200px;
+}
+</style>
