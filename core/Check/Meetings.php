@@ -10,7 +10,6 @@ use Incastro\Fit\FittedRun;
 use Incastro\Fit\Layout\RunEnd;
 use Incastro\Fit\Layout\UnitKind;
 use Incastro\Fit\Terms;
-use Incastro\Geometry\Block;
 use Incastro\Measure\Length;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
@@ -34,9 +33,6 @@ final readonly class Meetings
     /** Through less of a front than this nothing goes in or out, mm. */
     private const OPEN = 200.0;
 
-    /** Sides of the outline of a door's swing. */
-    private const SWING_STEPS = 8;
-
     public function __construct(private FittedLayout $layout, private Terms $terms)
     {
     }
@@ -51,11 +47,12 @@ final readonly class Meetings
     private function bodies(): array
     {
         $findings = [];
+        $bodies = array_map(self::of(...), $this->layout->runs);
         foreach ($this->layout->runs as $r => $run) {
-            foreach (array_slice($this->layout->runs, 0, $r) as $before) {
-                foreach (self::of($run) as [$id, $name, $block]) {
-                    foreach (self::of($before) as [$otherId, $otherName, $otherBlock]) {
-                        $by = Footprint::of($run->frame, $block)->overlap(Footprint::of($before->frame, $otherBlock));
+            foreach (array_slice($bodies, 0, $r) as $before) {
+                foreach ($bodies[$r] as [$id, $name, $body]) {
+                    foreach ($before as [$otherId, $otherName, $other]) {
+                        $by = $body->overlap($other);
                         if ($by > self::TOUCH) {
                             $findings[] = $this->overlapping($run, $id, $name, $otherId, $otherName, $by);
                         }
@@ -67,13 +64,13 @@ final readonly class Meetings
         return $findings;
     }
 
-    /** @return list<array{string, string, Block}> what a run puts into the room: id, what it is called in a sentence, and where it is */
+    /** @return list<array{string, string, Footprint}> what a run puts into the room: id, what it is called in a sentence, and where it is */
     private static function of(FittedRun $run): array
     {
-        $bodies = array_map(fn (Box $box) => [$box->id, 'box '.$box->mark(), $box->block()], $run->boxes);
+        $bodies = array_map(fn (Box $box) => [$box->id, 'box '.$box->mark(), Footprint::of($run->frame, $box->block())], $run->boxes);
         foreach ($run->cells as $cell) {
             if ($cell->tier->unit === UnitKind::Shelves) {
-                $bodies[] = [$cell->tier->id, 'shelves', $cell->block()];
+                $bodies[] = [$cell->tier->id, 'shelves', Footprint::of($run->frame, $cell->block())];
             }
         }
 
@@ -85,14 +82,14 @@ final readonly class Meetings
     {
         $findings = [];
         foreach ($this->layout->runs as $run) {
+            $others = self::seenFrom($run, $this->layout->runs);
             foreach ($run->boxes as $box) {
                 $by = [];
-                foreach ($this->layout->runs as $other) {
-                    foreach ($other === $run ? [] : $other->boxes as $before) {
-                        [$end, $wide] = self::hides($run, $box, $other, $before);
-                        if ($wide > max(self::HIDDEN, $by[$end][0] ?? 0.0)) {
-                            $by[$end] = [$wide, $before];
-                        }
+                foreach ($others as [$before, $along, $out]) {
+                    $wide = self::hides($box, $before, $along, $out);
+                    $end = min($along) + max($along) < $box->u + $box->right() ? 'left' : 'right';
+                    if ($wide > max(self::HIDDEN, $by[$end][0] ?? 0.0)) {
+                        $by[$end] = [$wide, $before];
                     }
                 }
                 if ($by !== []) {
@@ -104,16 +101,37 @@ final readonly class Meetings
         return $findings;
     }
 
-    /** @return array{'left'|'right', float} from which end, and how much of a box's front another one stands before, mm */
-    private static function hides(FittedRun $run, Box $box, FittedRun $other, Box $before): array
+    /**
+     * The boxes of all other runs, with how far along a run and how far out from its wall their corners lie.
+     *
+     * @param  list<FittedRun>  $runs
+     * @return list<array{Box, non-empty-list<float>, non-empty-list<float>}>
+     */
+    private static function seenFrom(FittedRun $run, array $runs): array
     {
-        $places = array_map($run->frame->place(...), Footprint::of($other->frame, $before->block())->points);
-        [$along, $out] = [array_column($places, 0), array_column($places, 1)];
+        $seen = [];
+        foreach ($runs as $other) {
+            foreach ($other === $run ? [] : $other->boxes as $box) {
+                $places = array_map($run->frame->place(...), Footprint::of($other->frame, $box->block())->points);
+                $seen[] = [$box, array_column($places, 0), array_column($places, 1)];
+            }
+        }
+
+        return $seen;
+    }
+
+    /**
+     * How much of a box's front another one stands before, mm; 0 where it does not.
+     *
+     * @param  non-empty-list<float>  $along
+     * @param  non-empty-list<float>  $out
+     */
+    private static function hides(Box $box, Box $before, array $along, array $out): float
+    {
         $stands = min($out) - $box->face();
-        $end = min($along) + max($along) < $box->u + $box->right() ? 'left' : 'right';
         $isBefore = $stands > -self::HIDDEN && $stands < self::BEFORE && min($box->highest(), $before->highest()) - max($box->z, $before->z) > self::HIDDEN;
 
-        return [$end, $isBefore ? min($box->right(), max($along)) - max($box->u, min($along)) : 0.0];
+        return $isBefore ? min($box->right(), max($along)) - max($box->u, min($along)) : 0.0;
     }
 
     /** @param non-empty-array<'left'|'right', array{float, Box}> $by how much each hides from its end, mm */
@@ -157,10 +175,11 @@ final readonly class Meetings
     {
         $findings = [];
         foreach ($this->terms->room->things as $thing) {
-            $swing = $thing->kind === ThingKind::Door && $thing->rule !== ThingRule::Removed ? $this->swing($thing) : null;
-            if ($swing === null) {
+            $leaf = $thing->kind === ThingKind::Door && $thing->rule !== ThingRule::Removed ? $this->terms->room->swing($thing) : null;
+            if ($leaf === null) {
                 continue;
             }
+            $swing = new Footprint($leaf, 0.0, $thing->height);
             foreach ($this->layout->runs as $run) {
                 foreach ($run->boxes as $box) {
                     $by = $swing->overlap(Footprint::of($run->frame, $box->block()));
@@ -172,24 +191,6 @@ final readonly class Meetings
         }
 
         return $findings;
-    }
-
-    /** The quarter turn of a door's leaf into the room; null for one that slides. */
-    private function swing(Thing $thing): ?Footprint
-    {
-        if ($thing->swing !== 'left' && $thing->swing !== 'right') {
-            return null;
-        }
-        $frame = $this->terms->room->frame($thing->wall);
-        $left = $thing->left($frame->length());
-        [$hinge, $turns] = $thing->swing === 'left' ? [$left, 1.0] : [$left + $thing->width, -1.0];
-        $points = [$frame->point($hinge, 0.0)];
-        for ($i = 0; $i <= self::SWING_STEPS; $i++) {
-            $angle = M_PI / 2 * $i / self::SWING_STEPS;
-            $points[] = $frame->point($hinge + $turns * $thing->width * cos($angle), $thing->width * sin($angle));
-        }
-
-        return new Footprint($points, 0.0, $thing->height);
     }
 
     private function struck(Thing $thing, FittedRun $run, Box $box, float $by): Finding

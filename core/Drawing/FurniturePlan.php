@@ -17,8 +17,6 @@ use Incastro\Survey\Things\ThingKind;
 /** A space from above with all its runs in it: the back wall lies at the top, as one who faces it stands. */
 final readonly class FurniturePlan
 {
-    private const SWING_STEPS = 8;
-
     public function __construct(private FittedLayout $layout, private Room $room, private LengthFormat $format)
     {
     }
@@ -113,16 +111,9 @@ final readonly class FurniturePlan
         $at = fn (float $u, float $v) => $this->drawn($frame->point($u, $v));
         $shapes = [new Outline([$at($block->u0, $block->v0), $at($block->u1, $block->v0), $at($block->u1, max($block->v0 + 12.0, $block->v1)), $at($block->u0, max($block->v0 + 12.0, $block->v1))], true, Style::Thing, "thing:$thing->id")];
         $shapes[] = new Label($at(($block->u0 + $block->u1) / 2, ($block->v0 + $block->v1) / 2), $thing->name, Style::Label, "thing:$thing->id", room: max(90.0, $block->u1 - $block->u0));
-        if ($thing->kind === ThingKind::Door && ($thing->swing === 'left' || $thing->swing === 'right')) {
-            $own = $this->room->frame($thing->wall);
-            $left = $thing->left($own->length());
-            [$hinge, $turns] = $thing->swing === 'left' ? [$left, 1.0] : [$left + $thing->width, -1.0];
-            $points = [$this->drawn($own->point($hinge, 0.0))];
-            for ($i = 0; $i <= self::SWING_STEPS; $i++) {
-                $angle = M_PI / 2 * $i / self::SWING_STEPS;
-                $points[] = $this->drawn($own->point($hinge + $turns * $thing->width * cos($angle), $thing->width * sin($angle)));
-            }
-            $shapes[] = new Outline($points, true, Style::Swing, "thing:$thing->id");
+        $swing = $thing->kind === ThingKind::Door ? $this->room->swing($thing) : null;
+        if ($swing !== null) {
+            $shapes[] = new Outline(array_map($this->drawn(...), $swing), true, Style::Swing, "thing:$thing->id");
         }
 
         return $shapes;

@@ -20,4 +20,12 @@ final readonly class Point
     {
         return hypot($other->x - $this->x, $other->y - $this->y);
     }
+
+    /** Angle at this point from one to another, anticlockwise, in radians from 0 to 2π. */
+    public function turn(self $from, self $to): float
+    {
+        $angle = atan2($to->y - $this->y, $to->x - $this->x) - atan2($from->y - $this->y, $from->x - $this->x);
+
+        return $angle < 0 ? $angle + 2 * M_PI : $angle;
+    }
 }

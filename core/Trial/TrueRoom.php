@@ -243,11 +243,6 @@ final readonly class TrueRoom
 
     private function angle(Slot $slot, float $z): float
     {
-        $p = $this->corner((int) $slot->at, $z);
-        $before = $this->corner((int) $slot->from, $z);
-        $next = $this->corner((int) $slot->to, $z);
-        $angle = rad2deg(atan2($before->y - $p->y, $before->x - $p->x) - atan2($next->y - $p->y, $next->x - $p->x));
-
-        return $angle < 0 ? $angle + 360.0 : $angle;
+        return rad2deg($this->corner((int) $slot->at, $z)->turn($this->corner((int) $slot->to, $z), $this->corner((int) $slot->from, $z)));
     }
 }

@@ -94,12 +94,8 @@ final readonly class PlanNetwork
         // The polygon goes round anticlockwise: seen from a corner, its inside opens from the next corner to the one before.
         $isForward = ($from - $at + $this->corners) % $this->corners <= ($to - $at + $this->corners) % $this->corners;
         [$next, $before] = $isForward ? [$from, $to] : [$to, $from];
-        $p = self::at($x, $at);
-        $a = self::at($x, $next);
-        $b = self::at($x, $before);
-        $angle = atan2($b->y - $p->y, $b->x - $p->x) - atan2($a->y - $p->y, $a->x - $p->x);
 
-        return $angle < 0 ? $angle + 2 * M_PI : $angle;
+        return self::at($x, $at)->turn(self::at($x, $next), self::at($x, $before));
     }
 
     private function longSide(PlanReading $reading): Observation

@@ -266,8 +266,7 @@ final class StartingPolygon
             $next = ($at + 1) % $this->corners;
             $before = ($at + $this->corners - 1) % $this->corners;
             if (isset($this->angles[$at], $all[$at], $all[$next], $all[$before])) {
-                $angle = atan2($all[$before]->y - $all[$at]->y, $all[$before]->x - $all[$at]->x) - atan2($all[$next]->y - $all[$at]->y, $all[$next]->x - $all[$at]->x);
-                $off = $angle - $this->angles[$at];
+                $off = $all[$at]->turn($all[$next], $all[$before]) - $this->angles[$at];
                 $cost += min(self::COST, $this->typical * abs($off - 2 * M_PI * round($off / (2 * M_PI))));
             }
         }

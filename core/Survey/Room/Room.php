@@ -19,6 +19,9 @@ use Incastro\Survey\Things\Thing;
  */
 final readonly class Room
 {
+    /** Sides of the outline of a door's swing. */
+    private const SWING_STEPS = 8;
+
     /** @var list<Point> at the plan's height */
     public array $corners;
 
@@ -91,6 +94,28 @@ final readonly class Room
     public function frame(int $wall = 0): RunFrame
     {
         return $this->frames->of($this, $wall);
+    }
+
+    /**
+     * What the leaf of a door sweeps of the plan when it opens into the room, convex; null where it slides.
+     *
+     * @return non-empty-list<Point>|null
+     */
+    public function swing(Thing $door): ?array
+    {
+        if ($door->swing !== 'left' && $door->swing !== 'right') {
+            return null;
+        }
+        $frame = $this->frame($door->wall);
+        $left = $door->left($frame->length());
+        [$hinge, $turns] = $door->swing === 'left' ? [$left, 1.0] : [$left + $door->width, -1.0];
+        $points = [$frame->point($hinge, 0.0)];
+        for ($i = 0; $i <= self::SWING_STEPS; $i++) {
+            $angle = M_PI / 2 * $i / self::SWING_STEPS;
+            $points[] = $frame->point($hinge + $turns * $door->width * cos($angle), $door->width * sin($angle));
+        }
+
+        return $points;
     }
 
     /** Clear span of a run along a path, with the places that bind (handbook, "The frame of a run, and clear span"). */

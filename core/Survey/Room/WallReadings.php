@@ -68,12 +68,7 @@ final readonly class WallReadings
      */
     private function interior(array $x, Slot $slot, float $z): float
     {
-        $p = $this->network->corner($x, (int) $slot->at, $z);
-        $before = $this->network->corner($x, (int) $slot->from, $z);
-        $next = $this->network->corner($x, (int) $slot->to, $z);
-        $angle = atan2($before->y - $p->y, $before->x - $p->x) - atan2($next->y - $p->y, $next->x - $p->x);
-
-        return $angle < 0 ? $angle + 2 * M_PI : $angle;
+        return $this->network->corner($x, (int) $slot->at, $z)->turn($this->network->corner($x, (int) $slot->to, $z), $this->network->corner($x, (int) $slot->from, $z));
     }
 
     private function width(string $id, Slot $slot, float $value, float $sigma, float $z): ?Observation

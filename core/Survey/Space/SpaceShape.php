@@ -119,12 +119,7 @@ final readonly class SpaceShape
     /** Interior angle of the nominal plan in degrees. */
     public function nominalAngle(int $corner): float
     {
-        $p = $this->nominal[$corner];
-        $next = $this->nominal[$this->after($corner)];
-        $before = $this->nominal[$this->before($corner)];
-        $angle = rad2deg(atan2($before->y - $p->y, $before->x - $p->x) - atan2($next->y - $p->y, $next->x - $p->x));
-
-        return $angle < 0 ? $angle + 360.0 : $angle;
+        return rad2deg($this->nominal[$corner]->turn($this->nominal[$this->after($corner)], $this->nominal[$this->before($corner)]));
     }
 
     public function nominalLength(int $from, int $to): float
