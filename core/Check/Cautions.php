@@ -51,7 +51,7 @@ final class Cautions
         }
         $best = [0.0, ''];
         foreach ($run->boxes as $box) {
-            $best = ($masses[$box->id] ?? 0.0) > $best[0] ? [$masses[$box->id], $box->mark()] : $best;
+            $best = ($masses[$box->id] ?? 0.0) > $best[0] ? [$masses[$box->id], $box->mark] : $best;
         }
 
         return $best;

@@ -77,7 +77,7 @@ final readonly class GoingIn
         }
         $steps[] = $this->slid($headroom, $box);
 
-        return new Carried($box->id, $box->mark(), 'box', $steps);
+        return new Carried($box->id, $box->mark, 'box', $steps);
     }
 
     private function slid(Headroom $headroom, Box $box): Step

@@ -67,7 +67,7 @@ final readonly class Meetings
     /** @return list<array{string, string, Footprint}> what a run puts into the room: id, what it is called in a sentence, and where it is */
     private static function of(FittedRun $run): array
     {
-        $bodies = array_map(fn (Box $box) => [$box->id, 'box '.$box->mark(), Footprint::of($run->frame, $box->block())], $run->boxes);
+        $bodies = array_map(fn (Box $box) => [$box->id, 'box '.$box->mark, Footprint::of($run->frame, $box->block())], $run->boxes);
         foreach ($run->cells as $cell) {
             if ($cell->tier->unit === UnitKind::Shelves) {
                 $bodies[] = [$cell->tier->id, 'shelves', Footprint::of($run->frame, $cell->block())];
@@ -140,14 +140,14 @@ final readonly class Meetings
         $width = $box->outerWidth()->toDouble();
         $open = max(0.0, $width - array_sum(array_column($by, 0)));
         $before = array_column($by, 1);
-        $names = implode(' and ', array_map(fn (Box $one) => 'box '.$one->mark(), $before));
+        $names = implode(' and ', array_map(fn (Box $one) => 'box '.$one->mark, $before));
         $ids = array_map(fn (Box $one) => $one->id, $before);
         if ($open >= self::OPEN) {
-            return Finding::note('blind-corner', sprintf('A blind corner: %s before box %s, which is reached through %s of its %s. It is for what is seldom needed; or leave the corner open.', $names.(count($by) === 1 ? ' stands' : ' stand'), $box->mark(), $this->terms->write($open), $this->terms->write($width)), $box->id)->about($ids);
+            return Finding::note('blind-corner', sprintf('A blind corner: %s before box %s, which is reached through %s of its %s. It is for what is seldom needed; or leave the corner open.', $names.(count($by) === 1 ? ' stands' : ' stand'), $box->mark, $this->terms->write($open), $this->terms->write($width)), $box->id)->about($ids);
         }
         $ways = array_map(fn (string $end) => new WayOut("Let the run leave the corner at its $end end open", new Edit("layout.runs.{$run->run->id}.$end", RunEnd::Corner->value)), array_keys($by));
 
-        return Finding::clash('front-closed', sprintf('%s %s the front of box %s: %s of its %s would stay open, and nothing goes in or out.', ucfirst($names), count($by) === 1 ? 'closes' : 'close', $box->mark(), $this->terms->write($open), $this->terms->write($width)), $box->id)
+        return Finding::clash('front-closed', sprintf('%s %s the front of box %s: %s of its %s would stay open, and nothing goes in or out.', ucfirst($names), count($by) === 1 ? 'closes' : 'close', $box->mark, $this->terms->write($open), $this->terms->write($width)), $box->id)
             ->about($ids)
             ->withWaysOut([...$ways, self::withoutRun($run)]);
     }
@@ -207,6 +207,6 @@ final readonly class Meetings
         }
         $ways[] = new WayOut(ucfirst($thing->name).' will slide instead', new Edit("things.$thing->id.swing", 'slides'));
 
-        return Finding::clash('door-swing', sprintf('%s strikes box %s when it opens: the box stands %s inside its swing.', ucfirst($thing->name), $box->mark(), $this->terms->write($by)), $box->id)->about([$thing->id])->withWaysOut($ways);
+        return Finding::clash('door-swing', sprintf('%s strikes box %s when it opens: the box stands %s inside its swing.', ucfirst($thing->name), $box->mark, $this->terms->write($by)), $box->id)->about([$thing->id])->withWaysOut($ways);
     }
 }

@@ -170,10 +170,8 @@ final readonly class Reach
     /** Whether a piece still stands where a thing does, though pieces are cut around it. */
     private function hits(Thing $thing, Block $block, FittedCell $cell, Assembly $assembly): bool
     {
-        $name = lcfirst($thing->name);
         foreach ($assembly->placed as $placed) {
-            $isCut = array_filter($placed->piece->edges, fn ($edge) => str_contains($edge->work, $name)) !== [];
-            if (($placed->owner === $cell->boxId || $placed->owner === $cell->tier->id) && $placed->bounds->meets($block, 1.0) && ! $isCut) {
+            if (($placed->owner === $cell->boxId || $placed->owner === $cell->tier->id) && $placed->bounds->meets($block, 1.0) && ! $placed->piece->isCutFor($thing->id)) {
                 return true;
             }
         }
@@ -183,7 +181,7 @@ final readonly class Reach
 
     private function mark(FittedCell $cell): string
     {
-        return $cell->boxId === null ? $cell->tier->unit->label() : $this->run->box($cell->boxId)?->mark() ?? '';
+        return $cell->boxId === null ? $cell->tier->unit->label() : $this->run->box($cell->boxId)->mark ?? '';
     }
 
     private function name(FittedCell $cell): string

@@ -85,7 +85,7 @@ final readonly class FurniturePlan
         $shapes = [];
         foreach ($run->boxes as $box) {
             $shapes[] = new Outline($this->placed($run, self::rectangle($box->u, $box->right(), $box->v, $box->face())), true, Style::Board, $box->id);
-            $shapes[] = new Label($this->placed($run, [[($box->u + $box->right()) / 2, ($box->v + $box->face()) / 2]])[0], $box->mark(), Style::Label, "name:$box->id", room: $box->right() - $box->u);
+            $shapes[] = new Label($this->placed($run, [[($box->u + $box->right()) / 2, ($box->v + $box->face()) / 2]])[0], $box->mark, Style::Label, "name:$box->id", room: $box->right() - $box->u);
         }
 
         return $shapes;

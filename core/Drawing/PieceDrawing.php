@@ -23,7 +23,7 @@ final class PieceDrawing
 
         return new Drawing($piece->mark, [
             'blank' => [Outline::rectangle(0.0, 0.0, $length, $width, Style::Offcut)],
-            'piece' => [Outline::polygon($piece->outline, Style::Board, $piece->key), ...array_map(fn (Polygon $hole) => Outline::polygon($hole, Style::Field, $piece->key), $piece->holes)],
+            'piece' => [Outline::polygon($piece->outline->outer, Style::Board, $piece->key), ...array_map(fn (Polygon $hole) => Outline::polygon($hole, Style::Field, $piece->key), $piece->outline->holes)],
             'grain' => $grain === [] ? [] : [new Outline($grain, false, Style::Grain)],
         ]);
     }

@@ -199,7 +199,7 @@ final readonly class RunDrawing
         usort($placed, fn (Placed $a, Placed $b) => $a->bounds->v1 <=> $b->bounds->v1);
 
         return array_map(fn (Placed $one) => new Outline(
-            array_map(fn (Point $point) => $this->surface($point->x, $point->y), $one->solid->outline(Axis::V)),
+            array_map(fn (Point $point) => $this->surface($point->x, $point->y), $one->prism()->outline(Axis::V)),
             true,
             match ($one->part) {
                 Part::Plinth => Style::Plinth,
@@ -238,7 +238,7 @@ final readonly class RunDrawing
         $named = [];
         $shapes = [];
         foreach ($this->run->cells as $cell) {
-            $mark = $cell->boxId === null ? ($cell->tier->unit === UnitKind::Box ? '' : $cell->tier->unit->label()) : $this->run->box($cell->boxId)?->mark() ?? '';
+            $mark = $cell->boxId === null ? ($cell->tier->unit === UnitKind::Box ? '' : $cell->tier->unit->label()) : $this->run->box($cell->boxId)->mark ?? '';
             if ($mark !== '' && ! isset($named[$cell->boxId ?? $cell->tier->id])) {
                 $named[$cell->boxId ?? $cell->tier->id] = true;
                 // Names of what is not built stand high, clear of what stands on the wall.

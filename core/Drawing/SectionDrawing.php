@@ -29,15 +29,15 @@ final readonly class SectionDrawing
     {
         $cut = $beyond = [];
         foreach ($this->assembly->placed as $placed) {
-            foreach ($placed->solid->section(Axis::U, $u) as $outline) {
+            foreach ($placed->prism()->section(Axis::U, $u) as $outline) {
                 $cut[] = new Outline(self::points($outline), true, Style::Cut, $placed->piece->key);
             }
             if ($placed->bounds->u0 > $u) {
-                $beyond[] = new Outline(self::points($placed->solid->outline(Axis::U)), true, Style::Grain, $placed->piece->key);
+                $beyond[] = new Outline(self::points($placed->prism()->outline(Axis::U)), true, Style::Grain, $placed->piece->key);
             }
         }
 
-        return new Drawing('Section', ['house' => $this->house($u), 'beyond' => array_slice($beyond, 0, 80), 'cut' => $cut, 'things' => $this->things($u), 'dimensions' => $this->dimensions($u)]);
+        return new Drawing('Section', ['house' => $this->house($u), 'beyond' => $beyond, 'cut' => $cut, 'things' => $this->things($u), 'dimensions' => $this->dimensions($u)]);
     }
 
     /**

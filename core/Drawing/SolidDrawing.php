@@ -107,7 +107,7 @@ final readonly class SolidDrawing
      */
     private function faces(Placed $placed, array $by): array
     {
-        $solid = $placed->solid;
+        $solid = $placed->prism();
         $profile = (new Polygon($solid->profile))->signedArea() > 0 ? $solid->profile : array_reverse($solid->profile);
         $faces = [];
         $count = count($profile);

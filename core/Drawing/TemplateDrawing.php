@@ -27,8 +27,8 @@ final class TemplateDrawing
 
         return new Drawing($piece->mark.' '.$piece->name, [
             'blank' => [Outline::rectangle(0.0, 0.0, $length, $width, Style::Offcut)],
-            'cut' => [Outline::polygon($piece->outline, Style::House, $piece->key), ...array_map(fn (Polygon $hole) => Outline::polygon($hole, Style::House, $piece->key), $piece->holes)],
-            'marks' => self::marks($piece->outline, $length, $format),
+            'cut' => [Outline::polygon($piece->outline->outer, Style::House, $piece->key), ...array_map(fn (Polygon $hole) => Outline::polygon($hole, Style::House, $piece->key), $piece->outline->holes)],
+            'marks' => self::marks($piece->outline->outer, $length, $format),
             'text' => [new Label(new DrawnPoint($length / 2, $width / 2), sprintf('%s %s, %s × %s; this side is the face', $piece->mark, lcfirst($piece->name), $format->write($piece->length->result), $format->write($piece->width->result)), Style::Label)],
         ]);
     }
@@ -85,9 +85,9 @@ final class TemplateDrawing
             return null;
         }
 
-        return new Drawing($box->mark().' opening', [
+        return new Drawing($box->mark.' opening', [
             'cut' => [Outline::polygon(new Polygon($points), Style::House, $box->id)],
-            'text' => [new Label(new DrawnPoint(($box->right() - $box->u) / 3, $box->z + 60.0), $box->mark().': cut from cardboard, try it in the opening', Style::Label)],
+            'text' => [new Label(new DrawnPoint(($box->right() - $box->u) / 3, $box->z + 60.0), $box->mark.': cut from cardboard, try it in the opening', Style::Label)],
         ]);
     }
 }

@@ -70,13 +70,13 @@ final readonly class FitWriter
                 'left' => $this->lengths->length($bay->left->result), 'right' => $this->lengths->length($bay->right->result), 'back' => $this->lengths->length($bay->back->result),
             ], $run->bays),
             'cells' => array_map(fn (FittedCell $cell) => [
-                'id' => $cell->tier->id, 'bay' => $cell->bayId, 'box' => $cell->boxId, 'mark' => $cell->boxId === null ? null : $run->box($cell->boxId)?->mark(),
+                'id' => $cell->tier->id, 'bay' => $cell->bayId, 'box' => $cell->boxId, 'mark' => $cell->boxId === null ? null : $run->box($cell->boxId)?->mark,
                 'unit' => $cell->tier->unit->value, 'unit_label' => $cell->tier->unit->label(),
                 'width' => $this->lengths->working($cell->width), 'height' => $this->lengths->working($cell->height),
             ], $run->cells),
             'boxes' => array_map($this->box(...), $run->boxes),
-            'plinths' => array_map(fn ($plinth) => ['id' => $plinth->id, 'mark' => 'P'.$plinth->number, 'length' => $this->lengths->working($plinth->length), 'depth' => $this->lengths->working($plinth->depth), 'height' => $this->lengths->length($plinth->height)], $run->plinths),
-            'worktops' => array_map(fn ($worktop) => ['id' => $worktop->id, 'mark' => 'W'.$worktop->number, 'length' => $this->lengths->working($worktop->length), 'depth' => $this->lengths->working($worktop->depth), 'height' => $this->lengths->mm($worktop->z)], $run->worktops),
+            'plinths' => array_map(fn ($plinth) => ['id' => $plinth->id, 'mark' => $plinth->mark, 'length' => $this->lengths->working($plinth->length), 'depth' => $this->lengths->working($plinth->depth), 'height' => $this->lengths->length($plinth->height)], $run->plinths),
+            'worktops' => array_map(fn ($worktop) => ['id' => $worktop->id, 'mark' => $worktop->mark, 'length' => $this->lengths->working($worktop->length), 'depth' => $this->lengths->working($worktop->depth), 'height' => $this->lengths->mm($worktop->z)], $run->worktops),
             'edges' => array_map($this->edge(...), array_values($run->edges)),
         ];
     }
@@ -85,7 +85,7 @@ final readonly class FitWriter
     private function box(Box $box): array
     {
         return [
-            'id' => $box->id, 'mark' => $box->mark(),
+            'id' => $box->id, 'mark' => $box->mark,
             'width' => $this->lengths->working($box->width), 'height' => $this->lengths->working($box->height), 'depth' => $this->lengths->working($box->depth),
             'angle' => $box->top->isRaked() || $box->top->isSloped() ? round(rad2deg($box->top->angle($box->outerWidth()->toDouble())), 1) : null,
         ];

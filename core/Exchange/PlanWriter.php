@@ -18,8 +18,8 @@ use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
 use Incastro\Measure\Length;
-use Incastro\Pieces\EdgeWork;
 use Incastro\Pieces\Piece;
+use Incastro\Pieces\Works\Work;
 use Incastro\Planning\Plan;
 use Incastro\Planning\SpacePlan;
 use Incastro\Survey\ReadingKind;
@@ -250,11 +250,11 @@ final readonly class PlanWriter
             'length' => $this->lengths->working($piece->length), 'width' => $this->lengths->working($piece->width),
             'thickness' => $this->lengths->exact($piece->thickness),
             'material' => $piece->material->value, 'material_name' => $this->plan->job->materials->of($piece->material)->name,
-            'grain' => $piece->grain->value, 'likeness' => md5($piece->likeness()),
-            'edges' => array_map(fn (EdgeWork $edge) => $edge->edge.': '.$edge->work, $piece->edges),
+            'grain' => $piece->grain->value, 'likeness' => $piece->likeness()->key(),
+            'edges' => array_map(fn (Work $work) => $work->edge().': '.$work->words($this->plan->job->format), $piece->works),
             'joints' => $piece->joints, 'shaped' => $piece->isShaped(),
-            'outline' => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $piece->outline->points),
-            'holes' => array_map(fn (Polygon $hole) => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $hole->points), $piece->holes),
+            'outline' => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $piece->outline->outer->points),
+            'holes' => array_map(fn (Polygon $hole) => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $hole->points), $piece->outline->holes),
         ];
     }
 

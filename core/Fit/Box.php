@@ -14,14 +14,14 @@ use Incastro\Measure\Working;
 /**
  * A box in its run: outer sizes as decided, with their workings, and where it stands in the run's frame (u from the left, v of
  * its back, z above the datum). It holds a column for every bay and an opening for every tier that share its boards. Its
- * height is that of its highest side. Its number is counted through the whole job.
+ * height is that of its highest side. Its mark is what is written on the wood: "B2".
  */
 final readonly class Box
 {
     /** @param non-empty-list<Column> $columns */
     public function __construct(
         public string $id,
-        public int $number,
+        public string $mark,
         public float $u,
         public float $v,
         public float $z,
@@ -31,12 +31,6 @@ final readonly class Box
         public BoxTop $top,
         public array $columns,
     ) {
-    }
-
-    /** The short name that is written on the wood: "B2". */
-    public function mark(): string
-    {
-        return 'B'.$this->number;
     }
 
     public function outerWidth(): Length

@@ -42,7 +42,7 @@ final class BoxMaker
     public function __construct(
         private readonly Terms $terms,
         private readonly Headroom $headroom,
-        private readonly Numbering $numbers,
+        private readonly Marks $marks,
         private readonly Working $depth,
         private readonly float $back,
         private readonly array $worktops,
@@ -132,7 +132,7 @@ final class BoxMaker
         }
         $columns = $this->columns($group, $divisions, $k, $outer);
         $box = $columns === [] || $depth->result->toDouble() < 2 * self::THINNEST ? null
-            : new Box($tier->id, $this->numbers->next('B'), $first->u - $around, $v, $z, $outer, $height, $depth, $top, $columns);
+            : new Box($tier->id, $this->marks->of('B', $tier->id), $first->u - $around, $v, $z, $outer, $height, $depth, $top, $columns);
         if ($box === null) {
             $this->findings[] = $this->tooThin($group, $k, $outer, $height);
         } else {

@@ -54,6 +54,27 @@ final readonly class Division
         return new self($sizes, $left->isNegative() ? Length::zero() : $left, $isOver ? Length::zero()->minus($free->result) : Length::zero());
     }
 
+    /**
+     * A bay that shares its boards with another has its groups between the same heights: each is divided for itself.
+     *
+     * @param  list<Working>  $outer  sizes of the groups
+     * @param  list<non-empty-array<int, Size>>  $groups
+     */
+    public static function within(array $outer, array $groups, Length $board, LengthFormat $format): self
+    {
+        $sizes = [];
+        [$left, $over] = [Length::zero(), Length::zero()];
+        foreach ($groups as $k => $group) {
+            $alone = count($group) === 1;
+            $part = $alone ? null : self::of($outer[$k], [$group], $board, $format);
+            $sizes[] = $part === null ? array_fill_keys(array_keys($group), $outer[$k]) : $part->sizes[0];
+            $left = $left->plus($part->left ?? Length::zero());
+            $over = $over->plus($part->over ?? Length::zero());
+        }
+
+        return new self($sizes, $left, $over);
+    }
+
     /** The outer size of a group: of one cell its own number, of several their openings and boards. */
     public function outer(int $group, Length $board): Working
     {

@@ -13,7 +13,7 @@ final readonly class FittedPlinth
     /** @param non-empty-list<Box> $boxes from the left */
     public function __construct(
         public string $id,
-        public int $number,
+        public string $mark,
         public float $u,
         public float $v,
         public Working $length,

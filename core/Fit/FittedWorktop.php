@@ -12,9 +12,10 @@ use Incastro\Measure\Working;
  */
 final readonly class FittedWorktop
 {
+    /** @param list<string> $carriers keys of the pieces that it lies on */
     public function __construct(
         public string $id,
-        public int $number,
+        public string $mark,
         public float $u,
         public float $v,
         public float $z,
@@ -22,6 +23,8 @@ final readonly class FittedWorktop
         public Working $depth,
         public bool $meetsLeft,
         public bool $meetsRight,
+        public bool $meetsBack,
+        public array $carriers,
     ) {
     }
 

@@ -17,30 +17,25 @@ final readonly class LayoutFitter
     {
     }
 
-    public function fit(Layout $layout, Numbering $numbers): FittedLayout
+    public function fit(Layout $layout, Marks $marks): FittedLayout
     {
-        $start = clone $numbers;
-        $runs = $this->fitted($layout, $numbers, []);
+        $runs = $this->fitted($layout, $marks, []);
         $corners = $this->corners($runs);
-        if ($corners !== []) {
-            // How far each stands out is known now, and with it where the others stop.
-            $numbers->takeOver($start);
-            $runs = $this->fitted($layout, $numbers, $corners);
-        }
 
-        return new FittedLayout($runs);
+        // How far each stands out is known then, and with it where the others stop.
+        return new FittedLayout($corners === [] ? $runs : $this->fitted($layout, $marks, $corners));
     }
 
     /**
      * @param  array<string, array{left?: FittedRun, right?: FittedRun}>  $corners  by run
      * @return list<FittedRun>
      */
-    private function fitted(Layout $layout, Numbering $numbers, array $corners): array
+    private function fitted(Layout $layout, Marks $marks, array $corners): array
     {
         $runs = [];
         foreach ($layout->runs as $run) {
             if ($run->bays !== []) {
-                $runs[] = (new RunFitter($this->terms, $layout, $run, $runs, $corners[$run->id] ?? [], $numbers))->fit();
+                $runs[] = (new RunFitter($this->terms, $layout, $run, $runs, $corners[$run->id] ?? [], $marks))->fit();
             }
         }
 

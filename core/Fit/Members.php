@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace Incastro\Fit;
 
-use Incastro\Fit\Layout\Bay;
 use Incastro\Fit\Layout\Layout;
 use Incastro\Fit\Layout\Member;
 use Incastro\Fit\Layout\MemberKind;
 use Incastro\Fit\Layout\Run;
+use Incastro\Geometry\Point;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
+use Incastro\Rules\Edit;
+use Incastro\Rules\Finding;
 use Incastro\Rules\Rule;
+use Incastro\Rules\WayOut;
 use Incastro\Survey\Path;
 use Incastro\Survey\Room\RunFrame;
 
@@ -27,7 +30,10 @@ final readonly class Members
     /** @var list<Member> that name a cell of this run */
     private array $own;
 
-    public function __construct(private Terms $terms, private RunFrame $frame, Layout $layout, private Run $run)
+    /** @var array<string, Member> end panels by the end of the run that they stand at */
+    private array $atEnds;
+
+    public function __construct(private Terms $terms, private RunFrame $frame, Layout $layout, private Run $run, private Ends $house)
     {
         $cells = [];
         foreach ($run->bays as $bay) {
@@ -37,6 +43,34 @@ final readonly class Members
             }
         }
         $this->own = array_values(array_filter($layout->members, fn (Member $member) => array_intersect($member->cells, $cells) !== []));
+        $this->atEnds = $this->endPanels();
+    }
+
+    /**
+     * An end panel stands at an end of the run where no wall is: at the left of the first bay, or the right of the last.
+     *
+     * @return array<string, Member>
+     */
+    private function endPanels(): array
+    {
+        $last = count($this->run->bays) - 1;
+        $atEnds = [];
+        foreach ($this->of(MemberKind::EndPanel) as $member) {
+            foreach (['left' => 0, 'right' => $last] as $end => $b) {
+                if (! isset($atEnds[$end]) && $last >= 0 && in_array($this->run->bays[$b]->id, $member->cells, true) && ! $this->house->isWall($end)) {
+                    $atEnds[$end] = $member;
+                    break;
+                }
+            }
+        }
+
+        return $atEnds;
+    }
+
+    /** What the end panel at an end takes of the run, mm. */
+    public function panelAt(string $end): float
+    {
+        return isset($this->atEnds[$end]) ? $this->terms->board() : 0.0;
     }
 
     public function hasPlinth(): bool
@@ -68,13 +102,20 @@ final readonly class Members
      * @param  list<FittedCell>  $cells
      * @param  array{float, float}  $ends  u of the run's ends
      */
-    public function fitted(array $boxes, array $cells, float $back, float $face, array $ends, Ends $house, Numbering $numbers): FittedMembers
+    public function fitted(array $boxes, array $cells, Headroom $headroom, float $back, float $face, array $ends, Marks $marks): FittedMembers
     {
+        $panels = $this->panels($boxes, $ends, $marks);
+        [$worktops, $findings] = $this->tops($boxes, $cells, $panels, $headroom, $back, $face, $ends, $marks);
+
+        $shelves = new ShelfFitter($this->terms, $this->frame, $this->house);
+        $fitted = $shelves->shelves($cells, $ends);
+
         return new FittedMembers(
-            $this->plinths($boxes, $numbers),
-            $this->tops($cells, $back, $face, $ends, $house, $numbers),
-            $this->panels($boxes, $ends, $house, $numbers),
-            (new ShelfFitter($this->terms, $this->frame, $house))->shelves($cells, $ends),
+            $this->plinths($boxes, $marks),
+            $worktops,
+            $panels,
+            $fitted,
+            [...$findings, ...$this->findings($panels), ...$shelves->findings],
         );
     }
 
@@ -85,7 +126,7 @@ final readonly class Members
      * @param  list<Box>  $boxes
      * @return list<FittedPlinth>
      */
-    private function plinths(array $boxes, Numbering $numbers): array
+    private function plinths(array $boxes, Marks $marks): array
     {
         $plinths = [];
         $height = $this->terms->rules->get(Rule::PlinthHeight);
@@ -107,7 +148,8 @@ final readonly class Members
             foreach ($rows as $i => $row) {
                 $length = $this->plinthLength($row);
                 if ($length->result->toDouble() >= self::LEAST) {
-                    $plinths[] = $this->plinth($i === 0 ? $member->id : $member->id.'/'.$row[0]->id, $row, $length, $numbers);
+                    $id = $i === 0 ? $member->id : $member->id.'/'.$row[0]->id;
+                    $plinths[] = $this->plinth($id, $marks->ofRow('P', $member->id, $i, $id), $row, $length);
                 }
             }
         }
@@ -127,81 +169,130 @@ final readonly class Members
     }
 
     /** @param non-empty-list<Box> $row */
-    private function plinth(string $id, array $row, Working $length, Numbering $numbers): FittedPlinth
+    private function plinth(string $id, string $mark, array $row, Working $length): FittedPlinth
     {
         $last = $row[count($row) - 1];
-        $deepest = $row[0];
+        $shallowest = $foremost = $row[0];
         foreach ($row as $box) {
-            $deepest = $box->outerDepth()->isLessThan($deepest->outerDepth()) ? $box : $deepest;
+            $shallowest = $box->face() < $shallowest->face() ? $box : $shallowest;
+            $foremost = $box->v > $foremost->v ? $box : $foremost;
         }
-        $depth = Working::start('depth of the box', $deepest->outerDepth())
+        $depth = Working::start(count($row) === 1 ? 'depth of the box' : 'depth over which all its boxes stand', Length::ofDouble($shallowest->face() - $foremost->v))
             ->minus('set back for toes', $this->terms->rules->get(Rule::PlinthSetback))
             ->atLeast('least that carries a box', Length::ofDouble(self::LEAST))
             ->roundedDown($this->terms->format);
 
-        return new FittedPlinth($id, $numbers->next('P'), $row[0]->u + ($last->right() - $row[0]->u - $length->result->toDouble()) / 2, $deepest->v, $length, $depth, $this->terms->rules->get(Rule::PlinthHeight), $row);
+        return new FittedPlinth($id, $mark, $row[0]->u + ($last->right() - $row[0]->u - $length->result->toDouble()) / 2, $foremost->v, $length, $depth, $this->terms->rules->get(Rule::PlinthHeight), $row);
     }
 
     /**
-     * A worktop for every row of cells side by side whose tops are level, no longer than one piece is made.
+     * A worktop for every row of cells side by side whose tops are level, no longer than one piece is made. Under a slope it
+     * begins where the ceiling leaves it room.
      *
+     * @param  list<Box>  $boxes
      * @param  list<FittedCell>  $cells
+     * @param  list<FittedPanel>  $panels
      * @param  array{float, float}  $ends
-     * @return list<FittedWorktop>
+     * @return array{list<FittedWorktop>, list<Finding>}
      */
-    private function tops(array $cells, float $back, float $face, array $ends, Ends $house, Numbering $numbers): array
+    private function tops(array $boxes, array $cells, array $panels, Headroom $headroom, float $back, float $face, array $ends, Marks $marks): array
     {
-        $tops = [];
+        $tops = $findings = [];
         foreach ($this->of(MemberKind::Worktop) as $member) {
             $rows = [];
             foreach ($cells as $cell) {
                 if (! in_array($cell->tier->id, $member->cells, true)) {
                     continue;
                 }
-                $top = $this->topOf($cell, $cells);
+                $box = self::around($cell, $boxes);
+                $top = $box?->highest() ?? $cell->z + min($cell->left, $cell->right);
+                [$from, $to] = self::across($cell, $box, $this->terms->board());
                 $row = $rows === [] ? null : $rows[count($rows) - 1];
-                $isOne = $row !== null && abs($row[1] - $cell->u) < 2 * $this->terms->board() && abs($row[2] - $top) < self::LEVEL && $cell->end() - $row[0] <= $this->terms->rule(Rule::LongestPiece);
-                if ($isOne) {
-                    $rows[count($rows) - 1][1] = $cell->end();
+                if ($row !== null && abs($row[1] - $from) < 2 * $this->terms->board() && abs($row[2] - $top) < self::LEVEL && $to - $row[0] <= $this->terms->rule(Rule::LongestPiece)) {
+                    $rows[count($rows) - 1] = [$row[0], $to, $top, [...$row[3], ...self::carriers($box)]];
                 } else {
-                    $rows[] = [$cell->u, $cell->end(), $top];
+                    $rows[] = [$from, $to, $top, self::carriers($box)];
                 }
             }
-            foreach ($rows as $i => [$from, $to, $z]) {
+            foreach ($rows as $i => [$from, $to, $z, $carriers]) {
                 if (min($to - $from, $face - $back) < self::LEAST) {
                     continue;
                 }
-                $meetsLeft = $house->isWall('left') && abs($from - $ends[0]) < $this->terms->board() + 1.0;
-                $meetsRight = $house->isWall('right') && abs($to - $ends[1]) < $this->terms->board() + 1.0;
-                $overhang = $member->overhang ?? $this->terms->rules->get(Rule::WorktopOverhang);
+                foreach ($panels as $panel) {
+                    // It lies over an end panel that ends under it.
+                    $isUnder = $panel->z + $panel->height->result->toDouble() <= $z + self::LEVEL;
+                    $from = $isUnder && abs($panel->u + $this->terms->board() - $from) < self::LEVEL ? $panel->u : $from;
+                    $to = $isUnder && abs($panel->u - $to) < self::LEVEL ? $to + $this->terms->board() : $to;
+                }
+                $meetsLeft = $this->house->isWall('left') && abs($from - $ends[0]) < self::LEVEL;
+                $meetsRight = $this->house->isWall('right') && abs($to - $ends[1]) < self::LEVEL;
+                // It is scribed up to the walls, where a rake may be lower than over its box.
+                $stands = max($back, $headroom->clears($meetsLeft ? min($from, $this->frame->leftAt($face, $z)) : $from, $meetsRight ? max($to, $this->frame->rightAt($face, $z)) : $to, $this->terms->board(), $z));
+                if ($stands > $face - self::LEAST) {
+                    $findings[] = $this->noRoom($member);
+
+                    continue;
+                }
+                $depth = Working::start('depth of the run', Length::ofDouble($face - $back));
+                $depth = $stands > $back + 1e-6 ? $depth->minus('the slope behind takes', Length::ofDouble($stands - $back)) : $depth;
                 $tops[] = new FittedWorktop(
-                    $i === 0 ? $member->id : $member->id.'/'.$i,
-                    $numbers->next('W'),
+                    $id = $i === 0 ? $member->id : $member->id.'/'.$i,
+                    $marks->ofRow('W', $member->id, $i, $id),
                     $from,
-                    $back,
+                    $stands,
                     $z,
                     Working::start('over its bays', Length::ofDouble($to - $from)),
-                    Working::start('depth of the run', Length::ofDouble($face - $back))->plus('stands over the face', $overhang),
+                    $depth->plus('stands over the face', $member->overhang ?? $this->terms->rules->get(Rule::WorktopOverhang)),
                     $meetsLeft,
                     $meetsRight,
+                    $stands < $back + 1e-6,
+                    $carriers,
                 );
             }
         }
 
-        return $tops;
+        return [$tops, $findings];
+    }
+
+    private function noRoom(Member $member): Finding
+    {
+        return Finding::clash('member-no-room', 'The ceiling leaves a worktop no room there. Lower what is under it, or take the worktop away.', $member->id)
+            ->withWaysOut([new WayOut('Take the worktop away', new Edit("layout.members.$member->id", null))]);
+    }
+
+    /** @param list<Box> $boxes */
+    private static function around(FittedCell $cell, array $boxes): ?Box
+    {
+        foreach ($boxes as $box) {
+            if ($box->id === $cell->boxId) {
+                return $box;
+            }
+        }
+
+        return null;
     }
 
     /**
-     * Where the furniture under a worktop ends: a box's top, or the cell's own.
+     * From where to where a worktop over a cell lies: to the outer sides of the box, of which the cell may be one bay.
      *
-     * @param  list<FittedCell>  $cells
+     * @return array{float, float}
      */
-    private function topOf(FittedCell $cell, array $cells): float
+    private static function across(FittedCell $cell, ?Box $box, float $board): array
     {
-        $top = $cell->z + min($cell->left, $cell->right);
-        $inBox = $cell->boxId !== null && count(array_filter($cells, fn (FittedCell $other) => $other->boxId === $cell->boxId && $other->bayId === $cell->bayId)) > 1;
+        if ($box === null || count($box->columns) === 1) {
+            return [$cell->u, $cell->end()];
+        }
 
-        return $inBox ? $top + $this->terms->board() : $top;
+        return [
+            $box->columns[0]->bayId === $cell->bayId ? $box->u : $cell->u - $board / 2,
+            $box->columns[count($box->columns) - 1]->bayId === $cell->bayId ? $box->right() : $cell->end() + $board / 2,
+        ];
+    }
+
+    /** @return list<string> keys of the pieces that carry a worktop */
+    private static function carriers(?Box $box): array
+    {
+        return $box === null || $box->top->isRaked() || $box->top->isSloped() ? [] : [$box->id.':top'];
     }
 
     /**
@@ -209,28 +300,54 @@ final readonly class Members
      * @param  array{float, float}  $ends
      * @return list<FittedPanel>
      */
-    private function panels(array $boxes, array $ends, Ends $house, Numbering $numbers): array
+    private function panels(array $boxes, array $ends, Marks $marks): array
     {
         $panels = [];
-        $first = $this->run->bays[0] ?? null;
-        foreach ($this->of(MemberKind::EndPanel) as $member) {
-            $isLeft = $first instanceof Bay && in_array($first->id, $member->cells, true) && ! $house->isWall('left');
-            $beside = array_values(array_filter($boxes, fn (Box $box) => array_filter($member->cells, $box->holds(...)) !== []));
-            if ($beside === [] || (! $isLeft && $house->isWall('right'))) {
+        foreach ($this->atEnds as $end => $member) {
+            $beside = array_values(array_filter($boxes, fn (Box $box) => abs(($end === 'left' ? $box->u : $box->right()) - ($end === 'left' ? $ends[0] : $ends[1])) < self::LEVEL));
+            if ($beside === []) {
                 continue;
             }
-            $high = max(array_map(fn (Box $box) => $box->highest(), $beside));
+            $highest = $beside[0];
+            foreach ($beside as $box) {
+                $highest = $box->highest() > $highest->highest() ? $box : $highest;
+            }
+            $u = $end === 'left' ? $highest->u : $highest->right();
+            $top = $highest->topAt($u, $highest->face());
             $panels[] = new FittedPanel(
                 $member->id,
-                $numbers->next('E'),
-                $isLeft ? $ends[0] - $this->terms->board() : $ends[1],
-                $beside[0]->v,
+                $marks->of('E', $member->id),
+                $end === 'left' ? $ends[0] - $this->terms->board() : $ends[1],
+                $highest->v,
                 0.0,
-                Working::start('from the floor to the top of the box', Length::ofDouble($high))->roundedDown($this->terms->format),
-                Working::start('depth of the box', $beside[0]->outerDepth()),
+                Working::start('from the floor to the top of the box', Length::ofDouble($top))->roundedDown($this->terms->format),
+                Working::start('depth of the box', $highest->outerDepth()),
+                $highest->id.($end === 'left' ? ':side-L' : ':side-R'),
+                $highest->top->isSloped() ? [new Point($highest->v, $highest->z + $highest->top->back), new Point($highest->v + $highest->top->breaks, $highest->highest())] : [],
+                $highest->top->isSloped() ? $highest->top->angle(1.0) : 0.0,
             );
         }
 
         return $panels;
+    }
+
+    /**
+     * End panels that stand nowhere.
+     *
+     * @param  list<FittedPanel>  $panels
+     * @return list<Finding>
+     */
+    private function findings(array $panels): array
+    {
+        $standing = array_map(fn (FittedPanel $panel) => $panel->id, $panels);
+        $findings = [];
+        foreach ($this->of(MemberKind::EndPanel) as $member) {
+            if (! in_array($member->id, $standing, true)) {
+                $findings[] = Finding::clash('end-panel-nowhere', 'An end panel stands at an end of the run that no wall closes, beside a box. This one has no such place.', $member->id)
+                    ->withWaysOut([new WayOut('Take the end panel away', new Edit("layout.members.$member->id", null))]);
+            }
+        }
+
+        return $findings;
     }
 }

@@ -14,8 +14,10 @@ use Incastro\Fit\Layout\Size;
 use Incastro\Fit\Layout\TopForm;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
+use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Rule;
+use Incastro\Rules\WayOut;
 use Incastro\Survey\ClearSpan;
 use Incastro\Survey\Network\Normal;
 use Incastro\Survey\Path;
@@ -55,14 +57,14 @@ final class RunFitter
         private readonly Run $run,
         array $before,
         array $corners,
-        private readonly Numbering $numbers,
+        private readonly Marks $marks,
     ) {
         $this->frame = $terms->room->frame($run->wall);
         $this->gaps = new GapReader($terms, $this->frame);
         $this->depth = $this->depth();
-        $this->members = new Members($terms, $this->frame, $layout, $run);
-        $this->foot = $this->members->hasPlinth() ? $terms->rule(Rule::PlinthHeight) : 0.0;
         $this->ends = new Ends($this->frame, $run, $before, $corners, $this->depth->result->toDouble());
+        $this->members = new Members($terms, $this->frame, $layout, $run, $this->ends);
+        $this->foot = $this->members->hasPlinth() ? $terms->rule(Rule::PlinthHeight) : 0.0;
     }
 
     public function fit(): FittedRun
@@ -71,22 +73,22 @@ final class RunFitter
         $length = $this->frame->length();
         $top = max(1.0, $this->frame->ceilingAt(0.0, 0.0), $this->frame->ceilingAt($length, 0.0));
         $this->back = $this->frame->backBulge(0.0, $length, 0.0, $top);
+        if ($this->terms->rules->skirtingStays && $this->frame->skirtingThickness() > 0.0) {
+            $this->back = max($this->back, $this->frame->backBulge(0.0, $length, 0.0, $this->frame->skirtingTop()) + $this->frame->skirtingThickness() + $this->terms->rule(Rule::NotchPlay));
+        }
         $this->depth = $this->run->depth === null && $this->back > 0.0
             ? $this->asMade($this->depth->minus('clear of the wall behind', Length::ofDouble($this->back)))
             : $this->depth;
         $reserves = $edges = [];
-        $numbers = clone $this->numbers;
         $round = 0;
         do {
-            $counting = clone $numbers;
-            $run = $this->round($reserves, $counting);
+            $run = $this->round($reserves);
             $fitter = new EdgeFitter($this->terms, $this->gaps, $this->layout, $this->ends);
             $edges = $fitter->edges($run, $round < self::ROUNDS - 1 ? [] : $edges);
             $asked = $fitter->reserves($edges);
             $isNew = array_diff_key($asked, $reserves) !== [];
             $reserves += $asked;
         } while ($isNew && ++$round < self::ROUNDS);
-        $this->numbers->takeOver($counting);
 
         return $run->with($edges, [...$run->findings, ...$this->findings()]);
     }
@@ -119,14 +121,14 @@ final class RunFitter
     }
 
     /** @param array<string, float> $reserves by edge */
-    private function round(array $reserves, Numbering $numbers): FittedRun
+    private function round(array $reserves): FittedRun
     {
         $headroom = new Headroom($this->terms, $this->frame, $this->back, $this->face());
         [$span, $width, $left, $right, $reserved] = $this->width($headroom, $reserves);
         $groups = $this->run->groups();
         $board = $this->terms->materials->carcass->thickness;
         $across = $this->divided($width, $groups, $left, $board);
-        $maker = new BoxMaker($this->terms, $headroom, $numbers, $this->depth, $this->back, $this->members->worktops());
+        $maker = new BoxMaker($this->terms, $headroom, $this->marks, $this->depth, $this->back, $this->members->worktops());
         $u = $left + ($this->ends->isWall('left') && $this->ends->isWall('right') ? $across->left->toDouble() / 2 : 0.0);
         $start = $u;
         $bays = $fittedGroups = [];
@@ -137,13 +139,19 @@ final class RunFitter
             array_push($bays, ...$fitted);
             $u += $outer->result->toDouble();
         }
-        $divisions = (new TierDivider($this->terms, $this->members->worktops()))->divide($bays);
+        $leads = [];
+        foreach ($groups as $group) {
+            foreach (array_slice($group, 1) as $bay) {
+                $leads[$bay->id] = $group[0]->id;
+            }
+        }
+        $divisions = (new TierDivider($this->terms, $this->members->worktops()))->divide($bays, $leads);
         foreach ($fittedGroups as [$fitted, $outer]) {
             $maker->place($fitted, $outer, $divisions, $this->foot);
         }
-        $findings = [...$maker->findings, ...$this->overfull($across, $divisions)];
         $decided = Working::start('bays together', Length::ofDouble($u - $start));
-        $members = $this->members->fitted($maker->boxes, $maker->cells, $this->back, $this->face(), [$start, $u], $this->ends, $numbers);
+        $members = $this->members->fitted($maker->boxes, $maker->cells, $headroom, $this->back, $this->face(), [$start, $u], $this->marks);
+        $findings = [...$maker->findings, ...$this->overfull($across, $divisions), ...$members->findings, ...TierDivider::findings($bays)];
 
         return new FittedRun($this->run, $this->frame, $span, $decided, $this->depth, $start, $u, $reserved, $bays, $maker->cells, $maker->boxes, $members->plinths, $members->worktops, $members->panels, $members->shelves, [], $findings);
     }
@@ -169,7 +177,7 @@ final class RunFitter
         }
         $path = new Path(0.0, $this->slideFrom(), 0.0, $tops[0], $tops[1]);
         $span = $this->terms->room->span($this->frame, $path, $this->terms->rules->skirtingStays);
-        $working = Working::start(sprintf('clear span, binding at %.0f high left and %.0f high right', $span->leftHeight, $span->rightHeight), Length::ofDouble($span->width));
+        $working = Working::start(sprintf('clear span, binding at %s high left and %s high right', $this->terms->write($span->leftHeight), $this->terms->write($span->rightHeight)), Length::ofDouble($span->width));
         [$left, $right] = [$span->left, $span->right];
         foreach (['left' => $this->ends->leftStop, 'right' => $this->ends->rightStop] as $side => $stop) {
             if ($stop !== null) {
@@ -183,6 +191,13 @@ final class RunFitter
             if (! $this->frame->isOpen($side)) {
                 $working = $working->minus("allowance $side", $allowance);
                 $side === 'left' ? $left += $allowance->toDouble() : $right -= $allowance->toDouble();
+            }
+        }
+        foreach (['left', 'right'] as $side) {
+            $panel = $this->members->panelAt($side);
+            if ($panel > 0.0) {
+                $working = $working->minus("end panel $side", Length::ofDouble($panel));
+                $side === 'left' ? $left += $panel : $right -= $panel;
             }
         }
         foreach (['left', 'right'] as $side) {
@@ -357,8 +372,16 @@ final class RunFitter
     private function findings(): array
     {
         $findings = [];
+        $deepest = $this->upToTheFront()->minus('clear of the wall behind', Length::ofDouble($this->back))->roundedDown($this->terms->format)->result;
+        foreach ($this->run->bays as $bay) {
+            foreach ($bay->tiers as $tier) {
+                if ($tier->depth?->isGreaterThan($deepest) === true) {
+                    $findings[] = Finding::clash('tier-depth', sprintf('This tier stands out in front of the space: its depth is %s, and %s is the most that goes.', $this->terms->format->write($tier->depth), $this->terms->format->write($deepest)), $tier->id)
+                        ->withWaysOut([new WayOut('As deep as the run', new Edit("layout.tiers.$tier->id.depth", null))]);
+                }
+            }
+        }
         if ($this->run->depth !== null) {
-            $deepest = $this->upToTheFront()->minus('clear of the wall behind', Length::ofDouble($this->back))->roundedDown($this->terms->format)->result;
             if ($this->run->depth->isGreaterThan($deepest)) {
                 $findings[] = Finding::clash('run-depth', sprintf('The run stands out in front of the space: its depth is %s, and %s is the most that goes.', $this->terms->format->write($this->run->depth), $this->terms->format->write($deepest)), $this->run->id);
             }

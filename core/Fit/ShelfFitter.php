@@ -7,7 +7,10 @@ namespace Incastro\Fit;
 use Incastro\Geometry\Point;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
+use Incastro\Rules\Edit;
+use Incastro\Rules\Finding;
 use Incastro\Rules\Rule;
+use Incastro\Rules\WayOut;
 use Incastro\Survey\Network\Normal;
 use Incastro\Survey\Path;
 use Incastro\Survey\Room\RunFrame;
@@ -16,7 +19,7 @@ use Incastro\Survey\Room\RunFrame;
  * Shelves on cleats between two walls that lean, before a wall that may bow: each has four true corners of its own. The
  * doubt of their lengths is taken off together, since all of them must go in (handbook, "Allowances").
  */
-final readonly class ShelfFitter
+final class ShelfFitter
 {
     /** Most between two points of a back edge, mm. */
     private const STATIONS = 200.0;
@@ -24,10 +27,18 @@ final readonly class ShelfFitter
     /** Times that a back corner is looked for. */
     private const MEETS = 4;
 
+    private const HALVINGS = 24;
+
+    /** A shelf shallower than this is none: the ceiling leaves it no room, mm. */
+    private const LEAST = 80.0;
+
     /** Free on both sides together while a shelf is swung in, mm (handbook, "Allowances"). */
     private const SWING = 4.0;
 
-    public function __construct(private Terms $terms, private RunFrame $frame, private Ends $ends)
+    /** @var list<Finding> */
+    public array $findings = [];
+
+    public function __construct(private readonly Terms $terms, private readonly RunFrame $frame, private readonly Ends $ends)
     {
     }
 
@@ -44,7 +55,13 @@ final readonly class ShelfFitter
             $count = $cell->isTooSmall($t) ? 0 : $cell->shelves();
             $clear = $cell->clearBetween($t);
             for ($i = 1; $i <= $count; $i++) {
-                $shelves[] = $this->shelf($cell, $i, $count, $cell->z + $i * $clear + ($i - 1) * $t, $run);
+                $shelf = $this->shelf($cell, $i, $count, $cell->z + $i * $clear + ($i - 1) * $t, $run);
+                if (min($shelf->length->result->toDouble(), $shelf->depth->result->toDouble()) >= self::LEAST) {
+                    $shelves[] = $shelf;
+                } else {
+                    $this->findings[] = Finding::clash('shelf-no-room', sprintf('Walls or ceiling leave shelf %d no room. Take it out, or put fewer there.', $i), $cell->tier->id)
+                        ->withWaysOut([new WayOut('Keep '.($i - 1), new Edit("layout.tiers.{$cell->tier->id}.shelves", ['fixed' => $i - 1, 'adjustable' => 0]))]);
+                }
             }
         }
 
@@ -57,28 +74,70 @@ final readonly class ShelfFitter
         $t = $this->terms->board();
         $play = $this->terms->rule(Rule::ShelfAllowance);
         $doubt = $this->frame->span(new Path($cell->back, $cell->face, $z, $z + $t))->doubt * Normal::together($count) / Normal::ONE_SIDED_95 / 2;
-        $left = fn (float $v): float => abs($cell->u - $run[0]) < 1.0 && $this->ends->isWall('left')
-            ? max($this->frame->leftAt($v, $z), $this->frame->leftAt($v, $z + $t)) + $play + $doubt
-            : $cell->u + $play;
-        $right = fn (float $v): float => abs($cell->end() - $run[1]) < 1.0 && $this->ends->isWall('right')
-            ? min($this->frame->rightAt($v, $z), $this->frame->rightAt($v, $z + $t)) - $play - $doubt
-            : $cell->end() - $play;
+        $atWall = [
+            'left' => abs($cell->u - $run[0]) < 1.0 && $this->ends->isWall('left'),
+            'right' => abs($cell->end() - $run[1]) < 1.0 && $this->ends->isWall('right'),
+        ];
+        // What stands there, and what is kept free of it.
+        $from = fn (float $v): float => $atWall['left'] ? max($this->frame->leftAt($v, $z), $this->frame->leftAt($v, $z + $t)) : $cell->u;
+        $to = fn (float $v): float => $atWall['right'] ? min($this->frame->rightAt($v, $z), $this->frame->rightAt($v, $z + $t)) : $cell->end();
+        $left = fn (float $v): float => $from($v) + $play + ($atWall['left'] ? $doubt : 0.0);
+        $right = fn (float $v): float => $to($v) - $play - ($atWall['right'] ? $doubt : 0.0);
         // A back corner lies where its side meets the wall behind; beside an oblique wall that takes a few looks.
-        $behind = fn (float $u): float => max($this->frame->backAt($u, $z), $this->frame->backAt($u, $z + $t)) + $play;
-        [$from, $to] = [$left($cell->back), $right($cell->back)];
+        $behind = fn (float $u): float => max($this->frame->backAt($u, $z) + $play, $this->frame->backAt($u, $z + $t) + $play, $this->underTheCeiling($u, $z + $t, $cell));
+        [$start, $end] = [$left($cell->back), $right($cell->back)];
         for ($k = 0; $k < self::MEETS; $k++) {
-            [$from, $to] = [$left($behind($from)), $right($behind($to))];
+            [$start, $end] = [$left($behind($start)), $right($behind($end))];
         }
-        $outline = $this->back($from, $to, $behind);
+        $outline = $this->back($start, $end, $behind);
         array_push($outline, new Point($right($cell->face), $cell->face), new Point($left($cell->face), $cell->face));
         $us = array_map(fn (Point $point) => $point->x, $outline);
         $vs = array_map(fn (Point $point) => $point->y, $outline);
-        $length = Working::start('between the walls, at its widest', Length::ofDouble(max($us) - min($us) + 2 * ($play + $doubt)))
-            ->minusTimes('allowance at each end', 2, $this->terms->rules->get(Rule::ShelfAllowance))
-            ->minusTimes($count === 1 ? 'doubt at each end, 95 %' : "doubt at each end, 95 % that all $count go in", 2, Length::ofDouble($doubt));
+        $length = $this->length($outline, $cell->face, $from, $to, $doubt, count(array_filter($atWall)), $count);
         $depth = Working::start('from the wall behind to its front', Length::ofDouble(max($vs) - min($vs)));
 
         return new FittedShelf($cell->tier->id, $index, $z, $outline, $length, $depth, $this->tipping($length->result->toDouble(), $cell->face, $z));
+    }
+
+    /** How far out from the wall a shelf is clear of a ceiling that comes down behind it: v, mm. */
+    private function underTheCeiling(float $u, float $top, FittedCell $cell): float
+    {
+        $play = $this->terms->rule(Rule::ShelfAllowance);
+        $isClear = fn (float $v): bool => $this->frame->ceilingAt($u, $v) - $top >= $play + Normal::ONE_SIDED_95 * $this->frame->ceilingSigmaAt($u, $v);
+        if ($isClear(0.0)) {
+            return 0.0;
+        }
+        [$low, $high] = [0.0, $cell->face];
+        for ($i = 0; $i < self::HALVINGS; $i++) {
+            $middle = ($low + $high) / 2;
+            $isClear($middle) ? $high = $middle : $low = $middle;
+        }
+
+        return $high;
+    }
+
+    /**
+     * From its leftmost to its rightmost corner: what lies between the walls or the furniture there, less what is kept free.
+     *
+     * @param  non-empty-list<Point>  $outline
+     * @param  \Closure(float): float  $from  what stands to its left, by depth
+     * @param  \Closure(float): float  $to
+     */
+    private function length(array $outline, float $face, \Closure $from, \Closure $to, float $doubt, int $walls, int $count): Working
+    {
+        $back = array_slice($outline, 0, -2);
+        [$leftBack, $rightBack] = [$back[0], $back[count($back) - 1]];
+        $between = max($to($rightBack->y), $to($face)) - min($from($leftBack->y), $from($face));
+        $what = ['between the furniture', 'between wall and furniture', 'between the walls'][$walls];
+        $length = Working::start("$what, at its widest", Length::ofDouble($between))
+            ->minusTimes('allowance at each end', 2, $this->terms->rules->get(Rule::ShelfAllowance));
+        $together = $count === 1 ? '' : " that all $count go in";
+
+        return match ($walls) {
+            0 => $length,
+            1 => $length->minus("doubt of the wall, 95 %$together", Length::ofDouble($doubt)),
+            default => $length->minusTimes("doubt at each end, 95 %$together", 2, Length::ofDouble($doubt)),
+        };
     }
 
     /**

@@ -8,6 +8,10 @@ use Incastro\Geometry\Axis;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
+use Incastro\Geometry\Prism;
+use Incastro\Geometry\Solid;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Rule;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\Room\RunFrame;
 use Incastro\Survey\Things\Face;
@@ -22,6 +26,17 @@ final readonly class ThingPlace
 
     public function __construct(private Room $room, private RunFrame $frame)
     {
+    }
+
+    /** What is kept free around a thing when something is cut for it, mm. */
+    public function clearance(Thing $thing, HouseRules $rules, bool $isOpened): float
+    {
+        return match (true) {
+            $thing->clearance > 0.0 => $thing->clearance,
+            $isOpened => $rules->mm(Rule::OpeningPlay),
+            $thing->kind === ThingKind::Pipe => $rules->mm($thing->isHot ? Rule::PipeHot : Rule::PipeCold),
+            default => $rules->mm(Rule::NotchPlay),
+        };
     }
 
     public function block(Thing $thing): Block
@@ -75,6 +90,76 @@ final readonly class ThingPlace
                 return $runs === 'up' ? new Point($u, $v) : new Point(($runs === 'out') === $isSameWay ? $u : $v, $foot + $point->y);
             }, $section->points)),
         ];
+    }
+
+    /**
+     * What a thing takes up, and so much around it, turned into this run's frame; null where it is flush with its face.
+     */
+    public function solid(Thing $thing, float $around = 0.0): ?Solid
+    {
+        if ($thing->standsOut <= 0.0) {
+            return null;
+        }
+        $own = $this->room->frame($thing->face === Face::Wall ? $thing->wall : 0);
+        $inOwn = new self($this->room, $own);
+        $block = $inOwn->block($thing);
+        $section = $inOwn->section($thing);
+        if ($section === null) {
+            $solid = Solid::block($block->grown($around));
+        } else {
+            [$from, $to] = match ($section[0]) {
+                Axis::U => [$block->u0, $block->u1],
+                Axis::V => [$block->v0, $block->v1],
+                Axis::Z => [$block->z0, $block->z1],
+            };
+            $shape = $around > 0.0 ? $section[1]->grown($around) : $section[1];
+            $solid = Solid::prism(new Prism($section[0], $shape->points, $from - $around, $to + $around));
+        }
+
+        return $own === $this->frame ? $solid : $solid->mapped($this->from($own));
+    }
+
+    /** The zone before a thing on a wall, so far out from it, turned into this run's frame. */
+    public function before(Thing $thing, float $out): ?Solid
+    {
+        if ($thing->face !== Face::Wall) {
+            return null;
+        }
+        $own = $this->room->frame($thing->wall);
+        $block = (new self($this->room, $own))->block($thing);
+
+        return Solid::block(new Block($block->u0, $block->u1, $block->v0, $block->v1 + $out, $block->z0, $block->z1))->mapped($this->from($own));
+    }
+
+    /**
+     * The room that a hand needs at a thing, on the side from which it is reached: before it, above it, or beside it on both
+     * sides, where it may come from either; null where none was asked for.
+     */
+    public function handRoom(Thing $thing): ?Solid
+    {
+        if ($thing->handRoom <= 0.0) {
+            return null;
+        }
+        $own = $this->room->frame($thing->face === Face::Wall ? $thing->wall : 0);
+        $block = (new self($this->room, $own))->block($thing);
+        $room = $thing->handRoom;
+        $zone = match ($thing->reachFrom) {
+            'above' => new Block($block->u0, $block->u1, $block->v0, $block->v1, $block->z1, $block->z1 + $room),
+            'side' => new Block($block->u0 - $room, $block->u1 + $room, $block->v0, $block->v1, $block->z0, $block->z1),
+            default => new Block($block->u0, $block->u1, $block->v1, $block->v1 + $room, $block->z0, $block->z1),
+        };
+
+        return Solid::block($zone)->mapped($this->from($own));
+    }
+
+    /** @return \Closure(array{float, float, float}): array{float, float, float} from another run's frame into this one */
+    private function from(RunFrame $own): \Closure
+    {
+        return function (array $at) use ($own): array {
+            [$u, $v] = $this->frame->place($own->point($at[0], $at[1]));
+
+            return [$u, $v, $at[2]];
+        };
     }
 
     /** Whether a wall runs the way this run does, rather than across it. */

@@ -7,6 +7,9 @@ namespace Incastro\Fit;
 use Incastro\Fit\Layout\Size;
 use Incastro\Fit\Layout\Tier;
 use Incastro\Measure\Length;
+use Incastro\Rules\Edit;
+use Incastro\Rules\Finding;
+use Incastro\Rules\WayOut;
 
 /** Divides bays into their tiers, from the bottom to the top. */
 final readonly class TierDivider
@@ -20,16 +23,26 @@ final readonly class TierDivider
      * Divides the height of every bay among its tiers; one that snaps to a tier of another bay ends where that does.
      *
      * @param  list<FittedBay>  $bays
+     * @param  array<string, string>  $leads  by bay that shares its boards: the first of those, between whose heights it is divided
      * @return array<string, Division> by bay
      */
-    public function divide(array $bays): array
+    public function divide(array $bays, array $leads): array
     {
         $board = $this->terms->materials->carcass->thickness;
         $divisions = $tops = [];
-        usort($bays, fn (FittedBay $a, FittedBay $b) => self::snaps($a) <=> self::snaps($b));
-        foreach ($bays as $bay) {
+        // A bay that follows another one's heights comes after it.
+        $ordered = self::ordered($bays)[0];
+        $leading = array_filter($ordered, fn (FittedBay $bay) => ! isset($leads[$bay->bay->id]));
+        foreach ([...$leading, ...array_filter($ordered, fn (FittedBay $bay) => isset($leads[$bay->bay->id]))] as $bay) {
             $stacks = $bay->bay->stacks();
             $sizes = array_map(fn (array $stack) => array_map(fn (Tier $tier) => $tier->size, $stack), $stacks);
+            $lead = $divisions[$leads[$bay->bay->id] ?? ''] ?? null;
+            if ($lead !== null) {
+                $outer = array_map(fn (int $k) => $lead->outer($k, $board), array_keys($stacks));
+                $divisions[$bay->bay->id] = Division::within($outer, $sizes, $board, $this->terms->format);
+
+                continue;
+            }
             $total = $bay->left->result->isGreaterThan($bay->right->result) ? $bay->right : $bay->left;
             foreach ($bay->bay->tiers as $tier) {
                 $thick = $this->worktops[$tier->id] ?? 0.0;
@@ -57,9 +70,55 @@ final readonly class TierDivider
         return $divisions;
     }
 
-    private static function snaps(FittedBay $bay): int
+    /**
+     * Tiers that line up with each other in a ring, so that none of them can.
+     *
+     * @param  list<FittedBay>  $bays
+     * @return list<Finding>
+     */
+    public static function findings(array $bays): array
     {
-        return count(array_filter($bay->bay->tiers, fn (Tier $tier) => $tier->snap !== null));
+        $findings = [];
+        foreach (self::ordered($bays)[1] as $bay) {
+            foreach ($bay->bay->tiers as $tier) {
+                if ($tier->snap !== null) {
+                    $findings[] = Finding::warning('snap-ring', 'This tier lines up with one that, by way of others, lines up with it. It keeps its own height.', $tier->id)
+                        ->withWaysOut([new WayOut('Line it up with nothing', new Edit("layout.tiers.$tier->id.snap", null))]);
+                }
+            }
+        }
+
+        return $findings;
+    }
+
+    /**
+     * The bays so that each comes after those with which its tiers line up, and those among them that wait for each other in
+     * a ring.
+     *
+     * @param  list<FittedBay>  $bays
+     * @return array{list<FittedBay>, list<FittedBay>}
+     */
+    private static function ordered(array $bays): array
+    {
+        $home = [];
+        foreach ($bays as $bay) {
+            foreach ($bay->bay->tiers as $tier) {
+                $home[$tier->id] = $bay->bay->id;
+            }
+        }
+        $ordered = [];
+        $left = $bays;
+        while ($left !== []) {
+            $waiting = array_map(fn (FittedBay $bay) => $bay->bay->id, $left);
+            $free = array_values(array_filter($left, fn (FittedBay $bay) => array_filter($bay->bay->tiers, fn (Tier $tier) => in_array($home[$tier->snap ?? ''] ?? null, $waiting, true)) === []));
+            if ($free === []) {
+                return [[...$ordered, ...$left], $left];
+            }
+            array_push($ordered, ...$free);
+            $left = array_values(array_filter($left, fn (FittedBay $bay) => ! in_array($bay, $free, true)));
+        }
+
+        return [$ordered, []];
     }
 
     /**

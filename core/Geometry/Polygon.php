@@ -30,6 +30,45 @@ final readonly class Polygon
     }
 
     /**
+     * The convex shape around points (monotone chain: A. M. Andrew, 1979).
+     *
+     * @param  list<Point>  $points  at least three, not all in one line
+     */
+    public static function around(array $points): self
+    {
+        usort($points, fn (Point $a, Point $b) => [$a->x, $a->y] <=> [$b->x, $b->y]);
+        $chain = function (array $points): array {
+            $kept = [];
+            foreach ($points as $point) {
+                while (count($kept) > 1) {
+                    [$a, $b] = [$kept[count($kept) - 2], $kept[count($kept) - 1]];
+                    if (($b->x - $a->x) * ($point->y - $a->y) - ($b->y - $a->y) * ($point->x - $a->x) > 1e-6) {
+                        break;
+                    }
+                    array_pop($kept);
+                }
+                $kept[] = $point;
+            }
+            array_pop($kept);
+
+            return $kept;
+        };
+
+        return new self([...$chain($points), ...$chain(array_reverse($points))]);
+    }
+
+    /** What lies between the line that one sees of it from above and a level below: a slot that goes down from it. */
+    public function drawnDown(float $to): ?self
+    {
+        $head = $this->upperLine();
+        if ($head === []) {
+            return null;
+        }
+
+        return new self([new Point($head[0]->x, $to), new Point($head[count($head) - 1]->x, $to), ...array_reverse($head)]);
+    }
+
+    /**
      * Points turned and moved so that the first lies at the origin and the second on the positive x axis.
      *
      * @param  list<Point>  $points  at least two
@@ -61,6 +100,21 @@ final readonly class Polygon
     public function area(): float
     {
         return abs($this->signedArea());
+    }
+
+    /** Whether it turns the same way at every corner. */
+    public function isConvex(): bool
+    {
+        $count = count($this->points);
+        $way = $this->signedArea() > 0.0 ? 1.0 : -1.0;
+        for ($i = 0; $i < $count; $i++) {
+            [$a, $b, $c] = [$this->points[$i], $this->points[($i + 1) % $count], $this->points[($i + 2) % $count]];
+            if ($way * (($b->x - $a->x) * ($c->y - $b->y) - ($b->y - $a->y) * ($c->x - $b->x)) < -1e-9 * max(1.0, $a->distanceTo($b) * $b->distanceTo($c))) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** Whether no two sides cross. */

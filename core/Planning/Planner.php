@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Planning;
 
+use Incastro\Check\Assembled;
 use Incastro\Check\Carried;
 use Incastro\Check\Cautions;
 use Incastro\Check\Comfort;
@@ -17,7 +18,7 @@ use Incastro\Cut\SheetPlanner;
 use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\LayoutFitter;
-use Incastro\Fit\Numbering;
+use Incastro\Fit\Marks;
 use Incastro\Fit\Terms;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Finding;
@@ -47,17 +48,17 @@ final readonly class Planner
 
     public function plan(Job $job): Plan
     {
-        $numbers = new Numbering();
-        $spaces = array_map(fn (Space $space) => $this->space($job, $space, $numbers), $job->spaces);
+        $marks = new Marks();
+        $spaces = array_map(fn (Space $space) => $this->space($job, $space, $marks), $job->spaces);
         $pieces = array_merge([], ...array_map(fn (SpacePlan $space) => $space->pieces(), $spaces));
 
         return new Plan($job, $spaces, $this->sheets($job, $pieces));
     }
 
     /** One space alone, without its sheets: for looking at layouts side by side, and for the trial. */
-    public function space(Job $job, Space $space, Numbering $numbers = new Numbering()): SpacePlan
+    public function space(Job $job, Space $space, Marks $marks = new Marks()): SpacePlan
     {
-        return $this->furnished($job, $space, (new SpaceSurvey($space->sheet, $space->takes, $space->things, $job->format))->solve(), $numbers);
+        return $this->furnished($job, $space, (new SpaceSurvey($space->sheet, $space->takes, $space->things, $job->format))->solve(), $marks);
     }
 
     /**
@@ -69,8 +70,8 @@ final readonly class Planner
         if ($room === null) {
             return null;
         }
-        $found = $this->built($job, $space, $room, new Numbering())[3];
-        $ways = new WaysOut(fn (Space $other) => $this->built($job, $other, $room, new Numbering())[3], $space, $job->format, self::ALL_TRIES);
+        $found = $this->built($job, $space, $room, new Marks())[3];
+        $ways = new WaysOut(fn (Space $other) => $this->built($job, $other, $room, new Marks())[3], $space, $job->format, self::ALL_TRIES);
         foreach ($found as $finding) {
             if ($finding->code === $code && $finding->place === $place) {
                 return $ways->checkedOne($finding, $found);
@@ -81,15 +82,15 @@ final readonly class Planner
     }
 
     /** A space whose survey is solved already. */
-    public function furnished(Job $job, Space $space, Survey $survey, Numbering $numbers = new Numbering()): SpacePlan
+    public function furnished(Job $job, Space $space, Survey $survey, Marks $marks = new Marks()): SpacePlan
     {
         // What would make the survey surer is said where one measures.
         $findings = array_values(array_filter($survey->findings, fn (Finding $finding) => ! in_array($finding->code, ['unchecked', 'struck'], true)));
         if ($survey->room === null) {
             return new SpacePlan($space, $survey, null, [], [], $findings, Verdict::of($survey, null, $findings));
         }
-        $before = clone $numbers;
-        [$layout, $assemblies, $carried, $found] = $this->built($job, $space, $survey->room, $numbers);
+        $before = clone $marks;
+        [$layout, $assemblies, $carried, $found] = $this->built($job, $space, $survey->room, $marks);
         $ways = new WaysOut(fn (Space $other) => $this->built($job, $other, $survey->room, clone $before)[3], $space, $job->format);
         $findings = [...$findings, ...$ways->checked($found), ...$this->cautions($job, $survey->room, $layout, $assemblies)];
 
@@ -97,13 +98,13 @@ final readonly class Planner
     }
 
     /** @return array{FittedLayout, list<Assembly>, list<Carried>, list<Finding>} */
-    private function built(Job $job, Space $space, Room $room, Numbering $numbers): array
+    private function built(Job $job, Space $space, Room $room, Marks $marks): array
     {
         $room = $room->with($space->things);
         $terms = new Terms($room, $job->rules, $job->materials, $job->format);
-        $layout = (new LayoutFitter($terms))->fit($space->layout, $numbers);
+        $layout = (new LayoutFitter($terms))->fit($space->layout, $marks);
         $builder = new RunBuilder($terms, $space->layout->openings);
-        $assemblies = array_map(fn (FittedRun $run) => $builder->build($run, $numbers), $layout->runs);
+        $assemblies = array_map(fn (FittedRun $run) => $builder->build($run, $marks), $layout->runs);
         $going = new GoingIn($terms, $job->ways);
         $carried = $going->all($layout, $assemblies);
         $findings = [];
@@ -112,7 +113,9 @@ final readonly class Planner
             array_push($findings, ...$comfort->withWaysOut($run->findings), ...$assemblies[$r]->findings, ...$comfort->findings(), ...(new Reach($run, $terms, $space->layout->openings))->findings($assemblies[$r]));
         }
 
-        return [$layout, $assemblies, $carried, [...$findings, ...(new Meetings($layout, $terms))->findings(), ...$going->findings($carried, $layout)]];
+        $findings = [...$findings, ...(new Meetings($layout, $terms))->findings(), ...$going->findings($carried, $layout)];
+
+        return [$layout, $assemblies, $carried, [...$findings, ...(new Assembled($layout, $assemblies, $terms, $space->layout->openings, $findings))->findings()]];
     }
 
     /**

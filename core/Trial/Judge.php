@@ -163,7 +163,7 @@ final class Judge
                 foreach ([$box->v, min($face, $box->v + $box->top->breaks), ($box->v + $face) / 2, $face] as $v) {
                     $over = $this->room->ceilingAt($this->at($wall, $u + $by, $v + $out)) - $foot - ($box->topAt($u, $v) - $box->z);
                     if ($over < self::LIFT) {
-                        $this->jams[] = sprintf('%s meets the ceiling on its way, %.1f short', $box->mark(), self::LIFT - $over);
+                        $this->jams[] = sprintf('%s meets the ceiling on its way, %.1f short', $box->mark, self::LIFT - $over);
 
                         return;
                     }
@@ -175,7 +175,7 @@ final class Judge
         if ($high > $deep && $high > $box->outerWidth()->toDouble()) {
             $clear = $this->whereTilted($wall, $mouth);
             if (hypot($high, $deep) > $clear) {
-                $this->jams[] = sprintf('%s cannot be stood up: %.1f against %.1f', $box->mark(), hypot($high, $deep), $clear);
+                $this->jams[] = sprintf('%s cannot be stood up: %.1f against %.1f', $box->mark, hypot($high, $deep), $clear);
             }
         }
     }

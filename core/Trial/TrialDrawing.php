@@ -31,12 +31,12 @@ final readonly class TrialDrawing
         $furniture = $house = [];
         foreach ($this->result->plan->layout->runs ?? [] as $run) {
             foreach ($run->boxes as $box) {
-                $plan[] = new Outline(array_map(fn (array $at) => $this->drawn($run->frame->point($at[0], $at[1])), [[$box->u, $box->v], [$box->right(), $box->v], [$box->right(), $box->face()], [$box->u, $box->face()]]), true, Style::Board, $box->mark());
+                $plan[] = new Outline(array_map(fn (array $at) => $this->drawn($run->frame->point($at[0], $at[1])), [[$box->u, $box->v], [$box->right(), $box->v], [$box->right(), $box->face()], [$box->u, $box->face()]]), true, Style::Board, $box->mark);
                 if ($run->frame->wall === 0) {
                     $furniture[] = new Outline([
                         new DrawnPoint($box->u, $box->z), new DrawnPoint($box->right(), $box->z),
                         new DrawnPoint($box->right(), $box->topAt($box->right(), $box->face())), new DrawnPoint($box->u, $box->topAt($box->u, $box->face())),
-                    ], true, Style::Board, $box->mark());
+                    ], true, Style::Board, $box->mark);
                 }
             }
             if ($run->frame->wall === 0) {

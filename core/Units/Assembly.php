@@ -8,17 +8,19 @@ use Incastro\Measure\Working;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Finding;
 
-/** What a unit is built of: pieces placed in space, hardware, and decided inner sizes with their workings. */
+/** What a unit is built of: pieces placed in space, how they are joined, hardware, and decided inner sizes with their workings. */
 final readonly class Assembly
 {
     /**
      * @param  list<Placed>  $placed
+     * @param  list<Joint>  $joints
      * @param  list<Hardware>  $hardware
      * @param  array<string, Working>  $decisions  by name: sizes that are set out rather than cut, such as shelf spacing
      * @param  list<Finding>  $findings
      */
     public function __construct(
         public array $placed,
+        public array $joints = [],
         public array $hardware = [],
         public array $decisions = [],
         public array $findings = [],
@@ -32,22 +34,33 @@ final readonly class Assembly
     }
 
     /**
-     * The same with its pieces placed or cut otherwise.
+     * The same with its pieces placed or cut otherwise, and joined as they then are.
      *
      * @param  list<Placed>  $placed
+     * @param  list<Joint>  $joints
      */
-    public function placing(array $placed): self
+    public function placing(array $placed, array $joints): self
     {
-        return new self($placed, $this->hardware, $this->decisions, $this->findings);
+        return new self($placed, $joints, $this->hardware, $this->decisions, $this->findings);
     }
 
-    public function with(self $that): self
+    /** @param list<Hardware> $hardware */
+    public function bought(array $hardware): self
     {
-        return new self(
-            [...$this->placed, ...$that->placed],
-            [...$this->hardware, ...$that->hardware],
-            [...$this->decisions, ...$that->decisions],
-            [...$this->findings, ...$that->findings],
-        );
+        return new self($this->placed, $this->joints, [...$this->hardware, ...$hardware], $this->decisions, $this->findings);
+    }
+
+    public static function all(self ...$assemblies): self
+    {
+        $parts = [[], [], [], [], []];
+        foreach ($assemblies as $one) {
+            array_push($parts[0], ...$one->placed);
+            array_push($parts[1], ...$one->joints);
+            array_push($parts[2], ...$one->hardware);
+            $parts[3] += $one->decisions;
+            array_push($parts[4], ...$one->findings);
+        }
+
+        return new self(...$parts);
     }
 }

@@ -9,21 +9,24 @@ use Incastro\Fit\Closing\Side;
 use Incastro\Fit\FittedCell;
 use Incastro\Fit\FittedPanel;
 use Incastro\Fit\FittedRun;
-use Incastro\Fit\FittedShelf;
 use Incastro\Fit\FittedWorktop;
 use Incastro\Fit\Terms;
-use Incastro\Geometry\Axis;
+use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Polyline;
-use Incastro\Geometry\Prism;
+use Incastro\Geometry\Pose;
+use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
-use Incastro\Pieces\EdgeWork;
 use Incastro\Pieces\Grain;
+use Incastro\Pieces\Works\Finish;
+use Incastro\Pieces\Works\Finished;
+use Incastro\Pieces\Works\Sawn;
+use Incastro\Pieces\Works\Scribed;
 use Incastro\Rules\MaterialRole;
 
-/** Single boards that are cut to the house: worktops, end panels, filler panels, and shelves on cleats. */
+/** Single boards that are cut to the house: worktops, end panels and filler panels. */
 final readonly class Boards
 {
     private const CLEAT = 30;
@@ -52,24 +55,29 @@ final readonly class Boards
     {
         $length = $worktop->length;
         $depth = $worktop->depth;
-        $works = [new EdgeWork('front, long', 'straight')];
+        $works = [new Finished('front, long', Finish::Straight)];
+        $left = 0.0;
         foreach ([Side::Left, Side::Right] as $side) {
             $edge = $this->edge($side, $worktop->id);
             if ($edge?->scribe !== null) {
                 $length = $length->plus('overhang to scribe at the '.$side->value, $edge->scribe->blank());
-                $works[] = new EdgeWork($side->value.', short', 'scribed to '.$side->surface());
+                $works[] = new Scribed($side->value.', short', $side);
+                $left = $side === Side::Left ? $edge->scribe->blank()->toDouble() : $left;
             }
         }
         $back = $this->edge(Side::Back, $worktop->id);
         if ($back?->scribe !== null) {
             $depth = $depth->plus('overhang to scribe to the wall behind', $back->scribe->blank());
-            $works[] = new EdgeWork('back, long', 'scribed to the wall behind');
+            $works[] = new Scribed('back, long', Side::Back);
         }
-        $profile = $this->worktopOutline($worktop);
-        $t = $this->terms->board();
-        $piece = $this->maker($worktop->id, 'W'.$worktop->number)->covering('top', 'Worktop', $length, $depth, MaterialRole::Carcass, self::moved($profile), $works, ['screwed from below']);
+        // The corner of the blank: what it is cut from stands over the finished edges.
+        $profile = new Outline(new Polygon($this->worktopOutline($worktop)));
+        [$least, , $foremost] = $profile->bounds();
+        [$u, $v] = [min($least, $worktop->u - $left), min($foremost, $worktop->v - ($back?->scribe?->blank()->toDouble() ?? 0.0))];
+        $piece = $this->maker($worktop->id, $worktop->mark)->covering('top', 'Worktop', $length, $depth, MaterialRole::Carcass, $profile->moved(-$u, -$v), $works, ['screwed from below']);
+        $placed = new Placed($piece, Pose::at($u, $v, $worktop->z, Way::Right, Way::Out, Way::Up), Part::Worktop, $worktop->id);
 
-        return new Assembly([new Placed($piece, new Prism(Axis::Z, $profile, $worktop->z, $worktop->z + $t), Axis::U, Axis::V, Part::Worktop, $worktop->id)], [new Hardware('wood screw 4 × 30', 8, 'worktop from below')]);
+        return new Assembly([$placed], array_map(fn (string $top) => new Joint($top, $piece->key, JointKind::Screws, 'worktop from below'), $worktop->carriers));
     }
 
     /** @return non-empty-list<Point> u and v, from the left back round */
@@ -106,72 +114,58 @@ final readonly class Boards
         return $points;
     }
 
-    /** An end panel from the floor up, its back edge scribed to the wall behind. */
+    /** An end panel from the floor up, its back edge scribed to the wall behind, its top as that of the box beside it. */
     public function endPanel(FittedPanel $panel): Assembly
     {
         $edge = $this->edge(Side::Back, $panel->id);
         $high = $panel->height->result->toDouble();
         $deep = $panel->depth->result->toDouble();
         $width = $edge?->scribe === null ? $panel->depth : $panel->depth->plus('overhang to scribe to the wall behind', $edge->scribe->blank());
-        $outline = $edge === null ? Polygon::rectangle(0.0, 0.0, $high, $deep) : ScribedOutline::of($edge->gap, $deep, 0.0, $high);
-        $profile = array_map(fn (Point $point) => new Point($panel->v + $deep - $point->y, $panel->z + $point->x), $outline->points);
-        $works = $edge === null ? [] : [new EdgeWork('back, long', 'scribed to the wall behind')];
-        $piece = $this->maker($panel->id, 'E'.$panel->number)->covering('panel', 'End panel', $panel->height, $width, MaterialRole::Carcass, $edge === null ? null : $outline, $works, ['screwed from inside the box']);
+        $works = $edge === null ? [] : [new Scribed('back, long', Side::Back)];
+        $outline = $edge === null ? Outline::rectangle(0.0, 0.0, $high, $deep) : new Outline(ScribedOutline::of($edge->gap, $deep, 0.0, $high));
+        if ($panel->slope !== []) {
+            // Over the box's top: y goes from the face back.
+            $above = array_map(fn (Point $point) => new Point($point->y, $panel->v + $deep - $point->x), $panel->slope);
+            [$first, $last] = [$above[0], $above[count($above) - 1]];
+            $outline = $outline->minus(new Polygon([...$above, new Point($high + 1.0, $last->y), new Point($high + 1.0, $first->y)]))[0] ?? $outline;
+            $works[] = new Sawn('back of the top', $panel->angle, ' to the slope');
+        }
+        $piece = $this->maker($panel->id, $panel->mark)->covering('panel', 'End panel', $panel->height, $width, MaterialRole::Carcass, $edge === null && $panel->slope === [] ? null : $outline, $works, ['screwed from inside the box']);
+        $placed = new Placed($piece, Pose::at($panel->u, $panel->v + $deep, $panel->z, Way::Up, Way::In, Way::Right), Part::Face, $panel->id);
 
-        return new Assembly([new Placed($piece, new Prism(Axis::U, $profile, $panel->u, $panel->u + $this->terms->board()), Axis::Z, Axis::V, Part::Face, $panel->id)]);
+        return new Assembly([$placed], [new Joint($panel->side, $piece->key, JointKind::Screws, 'end panels')]);
     }
 
-    /** A panel in the plane of the face that closes a cell. */
-    public function filler(FittedCell $cell, int $number): Assembly
+    /** A panel in the plane of the face that closes a cell, on cleats behind it. */
+    public function filler(FittedCell $cell, string $mark): Assembly
     {
         $t = $this->terms->materials->frame->thickness->toDouble();
-        $highest = max($cell->left, $cell->right);
-        $points = $cell->outline();
-        $length = abs($cell->left - $cell->right) < 1e-6 ? $cell->height : Working::start('height at its high side', Length::ofDouble($highest));
-        $outline = new Polygon(array_map(fn (Point $point) => new Point($point->y - $cell->z, $point->x - $cell->u), [$points[0], $points[3], $points[2], $points[1]]));
-        $piece = $this->maker($cell->tier->id, 'F'.$number)->inner('panel', 'Filler panel', $length, $cell->width, MaterialRole::Frame, Grain::Length, [], ['on cleats set back by its thickness'], $outline);
-        $cleat = $this->maker($cell->tier->id, 'F'.$number)->inner('cleat', 'Cleat', $length, Working::start('cleat width', Length::ofMillimetres(self::CLEAT)), MaterialRole::Carcass, Grain::Any);
-
-        return new Assembly([
-            new Placed($piece, new Prism(Axis::V, $points, $cell->face - $t, $cell->face), Axis::Z, Axis::U, Part::Face, $cell->tier->id),
-            new Placed($cleat, Prism::block($cell->u, $cell->face - $t - self::CLEAT, $cell->z, 1.0, self::CLEAT, $cell->left), Axis::Z, Axis::V, Part::Cleat, $cell->tier->id),
-        ]);
-    }
-
-    /** A shelf cut to its own four corners, and the cleats that carry it on three sides. */
-    public function shelf(FittedShelf $shelf, int $number): Assembly
-    {
-        $make = $this->maker($shelf->tierId, 'S'.$number);
-        $outline = self::moved($shelf->outline);
-        $works = [new EdgeWork('ends, short', 'cut to the walls: four corners of its own'), new EdgeWork('front, long', 'banded')];
-        if ($shelf->tipping !== null) {
-            $works[] = new EdgeWork('going in', sprintf('tipped %.0f°, which needs %s of free height', rad2deg($shelf->tipping->angle), $this->terms->write($shelf->tipping->height)));
+        $board = $this->terms->board();
+        $make = $this->maker($cell->tier->id, $mark);
+        $frame = $this->run->frame;
+        // Where the ceiling comes down towards the wall, it is lower behind the panel's face.
+        $drop = fn (float $u, float $behind): float => max(0.0, $frame->ceilingAt($u, $cell->face) - $frame->ceilingAt($u, $cell->face - $behind));
+        [$left, $right] = [$cell->left - $drop($cell->u, $t), $cell->right - $drop($cell->end(), $t)];
+        $length = abs($left - $right) < 1e-6 ? $cell->height : Working::start('height at its high side', Length::ofDouble(max($cell->left, $cell->right)));
+        $less = max($cell->left, $cell->right) - max($left, $right);
+        $length = $less > 1e-6 ? $length->minus('the slope behind its face', Length::ofDouble($less)) : $length;
+        $wide = $cell->width->result->toDouble();
+        $outline = new Outline(new Polygon([new Point(0.0, 0.0), new Point($left, 0.0), new Point($right, $wide), new Point(0.0, $wide)]));
+        $piece = $make->inner('panel', 'Filler panel', $length, $cell->width, MaterialRole::Frame, Grain::Length, [], ['on cleats set back by its thickness'], $outline);
+        $placed = [new Placed($piece, Pose::at($cell->u, $cell->face - $t, $cell->z, Way::Up, Way::Right, Way::Out), Part::Face, $cell->tier->id)];
+        $joints = [];
+        $line = new Polyline([new Point($cell->u, $cell->left), new Point($cell->end(), $cell->right)]);
+        $places = ['left' => $cell->u, 'right' => $cell->end() - $board];
+        foreach ($wide < 3 * $board ? array_slice($places, 0, 1) : $places as $at => $u) {
+            if ($wide < $board || $cell->face - $cell->back < $t + self::CLEAT) {
+                continue;
+            }
+            $fits = min($line->at($u) - $drop($u, $t + self::CLEAT), $line->at($u + $board) - $drop($u + $board, $t + self::CLEAT));
+            $cleat = $make->inner("cleat-$at", 'Cleat', Working::start('height of the panel there', Length::ofDouble($fits)), Working::start('cleat width', Length::ofMillimetres(self::CLEAT)), MaterialRole::Carcass, Grain::Any);
+            $placed[] = new Placed($cleat, Pose::at($u, $cell->face - $t - self::CLEAT, $cell->z, Way::Up, Way::Out, Way::Right), Part::Cleat, $cell->tier->id);
+            $joints[] = new Joint($cleat->key, $piece->key, JointKind::Screws, 'filler panels to cleats');
         }
-        $piece = $make->covering("shelf-$shelf->index", 'Shelf', $shelf->length, $shelf->depth, MaterialRole::Carcass, $outline, $works, ['on cleats']);
-        $t = $this->terms->board();
-        $placed = [new Placed($piece, new Prism(Axis::Z, $shelf->outline, $shelf->z, $shelf->z + $t), Axis::U, Axis::V, Part::Loose, $shelf->tierId)];
-        $bounds = $placed[0]->bounds;
-        $width = Working::start('cleat width', Length::ofMillimetres(self::CLEAT));
-        foreach (['left' => [$bounds->u0, $t, $bounds->v1 - $bounds->v0 - 2 * $t], 'right' => [$bounds->u1 - $t, $t, $bounds->v1 - $bounds->v0 - 2 * $t]] as $at => [$u, $alongU, $alongV]) {
-            $cleat = $make->inner("cleat-$at-$shelf->index", 'Cleat', Working::start('depth of the shelf, less its front', Length::ofDouble($alongV)), $width, MaterialRole::Carcass, Grain::Any, [], ['screwed to the wall, level']);
-            $placed[] = new Placed($cleat, Prism::block($u, $bounds->v0 + $t, $shelf->z - self::CLEAT, $alongU, $alongV, self::CLEAT), Axis::V, Axis::Z, Part::Cleat, $shelf->tierId);
-        }
-        $back = $make->inner("cleat-back-$shelf->index", 'Cleat', Working::start('length of the shelf', $shelf->length->result)->minus('play', Length::ofMillimetres(2)), $width, MaterialRole::Carcass, Grain::Any, [], ['screwed to studs, level']);
-        $placed[] = new Placed($back, Prism::block($bounds->u0, $bounds->v0, $shelf->z - self::CLEAT, $bounds->u1 - $bounds->u0, $t, self::CLEAT), Axis::U, Axis::Z, Part::Cleat, $shelf->tierId);
 
-        return new Assembly($placed, [new Hardware('wood screw 5 × 60', 8, 'cleats to the wall')]);
-    }
-
-    /**
-     * An outline moved so that its lowest x and y are 0; its y starts at the back.
-     *
-     * @param  non-empty-list<Point>  $points
-     */
-    private static function moved(array $points): Polygon
-    {
-        $x = min(array_map(fn (Point $point) => $point->x, $points));
-        $y = min(array_map(fn (Point $point) => $point->y, $points));
-
-        return new Polygon(array_map(fn (Point $point) => $point->plus(-$x, -$y), $points));
+        return new Assembly($placed, $joints);
     }
 }

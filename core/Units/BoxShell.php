@@ -6,27 +6,31 @@ namespace Incastro\Units;
 
 use Incastro\Fit\Box;
 use Incastro\Fit\Terms;
-use Incastro\Geometry\Axis;
+use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
-use Incastro\Geometry\Prism;
+use Incastro\Geometry\Pose;
+use Incastro\Geometry\Vector;
+use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
-use Incastro\Pieces\EdgeWork;
 use Incastro\Pieces\Grain;
+use Incastro\Pieces\Works\Bevel;
+use Incastro\Pieces\Works\Bevelled;
+use Incastro\Pieces\Works\Finish;
+use Incastro\Pieces\Works\Finished;
+use Incastro\Pieces\Works\Sawn;
 use Incastro\Rules\MaterialRole;
 
 /**
  * The sides, bottom, top and dividers of a box. Sides are full height with bottom and top between them; under a rake the top
- * goes between bevelled sides, or over them, as the job says; under a slope that rises from the wall the sides are cut to
- * it (handbook, "Sloped bay").
+ * goes between bevelled sides, or over them, as the job says; under a slope that rises from the wall sides and dividers are
+ * cut to it (handbook, "Sloped bay"). Every upright board is made by one method, from its place along the run.
  */
 final readonly class BoxShell
 {
-    /** A level bit of top shorter than this is left out: the sloped one goes on to the front, mm. */
+    /** A level bit of top shorter than this is left out, mm. */
     private const LEAST_TOP = 60.0;
-
-    private const SCREWS_PER_JOINT = 3;
 
     private PieceMaker $make;
 
@@ -38,17 +42,33 @@ final readonly class BoxShell
 
     public function __construct(private Box $box, private Terms $terms, private Working $depth)
     {
-        $this->make = new PieceMaker($box->id, $box->mark(), $terms->materials, $terms->format);
+        $this->make = new PieceMaker($box->id, $box->mark, $terms->materials, $terms->format);
         $this->t = $terms->board();
         $this->v = $box->v + $terms->materials->back->thickness->toDouble();
-        $this->d = $depth->result->toDouble();
+        $this->d = $depth->roundedDown($terms->format)->result->toDouble();
     }
 
     public function build(): Assembly
     {
-        $placed = [$this->side('L'), $this->side('R'), $this->bottom(), ...$this->tops(), ...$this->dividers()];
+        $left = $this->upright('side-L', 'Side', $this->box->u, true);
+        $right = $this->upright('side-R', 'Side', $this->box->right() - $this->t, true);
+        $levels = [$this->between('bottom', 'Bottom', $this->box->z), ...$this->tops()];
+        $joints = [];
+        foreach ($levels as $level) {
+            $isOver = $this->box->top->isRaked() && $this->terms->rules->topOverSides && $level !== $levels[0];
+            foreach ([$left, $right] as $side) {
+                $joints[] = new Joint($level->piece->key, $side->piece->key, $isOver ? JointKind::Screws : JointKind::Pocket, 'bottom and top to the sides');
+            }
+        }
+        $dividers = [];
+        foreach (array_slice($this->box->columns, 1) as $i => $column) {
+            $dividers[] = $divider = $this->upright('divider-'.($i + 1), 'Divider', $this->box->u + $column->x - $this->t, false);
+            foreach ($levels as $level) {
+                $joints[] = new Joint($level->piece->key, $divider->piece->key, JointKind::Screws, 'bottom and top to the dividers');
+            }
+        }
 
-        return new Assembly($placed, [new Hardware('pocket screw, 32 mm', 4 * self::SCREWS_PER_JOINT + 4 * (count($this->box->columns) - 1), 'bottom and top to the sides')]);
+        return new Assembly([$left, $right, ...$levels, ...$dividers], $joints);
     }
 
     public function betweenSides(): Working
@@ -56,81 +76,109 @@ final readonly class BoxShell
         return Working::start('width of the box', $this->box->outerWidth())->minusTimes('two sides', 2, $this->terms->materials->carcass->thickness);
     }
 
+    /** @return non-empty-list<string> keys of the boards that stand to the left and right of a column */
+    public function beside(int $column): array
+    {
+        $last = count($this->box->columns) - 1;
+
+        return [
+            $this->box->id.':'.($column === 0 ? 'side-L' : "divider-$column"),
+            $this->box->id.':'.($column === $last ? 'side-R' : 'divider-'.($column + 1)),
+        ];
+    }
+
     private function angle(): float
     {
         return $this->box->top->angle($this->box->outerWidth()->toDouble());
     }
 
-    private function side(string $hand): Placed
+    /** Thickness of a sloped top, measured plumb, mm. */
+    private function plumb(): float
+    {
+        return $this->t / cos($this->angle());
+    }
+
+    private function upright(string $role, string $name, float $u, bool $isSide): Placed
     {
         $top = $this->box->top;
-        $high = $hand === 'L' ? $top->left : $top->right;
-        $works = [new EdgeWork('front, long', 'covered by the face frame')];
-        $length = Working::start('height of the box', $this->box->outerHeight());
-        $outline = null;
-        $u = $hand === 'L' ? $this->box->u : $this->box->right() - $this->t;
-        $profile = Polygon::rectangle($this->v, $this->box->z, $this->d, $high)->points;
+        $works = [new Finished('front, long', Finish::Covered)];
+        $joints = [$isSide ? 'bottom, top and fixed shelves butt against it' : 'screws through bottom and top; fixed shelves butt against it'];
+        $z = $this->box->z + ($isSide ? 0.0 : $this->t);
+        $pose = Pose::at($u, $this->v, $z, Way::Up, Way::Out, Way::Right);
+        if ($top->isSloped()) {
+            $outline = $this->underTheSlope($isSide);
+            $length = Working::start('height of its front, under the slope', Length::ofDouble($outline->bounds()[1]));
+            $works[] = new Sawn('back of the top', $this->angle(), ' to the slope');
+            $piece = $this->make->covering($role, $name, $this->isFull($isSide, $outline) ? $this->height($isSide) : $length, $this->depth, MaterialRole::Carcass, $outline, $works, $joints);
+
+            return new Placed($piece, $pose, Part::Body, $this->box->id);
+        }
+        $length = $this->height($isSide);
         if ($top->isRaked()) {
-            [$length, $profileHigh] = $this->rakedSide($high);
-            $works[] = new EdgeWork('top, short', sprintf('bevelled %.1f°, measured to the long point', rad2deg($this->angle())));
-            $profile = Polygon::rectangle($this->v, $this->box->z, $this->d, $profileHigh)->points;
-        } elseif ($top->isSloped()) {
-            $outline = $this->slopedSide($length->result->toDouble());
-            $front = $outline->bounds()[1];
-            $length = abs($front - $length->result->toDouble()) < 1e-6 ? $length : Working::start('height of its front, under the slope', Length::ofDouble($front));
-            $works[] = new EdgeWork('back of the top', sprintf('cut at %.1f° to the slope', rad2deg($this->angle())));
-            $profile = array_map(fn (Point $point) => new Point($this->v + $point->y, $this->box->z + $point->x), $outline->points);
+            $length = $this->rakedHeight($u, $isSide);
+            $long = $length->roundedDown($this->terms->format)->result->toDouble();
+            $works[] = new Bevelled('top, short', $this->angle(), bevels: [new Bevel([new Point($long, 0.0), new Point($long, $this->d)], tan($this->angle()), $top->left > $top->right)]);
         }
-        $joints = ['bottom, top and fixed shelves butt against it'];
-        $piece = $outline === null
-            ? $this->make->inner("side-$hand", 'Side', $length, $this->depth, MaterialRole::Carcass, Grain::Length, $works, $joints)
-            : $this->make->covering("side-$hand", 'Side', $length, $this->depth, MaterialRole::Carcass, $outline, $works, $joints);
+        $piece = $this->make->inner($role, $name, $length, $this->depth, MaterialRole::Carcass, Grain::Length, $works, $joints);
 
-        return new Placed($piece, new Prism(Axis::U, $profile, $u, $u + $this->t), Axis::Z, Axis::V, Part::Body, $this->box->id);
+        return new Placed($piece, $pose, Part::Body, $this->box->id);
     }
 
-    /** @return array{Working, float} the blank's length to its long point, and the height of the outer face */
-    private function rakedSide(float $high): array
+    private function height(bool $isSide): Working
     {
-        $isLow = $high < $this->box->top->highest() - 1e-6;
-        $angle = $this->angle();
-        $face = $high;
-        $working = Working::start('height of its outer face', Length::ofDouble($high));
-        if ($this->terms->rules->topOverSides) {
-            $face = $high - $this->t / cos($angle);
-            $working = $working->minus('the top over it', Length::ofDouble($this->t / cos($angle)));
-        }
+        $height = Working::start('height of the box', $this->box->outerHeight());
 
-        return [$isLow ? $working->plus('to the long point of the bevel', Length::ofDouble($this->t * tan($angle))) : $working, $face];
+        return $isSide ? $height : $height->minusTimes('bottom and top', 2, $this->terms->materials->carcass->thickness);
     }
 
-    /** A side cut to a slope that rises from the wall: x up, y from the back. */
-    private function slopedSide(float $high): Polygon
+    /** To its long point: the face that stands under the higher end of the rake. */
+    private function rakedHeight(float $u, bool $isSide): Working
     {
+        $at = fn (float $u): float => $this->box->topAt($u, $this->box->face()) - $this->box->z;
+        $isOver = $isSide && $this->terms->rules->topOverSides;
+        if ($isSide) {
+            $outer = $u < $this->box->u + 1e-6 ? $u : $u + $this->t;
+            $length = Working::start('height of its outer face', Length::ofDouble($at($outer)));
+            $length = $isOver ? $length->minus('the top over it', Length::ofDouble($this->plumb())) : $length;
+
+            return $at($outer) < $this->box->top->highest() - 1e-6 ? $length->plus('to the long point of the bevel', Length::ofDouble($this->t * tan($this->angle()))) : $length;
+        }
+
+        return Working::start('height of the box there', Length::ofDouble(max($at($u), $at($u + $this->t))))
+            ->minus('bottom', $this->terms->materials->carcass->thickness)
+            ->minus('sloped top over it', Length::ofDouble($this->plumb()));
+    }
+
+    private function isFull(bool $isSide, Outline $outline): bool
+    {
+        return abs($outline->bounds()[1] - $this->height($isSide)->result->toDouble()) < 1e-6;
+    }
+
+    /** An upright cut to a slope that rises from the wall: x up, y from the back. A divider stands under the top's boards. */
+    private function underTheSlope(bool $isSide): Outline
+    {
+        $top = $this->box->top;
         $behind = $this->v - $this->box->v;
-        $breaks = $this->box->top->breaks - $behind;
-        $points = [new Point(0.0, 0.0), new Point($this->box->top->at(0.0, $behind), 0.0)];
+        $slope = ($top->front - $top->back) / $top->breaks;
+        [$less, $most] = $isSide ? [0.0, $top->front] : [$this->plumb() + $this->t, $top->front - 2 * $this->t];
+        $at = fn (float $y): float => min($most, $top->back + $slope * ($behind + $y) - $less);
+        $points = [new Point(0.0, 0.0), new Point(max(1.0, $at(0.0)), 0.0)];
+        $breaks = ($most + $less - $top->back) / $slope - $behind;
         if ($breaks > 1e-6 && $breaks < $this->d - 1e-6) {
-            $points[] = new Point($high, $breaks);
+            $points[] = new Point($most, $breaks);
         }
 
-        return new Polygon([...$points, new Point($this->box->top->at(0.0, $behind + $this->d), $this->d), new Point(0.0, $this->d)]);
-    }
-
-    private function bottom(): Placed
-    {
-        return $this->between('bottom', 'Bottom', $this->box->z);
+        return new Outline(new Polygon([...$points, new Point(max(1.0, $at($this->d)), $this->d), new Point(0.0, $this->d)]));
     }
 
     private function between(string $role, string $name, float $z): Placed
     {
-        $wide = $this->box->outerWidth()->toDouble() - 2 * $this->t;
-        $piece = $this->make->inner($role, $name, $this->betweenSides(), $this->depth, MaterialRole::Carcass, Grain::Length, [new EdgeWork('front, long', 'covered by the face frame')], ['pocket screws into both sides']);
+        $piece = $this->make->inner($role, $name, $this->betweenSides(), $this->depth, MaterialRole::Carcass, Grain::Length, [new Finished('front, long', Finish::Covered)], ['pocket screws into both sides']);
 
-        return new Placed($piece, Prism::block($this->box->u + $this->t, $this->v, $z, $wide, $this->d, $this->t), Axis::U, Axis::V, Part::Body, $this->box->id);
+        return new Placed($piece, Pose::at($this->box->u + $this->t, $this->v, $z, Way::Right, Way::Out, Way::Up), Part::Body, $this->box->id);
     }
 
-    /** @return list<Placed> */
+    /** @return non-empty-list<Placed> */
     private function tops(): array
     {
         $top = $this->box->top;
@@ -142,68 +190,64 @@ final readonly class BoxShell
         };
     }
 
-    /** Between the sides (x₂ − x₁ − 2t)/cos θ along each face; over them (x₂ − x₁)/cos θ, both ends bevelled. */
+    /**
+     * Between the sides (x₂ − x₁ − 2t)/cos θ along each face; over them (x₂ − x₁)/cos θ. Its ends are plumb, so both are
+     * bevelled, and its blank is t·tan θ longer.
+     */
     private function rakedTop(): Placed
     {
         $angle = $this->angle();
         $isOver = $this->terms->rules->topOverSides;
         $across = $isOver ? Working::start('width of the box', $this->box->outerWidth()) : $this->betweenSides();
-        $length = $across->plus(sprintf('along the slope, ÷ cos %.1f°', rad2deg($angle)), Length::ofDouble($across->result->toDouble() * (1 / cos($angle) - 1)));
-        $works = [new EdgeWork('front, long', 'covered by the face frame')];
-        if ($isOver) {
-            $length = $length->plus('to the long points of the bevels', Length::ofDouble($this->t * tan($angle)));
-            $works[] = new EdgeWork('both ends, short', sprintf('bevelled %.1f°, measured to the long point', rad2deg($angle)));
-        }
+        $length = $across->plus(sprintf('along the slope, ÷ cos %.1f°', rad2deg($angle)), Length::ofDouble($across->result->toDouble() * (1 / cos($angle) - 1)))
+            ->plus('to the long points of the bevels', Length::ofDouble($this->t * tan($angle)));
+        $rises = $this->box->top->right > $this->box->top->left;
+        $long = $length->roundedDown($this->terms->format)->result->toDouble();
+        $bevels = $this->plumbEnds($long, $this->d, $rises);
+        $works = [new Finished('front, long', Finish::Covered), new Bevelled('both ends, short', $angle, bevels: $bevels)];
         $piece = $this->make->inner('top', 'Sloped top', $length, $this->depth, MaterialRole::Carcass, Grain::Length, $works, [$isOver ? 'screwed down into both sides' : 'pocket screws into both sides']);
-        $inset = $isOver ? 0.0 : $this->t;
-        [$from, $to] = [$this->box->u + $inset, $this->box->right() - $inset];
-        $thick = $this->t / cos($angle);
-        $at = fn (float $u) => $this->box->topAt($u, $this->box->face());
-        $profile = [new Point($from, $at($from) - $thick), new Point($to, $at($to) - $thick), new Point($to, $at($to)), new Point($from, $at($from))];
+        $from = $this->box->u + ($isOver ? 0.0 : $this->t);
+        $turn = $rises ? $angle : -$angle;
+        // Its lower face begins at the left plumb end; where it falls to the right, that is past the blank's corner.
+        $at = new Vector($from, $this->v, $this->box->topAt($from, $this->box->face()) - $this->plumb());
+        $along = new Vector(cos($turn), 0.0, sin($turn));
+        $at = $rises ? $at : $at->minus($along->times($this->t * tan($angle)));
 
-        return new Placed($piece, new Prism(Axis::V, $profile, $this->v, $this->v + $this->d), Axis::U, Axis::V, Part::Body, $this->box->id);
+        return new Placed($piece, new Pose($at, $along, Way::Out->vector(), new Vector(-sin($turn), 0.0, cos($turn))), Part::Body, $this->box->id);
     }
 
-    /** @return list<Placed> the sloped part, and the level one before it where there is room for it */
+    /**
+     * Both ends of a sloped board, plumb: at its upper end the lower face is shorter, at its lower end the upper one.
+     *
+     * @return list<Bevel>
+     */
+    private function plumbEnds(float $long, float $wide, bool $rises): array
+    {
+        $end = fn (float $x) => [new Point($x, 0.0), new Point($x, $wide)];
+        $slope = tan($this->angle());
+
+        return [new Bevel($end(0.0), $slope, $rises), new Bevel($end($long), $slope, ! $rises)];
+    }
+
+    /** @return non-empty-list<Placed> the sloped part, and the level one before it where there is room for it */
     private function slopedTops(): array
     {
         $top = $this->box->top;
         $angle = $this->angle();
         $breaks = min($this->v + $this->d, $this->box->v + $top->breaks);
         $levels = $this->v + $this->d - $breaks;
-        $wide = $this->box->outerWidth()->toDouble() - 2 * $this->t;
-        $slant = Working::start('along the slope', Length::ofDouble(max(1.0, ($breaks - $this->v) / cos($angle))));
-        $piece = $this->make->inner('top-slope', 'Sloped top', $this->betweenSides(), $slant, MaterialRole::Carcass, Grain::Length, [new EdgeWork('both, long', sprintf('bevelled %.1f°', rad2deg($angle)))], ['pocket screws into both sides']);
-        $thick = $this->t / cos($angle);
-        $z = fn (float $v) => $this->box->topAt($this->box->u, $v);
-        $profile = [new Point($this->v, $z($this->v) - $thick), new Point($breaks, $z($breaks) - $thick), new Point($breaks, $z($breaks)), new Point($this->v, $z($this->v))];
-        $placed = [new Placed($piece, new Prism(Axis::U, $profile, $this->box->u + $this->t, $this->box->u + $this->t + $wide), Axis::U, Axis::V, Part::Body, $this->box->id)];
+        $slant = Working::start('along the slope', Length::ofDouble(max(1.0, ($breaks - $this->v) / cos($angle))))
+            ->plus('to the long points of the bevels', Length::ofDouble($this->t * tan($angle)));
+        $wide = $slant->roundedDown($this->terms->format)->result->toDouble();
+        $edge = fn (float $y) => [new Point(0.0, $y), new Point($this->betweenSides()->roundedDown($this->terms->format)->result->toDouble(), $y)];
+        $bevels = [new Bevel($edge(0.0), tan($angle), true), new Bevel($edge($wide), tan($angle), false)];
+        $piece = $this->make->inner('top-slope', 'Sloped top', $this->betweenSides(), $slant, MaterialRole::Carcass, Grain::Length, [new Bevelled('both, long', $angle, bevels: $bevels)], ['pocket screws into both sides']);
+        $at = new Vector($this->box->u + $this->t, $this->v, $this->box->topAt($this->box->u, $this->v) - $this->plumb());
+        $placed = [new Placed($piece, new Pose($at, Way::Right->vector(), new Vector(0.0, cos($angle), sin($angle)), new Vector(0.0, -sin($angle), cos($angle))), Part::Body, $this->box->id)];
         if ($levels >= self::LEAST_TOP) {
-            $flat = $this->make->inner('top', 'Top', $this->betweenSides(), Working::start('before the slope', Length::ofDouble($levels)), MaterialRole::Carcass, Grain::Length, [new EdgeWork('back, long', sprintf('bevelled %.1f° to the slope', rad2deg($angle) / 2))], ['pocket screws into both sides']);
-            $placed[] = new Placed($flat, Prism::block($this->box->u + $this->t, $breaks, $this->box->highest() - $this->t, $wide, $levels, $this->t), Axis::U, Axis::V, Part::Body, $this->box->id);
-        }
-
-        return $placed;
-    }
-
-    /** @return list<Placed> a shared board between each two bays, from bottom to top */
-    private function dividers(): array
-    {
-        $placed = [];
-        $angle = $this->box->top->isRaked() ? $this->angle() : 0.0;
-        foreach (array_slice($this->box->columns, 1) as $i => $column) {
-            $u = $this->box->u + $column->x - $this->t;
-            $high = max($this->box->topAt($u, $this->box->face()), $this->box->topAt($u + $this->t, $this->box->face())) - $this->box->z;
-            $length = Working::start($angle > 0.0 ? 'height of the box there' : 'height of the box', Length::ofDouble($high));
-            $length = $angle > 0.0
-                ? $length->minus('bottom', $this->terms->materials->carcass->thickness)->minus('sloped top over it', Length::ofDouble($this->t / cos($angle)))
-                : $length->minusTimes('bottom and top', 2, $this->terms->materials->carcass->thickness);
-            $works = [new EdgeWork('front, long', 'covered by the face frame')];
-            if ($angle > 0.0) {
-                $works[] = new EdgeWork('top, short', sprintf('bevelled %.1f°, measured to the long point', rad2deg($angle)));
-            }
-            $piece = $this->make->inner('divider-'.($i + 1), 'Divider', $length, $this->depth, MaterialRole::Carcass, Grain::Length, $works, ['screws through bottom and top; fixed shelves butt against it']);
-            $placed[] = new Placed($piece, Prism::block($u, $this->v, $this->box->z + $this->t, $this->t, $this->d, $length->result->toDouble()), Axis::Z, Axis::V, Part::Body, $this->box->id);
+            $flat = $this->make->inner('top', 'Top', $this->betweenSides(), Working::start('before the slope', Length::ofDouble($levels)), MaterialRole::Carcass, Grain::Length, [new Finished('back, long', Finish::Straight)], ['pocket screws into both sides']);
+            $deep = $flat->width->result->toDouble();
+            $placed[] = new Placed($flat, Pose::at($this->box->u + $this->t, $this->v + $this->d - $deep, $this->box->highest() - $this->t, Way::Right, Way::Out, Way::Up), Part::Body, $this->box->id);
         }
 
         return $placed;

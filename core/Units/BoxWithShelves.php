@@ -8,15 +8,18 @@ use Incastro\Fit\Box;
 use Incastro\Fit\Column;
 use Incastro\Fit\Opening;
 use Incastro\Fit\Terms;
-use Incastro\Geometry\Axis;
+use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
-use Incastro\Geometry\Prism;
+use Incastro\Geometry\Pose;
+use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
-use Incastro\Pieces\EdgeWork;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
+use Incastro\Pieces\Works\Finish;
+use Incastro\Pieces\Works\Finished;
+use Incastro\Pieces\Works\Sawn;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
 use Incastro\Rules\MaterialRole;
@@ -31,13 +34,11 @@ final readonly class BoxWithShelves
 {
     private const LOWEST_OPENING = 100;
 
-    private const PINS_PER_SHELF = 4;
-
-    private const SCREWS_PER_JOINT = 3;
-
     private PieceMaker $make;
 
     private BoxShell $shell;
+
+    private Nailers $nailers;
 
     private float $t;
 
@@ -45,27 +46,28 @@ final readonly class BoxWithShelves
 
     public function __construct(private Box $box, private Terms $terms)
     {
-        $this->make = new PieceMaker($box->id, $box->mark(), $terms->materials, $terms->format);
+        $this->make = new PieceMaker($box->id, $box->mark, $terms->materials, $terms->format);
         $this->shell = new BoxShell($box, $terms, $this->innerDepth());
         $this->t = $terms->board();
         $this->v = $box->v + $terms->materials->back->thickness->toDouble();
+        $this->nailers = new Nailers($box, $terms, $this->v);
     }
 
     public function build(): Assembly
     {
-        $assembly = $this->shell->build();
+        $assemblies = [$this->shell->build()];
         $number = 0;
-        foreach ($this->box->columns as $column) {
+        foreach ($this->box->columns as $c => $column) {
             foreach ($column->openings as $i => $opening) {
-                $assembly = $assembly->with($this->shelves($column, $opening, $number));
+                $assemblies[] = $this->shelves($c, $opening, $number);
                 $number += $opening->shelves();
                 if ($i < count($column->openings) - 1) {
-                    $assembly = $assembly->with($this->board($column, $opening));
+                    $assemblies[] = $this->board($c, $opening);
                 }
             }
         }
 
-        return $assembly->with($this->backAndNailers());
+        return Assembly::all(...[...$assemblies, $this->back(), $this->nailers->build($this->make, $this->shell)]);
     }
 
     /** Depth of sides, bottom and top: the back is laid on behind, the face frame before them. */
@@ -82,12 +84,19 @@ final readonly class BoxWithShelves
     }
 
     /** A board shared by two tiers, as deep as the slope leaves it. */
-    private function board(Column $column, Opening $below): Assembly
+    private function board(int $c, Opening $below): Assembly
     {
+        $column = $this->box->columns[$c];
         $z = $below->z + $below->height->result->toDouble();
-        $piece = $this->make->of($below->tierId)->inner('board', 'Fixed board', $this->wide($column), $this->depthUnder($z + $this->t), MaterialRole::Carcass, Grain::Length, [new EdgeWork('front, long', 'covered by the face frame')], ['pocket screws into both sides'], null, 'board-'.$this->boardNumber($below));
+        $piece = $this->make->of($below->tierId)->inner('board', 'Fixed board', $this->wide($column), $this->depthAt($c, $z), MaterialRole::Carcass, Grain::Length, [new Finished('front, long', Finish::Covered)], ['pocket screws into both sides'], null, 'board-'.$this->boardNumber($below));
 
-        return new Assembly([$this->level($piece, $column, $z, $column->width->result->toDouble(), Part::Body)], [new Hardware('pocket screw, 32 mm', 2 * self::SCREWS_PER_JOINT, 'fixed shelves to the sides')]);
+        return new Assembly([$this->level($piece, $column, $z, $column->width->result->toDouble(), Part::Body)], $this->fixed($piece, $c));
+    }
+
+    /** @return list<Joint> a board that is screwed to what stands on both sides of its column */
+    private function fixed(Piece $piece, int $column): array
+    {
+        return array_map(fn (string $side) => new Joint($piece->key, $side, JointKind::Pocket, 'fixed shelves to the sides'), $this->shell->beside($column));
     }
 
     private function boardNumber(Opening $wanted): int
@@ -105,26 +114,31 @@ final readonly class BoxWithShelves
         return $number;
     }
 
-    /** The depth that is left, under the sloped top, for a board whose upper side is so high over the box's foot. */
-    private function depthUnder(float $high): Working
+    /** How deep a board is whose lower side is so high over the box's foot: what the sloped top and a nailer leave. */
+    private function depthAt(int $column, float $z): Working
     {
         $top = $this->box->top;
-        $reaches = $top->isSloped() ? $top->reaches($high + $this->t / cos($top->angle(1.0))) - ($this->v - $this->box->v) : 0.0;
+        $reaches = $top->isSloped() ? $top->reaches($z + $this->t + $this->t / cos($top->angle(1.0))) - ($this->v - $this->box->v) : 0.0;
+        $depth = $this->innerDepth();
+        $depth = $reaches > 0.0 ? $depth->minus('the slope takes', Length::ofDouble($reaches)) : $depth;
 
-        return $reaches > 0.0 ? $this->innerDepth()->minus('the slope takes', Length::ofDouble($reaches)) : $this->innerDepth();
+        return $reaches < $this->t && $this->nailers->meets($column, $z, $z + $this->t)
+            ? $depth->minus('stops before a nailer', $this->terms->materials->carcass->thickness)
+            : $depth;
     }
 
     private function level(Piece $piece, Column $column, float $z, float $wide, Part $part): Placed
     {
-        $deep = $piece->width->result->toDouble();
-        $front = $this->v + $this->innerDepth()->result->toDouble();
+        $front = $this->v + $this->innerDepth()->roundedDown($this->terms->format)->result->toDouble();
+        $u = $this->box->u + $column->x + ($column->width->result->toDouble() - $wide) / 2;
 
-        return new Placed($piece, Prism::block($this->box->u + $column->x + ($column->width->result->toDouble() - $wide) / 2, $front - $deep, $this->box->z + $z, $wide, $deep, $this->t), Axis::U, Axis::V, $part, $this->box->id);
+        return new Placed($piece, Pose::at($u, $front - $piece->width->result->toDouble(), $this->box->z + $z, Way::Right, Way::Out, Way::Up), $part, $this->box->id);
     }
 
     /** clear = (inner height − n·t) / (n + 1); what rounding leaves over goes to the top opening. */
-    private function shelves(Column $column, Opening $opening, int $before): Assembly
+    private function shelves(int $c, Opening $opening, int $before): Assembly
     {
+        $column = $this->box->columns[$c];
         $count = $opening->shelves();
         if ($count === 0) {
             return new Assembly([]);
@@ -132,16 +146,16 @@ final readonly class BoxWithShelves
         $t = $this->terms->materials->carcass->thickness;
         $spacing = $this->spacing($opening, $count);
         if (! $spacing->result->isPositive()) {
-            return new Assembly([], [], [], [$this->tooClose($opening, $spacing)]);
+            return new Assembly([], findings: [$this->tooClose($opening, $spacing)]);
         }
-        $placed = $findings = [];
+        $placed = $joints = $findings = [];
         $fixedPlaces = $this->fixedPlaces($opening, $count);
         $make = $this->make->of($opening->tierId);
         foreach (range(1, $count) as $i) {
             $isFixed = in_array($i, $fixedPlaces, true);
             $z = $opening->z + $i * $spacing->result->toDouble() + ($i - 1) * $t->toDouble();
             $length = $isFixed ? $this->wide($column) : $this->wide($column)->minus('play, so that it drops in', $this->terms->rules->get(Rule::ShelfPlay));
-            $depth = $this->depthUnder($z + $t->toDouble());
+            $depth = $this->depthAt($c, $z);
             if ($depth->result->toDouble() < $this->terms->rule(Rule::LeastDepth)) {
                 $findings = [$this->tooShallow($opening, $depth)];
                 if ($depth->result->toDouble() < 2 * $this->t) {
@@ -155,22 +169,19 @@ final readonly class BoxWithShelves
                 $depth,
                 MaterialRole::Carcass,
                 Grain::Length,
-                [new EdgeWork('front, long', 'banded')],
+                [new Finished('front, long', Finish::Banded)],
                 [$isFixed ? 'pocket screws into both sides' : 'on four pins'],
                 null,
                 'shelf-'.($before + $i),
             );
             $placed[] = $this->level($piece, $column, $z, $piece->length->result->toDouble(), $isFixed ? Part::Body : Part::Loose);
+            array_push($joints, ...$isFixed ? $this->fixed($piece, $c) : array_map(fn (string $side) => new Joint($piece->key, $side, JointKind::Pins, 'adjustable shelves'), $this->shell->beside($c)));
         }
-        $hardware = array_values(array_filter([
-            new Hardware('pocket screw, 32 mm', 2 * self::SCREWS_PER_JOINT * $opening->fixedShelves, 'fixed shelves to the sides'),
-            new Hardware('shelf pin', self::PINS_PER_SHELF * $opening->adjustableShelves, 'adjustable shelves'),
-        ], fn (Hardware $hardware) => $hardware->quantity > 0));
         if ($spacing->result->isLessThan(Length::ofMillimetres(self::LOWEST_OPENING))) {
             $findings[] = $this->tooClose($opening, $spacing);
         }
 
-        return new Assembly($placed, $hardware, ['Clear between shelves, '.$this->nameOf($opening) => $spacing], $findings);
+        return new Assembly($placed, $joints, [], ['Clear between shelves, '.$this->nameOf($opening) => $spacing], $findings);
     }
 
     private function spacing(Opening $opening, int $count): Working
@@ -197,7 +208,7 @@ final readonly class BoxWithShelves
             }
         }
 
-        return $number === 1 ? $this->box->mark() : $this->box->mark().'.'.$at;
+        return $number === 1 ? $this->box->mark : $this->box->mark.'.'.$at;
     }
 
     private function tooClose(Opening $opening, Working $spacing): Finding
@@ -234,7 +245,8 @@ final readonly class BoxWithShelves
         return array_map(fn (int $k) => (int) round($k * ($count + 1) / ($fixed + 1)), $fixed === 0 ? [] : range(1, $fixed));
     }
 
-    private function backAndNailers(): Assembly
+    /** A thin back laid on behind, a little smaller than the box; under a rake or a slope it follows the top. */
+    private function back(): Assembly
     {
         $play = $this->terms->rules->get(Rule::BackPlay);
         $half = $play->toDouble() / 2;
@@ -244,27 +256,18 @@ final readonly class BoxWithShelves
             : Working::start('height of the box', $this->box->outerHeight());
         $length = $high->minus('less than the box', $play);
         $width = Working::start('width of the box', $this->box->outerWidth())->minus('less than the box', $play);
-        [$wide, $long] = [$width->result->toDouble(), $length->result->toDouble()];
         $outline = null;
-        $profile = Polygon::rectangle($this->box->u + $half, $this->box->z + $half, $wide, $long)->points;
         $works = [];
         if ($top->isRaked()) {
+            $wide = $width->roundedDown($this->terms->format)->result->toDouble();
             [$left, $right] = [$top->left - 2 * $half, $top->right - 2 * $half];
-            $outline = new Polygon([new Point(0.0, 0.0), new Point($left, 0.0), new Point($right, $wide), new Point(0.0, $wide)]);
-            $profile = array_map(fn (Point $point) => new Point($this->box->u + $half + $point->y, $this->box->z + $half + $point->x), $outline->points);
-            $works[] = new EdgeWork('top, short', sprintf('cut at %.1f° to the rake', rad2deg($top->angle($this->box->outerWidth()->toDouble()))));
+            $outline = new Outline(new Polygon([new Point(0.0, 0.0), new Point($left, 0.0), new Point($right, $wide), new Point(0.0, $wide)]));
+            $works[] = new Sawn('top, short', $top->angle($this->box->outerWidth()->toDouble()), ' to the rake');
         }
         $back = $this->make->inner('back', 'Back', $length, $width, MaterialRole::Back, Grain::Length, $works, ['laid on behind, screwed all round'], $outline);
-        $nailer = fn (string $at) => $this->make->inner("nailer-$at", 'Nailer', $this->shell->betweenSides(), Working::start('nailer width', $this->terms->rules->get(Rule::NailerWidth)), MaterialRole::Carcass, Grain::Length, [], ['pocket screws into both sides; the box is fixed to studs through it']);
-        $tall = $this->terms->rule(Rule::NailerWidth);
-        $low = min($top->lowest(), $top->isSloped() ? $top->back : INF);
-        $places = $low > 2 * $tall + 4 * $this->t ? ['top' => $low - 2 * $this->t - $tall + ($top->isRaked() || $top->isSloped() ? 0.0 : $this->t), 'bottom' => $this->t] : ['bottom' => $this->t];
-        $across = $this->box->outerWidth()->toDouble() - 2 * $this->t;
-        $placed = [new Placed($back, new Prism(Axis::V, $profile, $this->box->v, $this->v), Axis::Z, Axis::U, Part::Back, $this->box->id)];
-        foreach ($places as $at => $z) {
-            $placed[] = new Placed($nailer($at), Prism::block($this->box->u + $this->t, $this->v, $this->box->z + $z, $across, $this->t, $tall), Axis::U, Axis::Z, Part::Nailer, $this->box->id);
-        }
+        $placed = new Placed($back, Pose::at($this->box->u + $half, $this->box->v, $this->box->z + $half, Way::Up, Way::Right, Way::Out), Part::Back, $this->box->id);
+        $joints = array_map(fn (string $to) => new Joint($back->key, $this->box->id.':'.$to, JointKind::Screws, 'backs'), ['side-L', 'side-R', 'bottom', $top->isSloped() ? 'top-slope' : 'top']);
 
-        return new Assembly($placed, [new Hardware('pocket screw, 32 mm', 4 * count($places), 'nailers to the sides')]);
+        return new Assembly([$placed], $joints);
     }
 }

@@ -10,15 +10,19 @@ use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Fit\Closing\Side;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\Terms;
-use Incastro\Geometry\Axis;
+use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Polyline;
-use Incastro\Geometry\Prism;
+use Incastro\Geometry\Pose;
+use Incastro\Geometry\Vector;
+use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
-use Incastro\Pieces\EdgeWork;
 use Incastro\Pieces\Grain;
+use Incastro\Pieces\Piece;
+use Incastro\Pieces\Works\Finish;
+use Incastro\Pieces\Works\Finished;
 use Incastro\Rules\MaterialRole;
 use Incastro\Rules\Rule;
 
@@ -27,109 +31,211 @@ final readonly class ClosingStrips
 {
     private const CLEAT = 30;
 
+    /** Air between a cleat and the house, mm. */
+    private const PLAY = 1.0;
+
     private PieceMaker $make;
 
     private float $thickness;
 
     private float $v;
 
+    private Scribing $scribing;
+
     public function __construct(private FittedRun $run, private Box $box, private Terms $terms)
     {
-        $this->make = new PieceMaker($box->id, $box->mark(), $terms->materials, $terms->format);
+        $this->make = new PieceMaker($box->id, $box->mark, $terms->materials, $terms->format);
         $this->thickness = $terms->materials->frame->thickness->toDouble();
         $this->v = $box->face() - $this->thickness;
+        $this->scribing = new Scribing($run->frame, $box->face(), $this->thickness);
     }
 
     public function build(): Assembly
     {
-        $placed = [];
+        $assemblies = [];
         foreach ([Side::Left, Side::Right, Side::Top] as $side) {
             $edge = $this->run->edge($side, $this->box->id);
-            array_push($placed, ...match ($edge?->closing) {
-                Closing::Filler => $this->filler($edge),
-                Closing::Trim => [$this->trim($edge)],
-                default => [],
-            });
+            $assemblies[] = match ($edge?->closing) {
+                Closing::Filler => $side === Side::Top ? $this->frieze($edge) : $this->filler($edge),
+                Closing::Trim => new Assembly([$side === Side::Top ? $this->trimAbove($edge) : $this->trim($edge)]),
+                default => new Assembly([]),
+            };
         }
 
-        return new Assembly($placed);
+        return Assembly::all(...$assemblies);
     }
 
-    /** @return list<Placed> the strip, and the cleat behind it */
-    private function filler(FittedEdge $edge): array
+    /** The strip beside a box, and the cleat behind it. */
+    private function filler(FittedEdge $edge): Assembly
     {
-        $isTop = $edge->side === Side::Top;
         $length = $this->lengthAlong($edge->side);
-        $width = $edge->scribe->overhang ?? Working::start('largest gap', Length::ofDouble($edge->gap->most));
-        $before = $isTop ? $this->reach(Side::Left) : 0.0;
-        $outline = match (true) {
-            $isTop => $this->betweenTheWalls($edge),
-            $this->isScribedAbove() => $this->underTheCeiling($edge),
-            default => ScribedOutline::of($edge->gap, 0.0, 0.0, $length->result->toDouble()),
-        };
-        $beyond = $outline->bounds()[3] - $edge->gap->most;
-        $width = $beyond > 1e-6 ? $width->plus('beyond the box, where the gap is larger', Length::ofDouble($beyond)) : $width;
-        $works = [new EdgeWork('outer, long', 'scribed to '.$edge->side->surface())];
-        foreach ($isTop ? [Side::Left, Side::Right] : [] as $end) {
+        $outline = $this->isScribedAbove()
+            ? $this->underTheCeiling($edge)
+            : ScribedOutline::of($edge->gap, 0.0, 0.0, $length->result->toDouble());
+        $outer = array_slice($outline->points, 2);
+        $works = [$this->scribing->wall('outer, long', $edge->side, $this->box->z, $this->box->z + $edge->gap->stations[count($edge->gap->stations) - 1]->x, $outer)];
+        if ($this->isScribedAbove()) {
+            $works[] = $this->scribing->ceiling('top, short', $this->beside($edge->side), $this->beside($edge->side), [$outline->points[1], $outline->points[2]]);
+        }
+        $strip = $this->make->covering('filler-'.$edge->side->value, 'Filler', $length, $this->widthOf($edge, $outline), MaterialRole::Frame, new Outline($outline), $works);
+        $placed = [new Placed($strip, Pose::at($this->beside($edge->side), $this->v, $this->box->z, Way::Up, $edge->side === Side::Left ? Way::Left : Way::Right, Way::Out), Part::Face, $this->box->id)];
+        $joints = [new Joint($strip->key, $this->box->id.($edge->side === Side::Left ? ':stile-L' : ':stile-R'), JointKind::Pocket, 'fillers to stiles')];
+        $cleat = $this->cleat($edge, $this->heightBeside($edge->side));
+        if ($cleat !== null) {
+            [$u, $t] = [$this->beside($edge->side), $this->terms->board()];
+            $placed[] = new Placed($cleat, Pose::at($edge->side === Side::Left ? $u - $t : $u, $this->v - self::CLEAT, $this->box->z, Way::Up, Way::Out, Way::Right), Part::Cleat, $this->box->id);
+            $joints[] = new Joint($cleat->key, $this->box->id.($edge->side === Side::Left ? ':side-L' : ':side-R'), JointKind::Screws, 'cleats to boxes');
+        }
+
+        return new Assembly($placed, $joints);
+    }
+
+    /** The strip above a box, from wall to wall over what closes its sides, and the cleat behind it. */
+    private function frieze(FittedEdge $edge): Assembly
+    {
+        $length = $this->lengthAlong(Side::Top);
+        $shape = $this->betweenTheWalls($edge);
+        $before = $this->reach(Side::Left);
+        $profile = $this->above($shape, $before);
+        $face = new InFace($profile, $this->v, $this->turn());
+        $works = [$this->scribing->ceiling('outer, long', $this->box->u, $this->box->right(), $face->line(array_slice($profile, 2)))];
+        foreach ([Side::Left, Side::Right] as $end) {
             if ($this->reach($end) > 0.0) {
-                $works[] = new EdgeWork($end->value.', short', 'scribed to '.$end->surface());
+                $line = $end === Side::Left ? [$profile[count($profile) - 1], $profile[0]] : [$profile[1], $profile[2]];
+                $works[] = $this->scribing->wall($end->value.', short', $end, $this->box->highest(), $this->box->highest() + $edge->gap->most, $face->line($line));
             }
         }
-        if (! $isTop && $this->isScribedAbove()) {
-            $works[] = new EdgeWork('top, short', CeilingWork::of($this->run->frame, $this->beside($edge->side), $this->box->face(), $this->thickness));
+        [, $long, , $wide] = $face->outline->bounds();
+        $length = $this->along($length, $long);
+        $width = $this->widthOf($edge, $shape);
+        $width = $wide > $width->result->toDouble() ? $width->plus('along the rake', Length::ofDouble($wide - $width->result->toDouble())) : $width;
+        $strip = $this->make->covering('filler-top', 'Frieze', $length, $width, MaterialRole::Frame, $face->outline, $works);
+        $placed = [new Placed($strip, $face->pose, Part::Face, $this->box->id)];
+        $joints = [new Joint($strip->key, $this->box->id.':rail-top', JointKind::Pocket, 'fillers to rails')];
+        $cleat = $this->cleat($edge, Working::start('width of the box', $this->box->outerWidth()));
+        if ($cleat !== null && ! $this->box->top->isRaked()) {
+            $placed[] = new Placed($cleat, Pose::at($this->box->u, $this->v - self::CLEAT, $this->box->highest(), Way::Right, Way::Out, Way::Up), Part::Cleat, $this->box->id);
+            $joints[] = new Joint($cleat->key, $this->box->id.':top', JointKind::Screws, 'cleats to boxes');
         }
-        $strip = $this->make->covering(
-            'filler-'.$edge->side->value,
-            $isTop ? 'Frieze' : 'Filler',
-            $length,
-            $width,
-            MaterialRole::Frame,
-            $outline,
-            $works,
-        );
-        $cleat = $this->make->inner('cleat-'.$edge->side->value, 'Cleat', $isTop ? $length : $this->heightBeside($edge->side), Working::start('cleat width', Length::ofMillimetres(self::CLEAT)), MaterialRole::Carcass, Grain::Any, [], ['set back by the thickness of the strip']);
-        $profile = $this->inPlace($outline, $edge->side, $before);
-        $bounds = (new Prism(Axis::V, $profile, 0.0, 1.0))->bounds();
-        $solid = $isTop
-            ? Prism::block($bounds->u0, $this->v - self::CLEAT, $bounds->z0, $bounds->u1 - $bounds->u0, self::CLEAT, 1.0)
-            : Prism::block($edge->side === Side::Left ? $bounds->u1 - 1.0 : $bounds->u0, $this->v - self::CLEAT, $bounds->z0, 1.0, self::CLEAT, $cleat->length->result->toDouble());
-        [$along, $across] = $isTop ? [Axis::U, Axis::Z] : [Axis::Z, Axis::U];
 
-        return [
-            new Placed($strip, new Prism(Axis::V, $profile, $this->v, $this->v + $this->thickness), $along, $across, Part::Face, $this->box->id),
-            new Placed($cleat, $solid, $along, Axis::V, Part::Cleat, $this->box->id),
-        ];
+        return new Assembly($placed, $joints);
+    }
+
+    /** The cleat that a strip is screwed to, set back by its thickness; null where the gap behind the strip has no room for it. */
+    private function cleat(FittedEdge $edge, Working $length): ?Piece
+    {
+        $least = min(array_map(fn (float $v) => $this->leastGap($edge, $v), [$this->v - self::CLEAT, $this->v]));
+
+        return $least < $this->terms->board() + self::PLAY ? null
+            : $this->make->inner('cleat-'.$edge->side->value, 'Cleat', $length, Working::start('cleat width', Length::ofMillimetres(self::CLEAT)), MaterialRole::Carcass, Grain::Any, [], ['set back by the thickness of the strip']);
+    }
+
+    /** The least gap along an edge, at another depth than that of its face, mm. */
+    private function leastGap(FittedEdge $edge, float $v): float
+    {
+        $frame = $this->run->frame;
+
+        return min(array_map(fn (Point $station) => match ($edge->side) {
+            Side::Left => $this->box->u - $frame->leftAt($v, $this->box->z + $station->x, $this->terms->rules->skirtingStays),
+            Side::Right => $frame->rightAt($v, $this->box->z + $station->x, $this->terms->rules->skirtingStays) - $this->box->right(),
+            default => $frame->ceilingAt($this->box->u + $station->x, $v) - $this->box->topAt($this->box->u + $station->x, $this->box->face()),
+        }, $edge->gap->stations));
+    }
+
+    private function widthOf(FittedEdge $edge, Polygon $outline): Working
+    {
+        $width = $edge->scribe->overhang ?? Working::start('largest gap', Length::ofDouble($edge->gap->most));
+        $beyond = $outline->bounds()[3] - $edge->gap->most;
+
+        return $beyond > 1e-6 ? $width->plus('beyond the box, where the gap is larger', Length::ofDouble($beyond)) : $width;
+    }
+
+    /** A length measured along the run, as long as it is along a rake. */
+    private function along(Working $length, float $long): Working
+    {
+        $more = $long - $length->result->toDouble();
+
+        return $this->box->top->isRaked() && $more > 0.0 ? $length->plus('along the rake, to its long points', Length::ofDouble($more)) : $length;
+    }
+
+    private function turn(): float
+    {
+        $angle = $this->box->top->isRaked() ? $this->box->top->angle($this->box->outerWidth()->toDouble()) : 0.0;
+
+        return $this->box->top->right >= $this->box->top->left ? $angle : -$angle;
     }
 
     /**
-     * An outline with x along the edge and y away from the furniture, where it stands: u and z.
+     * A shape with x along the top of the box and y over it, where it stands: u and z.
      *
      * @return list<Point>
      */
-    private function inPlace(Polygon $outline, Side $side, float $before): array
+    private function above(Polygon $shape, float $before): array
     {
-        $points = array_map(fn (Point $point) => match ($side) {
-            Side::Left => new Point($this->box->u - $point->y, $this->box->z + $point->x),
-            Side::Right => new Point($this->box->right() + $point->y, $this->box->z + $point->x),
-            default => new Point($this->box->u + $point->x - $before, $this->box->topAt(min($this->box->right(), max($this->box->u, $this->box->u + $point->x - $before)), $this->box->face()) + $point->y),
-        }, $outline->points);
+        $top = fn (float $u): float => $this->box->topAt($u, $this->box->face());
 
-        return $points;
+        return array_map(fn (Point $point) => new Point($this->box->u + $point->x - $before, $top($this->box->u + $point->x - $before) + $point->y), $shape->points);
     }
 
+    /** A straight strip before the face that touches the house where it stands farthest in, and leans as the house does. */
     private function trim(FittedEdge $edge): Placed
     {
-        $length = $this->lengthAlong($edge->side);
+        [$first, $slope] = $this->touching($edge);
         $face = $this->terms->rules->get(Rule::TrimFace);
-        $piece = $this->make->covering('trim-'.$edge->side->value, 'Trim', $length, Working::start('face of the trim', $face), MaterialRole::Frame, null, [new EdgeWork('outer, long', 'touches the house')]);
-        $isTop = $edge->side === Side::Top;
-        $lap = $face->toDouble() - $edge->gap->most;
-        $line = new Polyline($edge->gap->stations);
-        $from = $isTop ? $this->reach(Side::Left) : 0.0;
-        $outline = new Polygon([new Point(0.0, -$lap), new Point($length->result->toDouble(), -$lap), new Point($length->result->toDouble(), $line->at($length->result->toDouble() - $from)), new Point(0.0, $line->at(-$from))]);
-        [$along, $across] = $isTop ? [Axis::U, Axis::Z] : [Axis::Z, Axis::U];
+        $piece = $this->make->covering('trim-'.$edge->side->value, 'Trim', $this->lengthAlong($edge->side), Working::start('face of the trim', $face), MaterialRole::Frame, null, [new Finished('outer, long', Finish::TouchesHouse)]);
+        $away = $edge->side === Side::Left ? -1.0 : 1.0;
+        $long = hypot(1.0, $slope);
+        $along = new Vector($away * $slope / $long, 0.0, 1.0 / $long);
+        $across = new Vector($away / $long, 0.0, -$slope / $long);
+        $at = (new Vector($this->beside($edge->side) + $away * $first, $this->v + $this->thickness, $this->box->z))->minus($across->times($piece->width->result->toDouble()));
 
-        return new Placed($piece, new Prism(Axis::V, $this->inPlace($outline, $edge->side, $from), $this->v + $this->thickness, $this->v + 2 * $this->thickness), $along, $across, Part::Face, $this->box->id);
+        return new Placed($piece, new Pose($at, $along, $across, Way::Out->vector()), Part::Face, $this->box->id);
+    }
+
+    private function trimAbove(FittedEdge $edge): Placed
+    {
+        [$first, $slope] = $this->touching($edge);
+        $length = $this->lengthAlong(Side::Top);
+        $before = $this->reach(Side::Left);
+        $long = $length->result->toDouble();
+        $face = $this->terms->rule(Rule::TrimFace);
+        $at = fn (float $x): float => $first + $slope * ($x - $before);
+        $profile = $this->above(new Polygon([new Point(0.0, $at(0.0) - $face), new Point($long, $at($long) - $face), new Point($long, $at($long)), new Point(0.0, $at(0.0))]), $before);
+        $shape = new InFace($profile, $this->v + $this->thickness, atan2($profile[1]->y - $profile[0]->y, $profile[1]->x - $profile[0]->x));
+        $piece = $this->make->covering('trim-top', 'Trim', $this->along($length, $shape->outline->bounds()[1]), Working::start('face of the trim', $this->terms->rules->get(Rule::TrimFace)), MaterialRole::Frame, $shape->outline, [new Finished('outer, long', Finish::TouchesHouse)]);
+
+        return new Placed($piece, $shape->pose, Part::Face, $this->box->id);
+    }
+
+    /**
+     * The straight line along which a trim touches the house, as near as both its faces allow: how far from the box at its
+     * first station, and how much further for each mm along.
+     *
+     * @return array{float, float}
+     */
+    private function touching(FittedEdge $edge): array
+    {
+        $stations = $edge->gap->stations;
+        [$first, $slope] = count($stations) > 1 ? Polyline::bestLine($stations) : [$stations[0]->y, 0.0];
+        $less = 0.0;
+        foreach ($stations as $station) {
+            $less = max($less, $first + $slope * $station->x - min($station->y, $this->gapBefore($edge, $station->x)));
+        }
+
+        return [$first - $less, $slope];
+    }
+
+    /** The gap at the front of a trim, mm. */
+    private function gapBefore(FittedEdge $edge, float $at): float
+    {
+        $v = $this->box->face() + $this->thickness;
+        $frame = $this->run->frame;
+
+        return match ($edge->side) {
+            Side::Left => $this->box->u - $frame->leftAt($v, $this->box->z + $at, $this->terms->rules->skirtingStays),
+            Side::Right => $frame->rightAt($v, $this->box->z + $at, $this->terms->rules->skirtingStays) - $this->box->right(),
+            default => $frame->ceilingAt($this->box->u + $at, $v) - $this->box->topAt($this->box->u + $at, $this->box->face()),
+        };
     }
 
     /** Along a side: as long as the stile. Along the top: over the box and what its stiles or fillers reach beyond it. */

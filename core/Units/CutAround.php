@@ -9,22 +9,22 @@ use Incastro\Fit\Terms;
 use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Axis;
 use Incastro\Geometry\Block;
+use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
-use Incastro\Geometry\Prism;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
-use Incastro\Pieces\CutOut;
-use Incastro\Pieces\Piece;
-use Incastro\Rules\Rule;
+use Incastro\Pieces\Works\Cut;
+use Incastro\Pieces\Works\CutFor;
+use Incastro\Rules\MaterialRole;
 use Incastro\Survey\Things\Thing;
-use Incastro\Survey\Things\ThingKind;
 use Incastro\Survey\Things\ThingRule;
 
 /**
  * Cuts pieces around what stands in their way: slots from the hidden edge for pipes that cannot be threaded in, notches for
  * posts and beams, openings for sockets where the person wants one, and a back split where a pipe runs up behind it. Hole =
- * size + 2 × clearance (handbook, "The scribe line").
+ * size + 2 × clearance (handbook, "The scribe line"). What is cut is the piece's present outline, with all that was cut from
+ * it before. What cannot be cut stays, and is found by the check of the whole.
  */
 final readonly class CutAround
 {
@@ -33,6 +33,9 @@ final readonly class CutAround
 
     /** A slot longer than this is no slot: the piece is split through the hole's centre instead, mm. */
     private const LONGEST_SLOT = 200.0;
+
+    /** Beyond every piece, mm. */
+    private const FAR = 1e5;
 
     private ThingPlace $places;
 
@@ -45,65 +48,91 @@ final readonly class CutAround
     public function all(Assembly $assembly): Assembly
     {
         $placed = $assembly->placed;
+        $became = [];
         foreach ($this->terms->room->things as $thing) {
             $isOpened = in_array($thing->id, $this->openings, true);
             if ($thing->rule === ThingRule::Removed || (! $isOpened && ! $thing->kind->isCutAround())) {
                 continue;
             }
-            $clearance = $this->clearance($thing, $isOpened);
+            $clearance = $this->places->clearance($thing, $this->terms->rules, $isOpened);
             $block = $this->places->block($thing)->grown($clearance);
             $next = [];
-            foreach ($placed as $piece) {
-                array_push($next, ...$this->cut($piece, $thing, $block, $clearance));
+            foreach ($placed as $one) {
+                $parts = $one->bounds->meets($block, 0.0) ? $this->cut($one, $thing, $block, $clearance) : [$one];
+                array_push($next, ...$parts);
+                if (count($parts) !== 1 || $parts[0]->piece->key !== $one->piece->key) {
+                    $became[$one->piece->key] = array_map(fn (Placed $part) => $part->piece->key, $parts);
+                }
             }
             $placed = $next;
         }
 
-        return $assembly->placing($placed);
+        return $became === [] ? $assembly->placing($placed, $assembly->joints) : $assembly->placing($placed, $this->joined($assembly->joints, $placed, $became));
     }
 
-    private function clearance(Thing $thing, bool $isOpened): float
+    /**
+     * Joints of a piece that was parted are those of its parts that still reach the other.
+     *
+     * @param  list<Joint>  $joints
+     * @param  list<Placed>  $placed
+     * @param  array<string, list<string>>  $became
+     * @return list<Joint>
+     */
+    private function joined(array $joints, array $placed, array $became): array
     {
-        return match (true) {
-            $thing->clearance > 0.0 => $thing->clearance,
-            $isOpened => $this->terms->rule(Rule::OpeningPlay),
-            $thing->kind === ThingKind::Pipe => $this->terms->rule(Rule::PipeCold),
-            default => $this->terms->rule(Rule::NotchPlay),
+        $byKey = [];
+        foreach ($placed as $one) {
+            $byKey[$one->piece->key] = $one;
+        }
+        $parts = function (string $key) use (&$parts, $became): array {
+            return isset($became[$key]) ? array_merge([], ...array_map($parts, $became[$key])) : [$key];
         };
+        $joined = [];
+        foreach ($joints as $joint) {
+            foreach ($parts($joint->a) as $a) {
+                foreach ($parts($joint->b) as $b) {
+                    $isWhole = $a === $joint->a && $b === $joint->b;
+                    if ($isWhole || (isset($byKey[$a], $byKey[$b]) && $byKey[$a]->solid()->overlap($byKey[$b]->solid(), -Joinery::TOUCH) > -Joinery::TOUCH)) {
+                        $joined[] = new Joint($a, $b, $joint->kind, $joint->use, $joint->shares);
+                    }
+                }
+            }
+        }
+
+        return $joined;
     }
 
     /** @return list<Placed> */
     private function cut(Placed $placed, Thing $thing, Block $block, float $clearance): array
     {
-        if ($placed->part === Part::Face || ! $placed->bounds->meets($block)) {
-            return [$placed];
-        }
         $form = $this->form($placed, $thing, $block, $clearance);
         [$x0, $x1, $y0, $y1] = $form->bounds();
-        [$x, $y] = [[$x0, $x1], [$y0, $y1]];
-        $name = lcfirst($thing->name);
-        $long = $placed->along($placed->length)[1] - $placed->along($placed->length)[0];
-        $wide = $placed->along($placed->width)[1] - $placed->along($placed->width)[0];
-        $isThrough = $thing->kind->isRound() && ! ThingPlace::runs($thing, self::direction($placed->length)) && ! ThingPlace::runs($thing, self::direction($placed->width));
-        if ($placed->part === Part::Cleat || $placed->part === Part::Nailer) {
-            return $this->interrupted($placed, $x, $long, $name);
-        }
-        if ($placed->part === Part::Back) {
-            return $this->cutBack($placed, $thing, $form, $long, $wide, $isThrough, $clearance);
-        }
-        if ($placed->width !== Axis::V || $y[1] > $wide - self::LEFT || ($x[0] <= 0.0 && $x[1] >= $long)) {
+        [$from, $long, $low, $wide] = $placed->piece->outline->bounds();
+        if ($x1 <= $from || $x0 >= $long || $y1 <= $low || $y0 >= $wide) {
             return [$placed];
         }
-        if ($isThrough && $y[0] > self::LONGEST_SLOT) {
-            return $this->split($placed, $form, $name);
+        if ($placed->part === Part::Cleat || $placed->part === Part::Nailer || ($placed->part === Part::Plinth && $placed->piece->material === MaterialRole::Carcass)) {
+            return $this->parted($placed, Polygon::rectangle($x0, -self::FAR, $x1 - $x0, 2 * self::FAR), new CutFor(Cut::Stop, $thing->id, $thing->name)) ?: [];
+        }
+        $isThrough = $thing->kind->isRound() && ! in_array($thing->runs(), [self::direction($placed->length), self::direction($placed->width)], true);
+        if ($placed->part === Part::Back) {
+            return $this->cutBack($placed, $thing, $form, $isThrough, $clearance);
+        }
+        if ($placed->width !== Axis::V || $placed->pose->width->y < 0.0 || $y1 > $wide - self::LEFT) {
+            return [$placed];
+        }
+        if ($isThrough && $y0 > self::LONGEST_SLOT) {
+            return $this->split($placed, $thing, $form);
         }
         $isSocket = in_array($thing->id, $this->openings, true) && ! $thing->kind->isCutAround();
-        if ($isSocket && $y[0] > 1.0) {
-            return [$placed->withPiece($placed->piece->holed(Polygon::rectangle(max(0.0, $x[0]), $y[0], min($long, $x[1]) - max(0.0, $x[0]), $y[1] - $y[0]), "opening for $name"))];
+        if ($isSocket && $y0 > 1.0) {
+            return $this->opened($placed, $thing, $form);
         }
-        $outline = CutOut::notch($placed->piece->outline, $form->upperLine(0.0, $long));
+        $slot = $form->drawnDown(-self::FAR);
+        $parts = $slot === null ? [] : $placed->piece->outline->minus($slot);
 
-        return [$outline === null ? $placed : $placed->withPiece($placed->piece->cutTo($outline, sprintf('%s for %s, %s deep from the back edge', $isThrough ? 'slot' : 'notch', $name, $this->terms->write($y[1]))))];
+        return count($parts) !== 1 ? [$placed]
+            : [$placed->withPiece($placed->piece->cutTo($parts[0], new CutFor($isThrough ? Cut::Slot : Cut::Notch, $thing->id, $thing->name, [$y1 - $low])))];
     }
 
     /**
@@ -112,104 +141,123 @@ final readonly class CutAround
      *
      * @return list<Placed>
      */
-    private function cutBack(Placed $placed, Thing $thing, Polygon $form, float $long, float $wide, bool $isThrough, float $clearance): array
+    private function cutBack(Placed $placed, Thing $thing, Polygon $form, bool $isThrough, float $clearance): array
     {
-        $name = lcfirst($thing->name);
         [$x0, $x1, $y0, $y1] = $form->bounds();
-        [$x, $y] = [[$x0, $x1], [$y0, $y1]];
-        if ($x[0] <= 1.0 && $x[1] >= $long - 1.0) {
-            return $this->parted($placed, $y, $wide, $name);
+        [$from, $long] = $placed->piece->outline->bounds();
+        if ($x0 <= $from + 1.0 && $x1 >= $long - 1.0) {
+            return $this->parted($placed, Polygon::rectangle(-self::FAR, $y0, 2 * self::FAR, $y1 - $y0), new CutFor(Cut::Stop, $thing->id, $thing->name)) ?: [$placed];
         }
-        $at = [max(0.0, $x[0]), min($long, $x[1])];
         if ($isThrough) {
-            $fromFoot = $x[1] <= $long - $x[0];
-            // Seen from the end that the slot comes from: x along it, y into the board.
-            $seen = fn (Polygon $polygon): Polygon => new Polygon(array_map(fn (Point $point) => new Point($point->y, $fromFoot ? $point->x : $long - $point->x), $polygon->points));
-            $back = fn (Polygon $polygon): Polygon => new Polygon(array_map(fn (Point $point) => new Point($fromFoot ? $point->y : $long - $point->y, $point->x), $polygon->points));
-            $slot = CutOut::notch($seen($placed->piece->outline), $seen($form)->upperLine(0.0, $wide));
-            $deep = $fromFoot ? $x[1] : $long - $x[0];
+            $isFoot = $x1 <= $long - $x0;
+            // The slot goes on from the hole to the nearer end, as wide as it.
+            $slot = $this->slotAlong($form, $isFoot ? -self::FAR : self::FAR);
+            $parts = $placed->piece->outline->minus($slot);
+            $work = new CutFor($isFoot ? Cut::SlotUp : Cut::SlotDown, $thing->id, $thing->name, [$isFoot ? $x1 : $long - $x0, $thing->width + 2 * $clearance]);
 
-            return [$slot === null ? $placed : $placed->withPiece($placed->piece->cutTo($back($slot), sprintf('slot for %s, %s %s: hole %s across', $name, $this->terms->write($deep), $fromFoot ? 'up from its foot' : 'down from its head', $this->terms->write($thing->width + 2 * $clearance))))];
+            return count($parts) === 1 ? [$placed->withPiece($placed->piece->cutTo($parts[0], $work))] : ($this->parted($placed, $slot, $work) ?: [$placed]);
         }
-        if ($y[0] <= 1.0 || $y[1] >= $wide - 1.0 || $at[0] <= 1.0 || $at[1] >= $long - 1.0) {
+
+        return $this->opened($placed, $thing, $form);
+    }
+
+    private function slotAlong(Polygon $form, float $to): Polygon
+    {
+        $turned = fn (Polygon $polygon): Polygon => new Polygon(array_map(fn (Point $point) => new Point($point->y, $to < 0.0 ? $point->x : -$point->x), $polygon->points));
+        $back = fn (Polygon $polygon): Polygon => new Polygon(array_map(fn (Point $point) => new Point($to < 0.0 ? $point->y : -$point->y, $point->x), $polygon->points));
+
+        return $back($turned($form)->drawnDown(-self::FAR) ?? $turned($form));
+    }
+
+    /** @return list<Placed> a piece with a hole, or, where it meets an edge, a notch */
+    private function opened(Placed $placed, Thing $thing, Polygon $form): array
+    {
+        $parts = $placed->piece->outline->minus($form);
+        [$x0, $x1, $y0, $y1] = $form->bounds();
+        [$from, $long, $low, $wide] = $placed->piece->outline->bounds();
+        $work = new CutFor(Cut::Opening, $thing->id, $thing->name, [min($long, $x1) - max($from, $x0), min($wide, $y1) - max($low, $y0)]);
+
+        return count($parts) === 1 ? [$placed->withPiece($placed->piece->cutTo($parts[0], $work))] : ($this->parted($placed, $form, $work) ?: [$placed]);
+    }
+
+    /** @return list<Placed> both halves of a piece that is split through the centre of a hole */
+    private function split(Placed $placed, Thing $thing, Polygon $hole): array
+    {
+        [$x0, $x1] = $hole->bounds();
+        $work = new CutFor(Cut::Split, $thing->id, $thing->name, [$x1 - $x0]);
+        [, $long] = $placed->piece->outline->bounds();
+        $middle = ($x0 + $x1) / 2;
+        if ($middle < self::LEFT || $middle > $long - self::LEFT) {
             return [$placed];
         }
+        $whole = $placed->piece->outline->minus($hole);
+        $halves = [];
+        foreach ([[-self::FAR, $middle], [$middle, self::FAR]] as [$from, $to]) {
+            foreach ($whole as $part) {
+                array_push($halves, ...$part->between($from, $to));
+            }
+        }
 
-        return [$placed->withPiece($placed->piece->holed($form, sprintf('opening for %s, %s by %s', $name, $this->terms->write($at[1] - $at[0]), $this->terms->write($y[1] - $y[0]))))];
+        return count($halves) === 2 ? $this->parts($placed, $halves, $work) : [$placed];
     }
 
     /**
-     * A cleat stops before what it meets and goes on behind it.
+     * The parts on both sides of what is cut out, of those that are worth keeping.
      *
-     * @param  array{float, float}  $x
      * @return list<Placed>
      */
-    private function interrupted(Placed $placed, array $x, float $long, string $name): array
+    private function parted(Placed $placed, Polygon $away, CutFor $work): array
     {
+        $kept = array_values(array_filter($placed->piece->outline->minus($away), function (Outline $part): bool {
+            [$x0, $x1, $y0, $y1] = $part->bounds();
+
+            return max($x1 - $x0, $y1 - $y0) >= self::LEFT && min($x1 - $x0, $y1 - $y0) >= 10.0;
+        }));
+
+        return count($kept) === 1 && abs($kept[0]->area() - $placed->piece->outline->area()) < 1.0 ? [$placed] : $this->parts($placed, $kept, $work);
+    }
+
+    /**
+     * Pieces of their own, each with a blank: from the edge of the whole blank where the part has it, else from the cut.
+     *
+     * @param  list<Outline>  $outlines
+     * @return list<Placed>
+     */
+    private function parts(Placed $placed, array $outlines, CutFor $work): array
+    {
+        $piece = $placed->piece;
+        [$x0, $x1, $y0, $y1] = $piece->outline->bounds();
+        $step = $this->terms->format;
         $parts = [];
-        $bounds = $placed->bounds;
-        foreach (['a' => [0.0, $x[0]], 'b' => [$x[1], $long]] as $suffix => [$from, $to]) {
-            if ($to - $from < self::LEFT) {
-                continue;
-            }
-            $length = Working::start("beside $name", Length::ofDouble($to - $from))->roundedDown($this->terms->format);
-            $outline = Polygon::rectangle(0.0, 0.0, $length->result->toDouble(), $placed->piece->width->result->toDouble());
-            $solid = match ($placed->length) {
-                Axis::U => Prism::block($bounds->u0 + $from, $bounds->v0, $bounds->z0, $to - $from, $bounds->v1 - $bounds->v0, $bounds->z1 - $bounds->z0),
-                Axis::V => Prism::block($bounds->u0, $bounds->v0 + $from, $bounds->z0, $bounds->u1 - $bounds->u0, $to - $from, $bounds->z1 - $bounds->z0),
-                Axis::Z => Prism::block($bounds->u0, $bounds->v0, $bounds->z0 + $from, $bounds->u1 - $bounds->u0, $bounds->v1 - $bounds->v0, $to - $from),
-            };
-            $parts[] = $placed->withPiece($this->half($placed->piece, $suffix, $length, $placed->piece->width, $outline, "stops beside $name"), $solid);
+        foreach ($outlines as $i => $outline) {
+            [$a0, $a1, $b0, $b1] = $outline->bounds();
+            [$left, $right] = [$a0 - $x0 < 0.01, $x1 - $a1 < 0.01];
+            [$foot, $head] = [$b0 - $y0 < 0.01, $y1 - $b1 < 0.01];
+            $length = $left && $right ? $piece->length : $this->beside($work, ($right ? $piece->length->result->toDouble() : $a1) - ($left ? 0.0 : $a0))->roundedDown($step);
+            $width = $foot && $head ? $piece->width : $this->beside($work, ($head ? $piece->width->result->toDouble() : $b1) - ($foot ? 0.0 : $b0))->roundedDown($step);
+            // What rounding takes goes off at the cut.
+            $x = $left ? 0.0 : ($right ? $piece->length->result->toDouble() : $a1) - $length->result->toDouble();
+            $y = $foot ? 0.0 : ($head ? $piece->width->result->toDouble() : $b1) - $width->result->toDouble();
+            $turn = fn (Outline $one) => $one->mapped(fn (Point $point) => new Point($point->y, $point->x));
+            $fitted = self::largest($outline->between($x, $x + $length->result->toDouble()), $outline);
+            $fitted = $turn(self::largest($turn($fitted)->between($y, $y + $width->result->toDouble()), $turn($fitted)));
+            $parts[] = $placed->withPiece($piece->part(chr(ord('a') + $i), $length, $width, $fitted->moved(-$x, -$y), $work), $placed->pose->moved($x, $y));
         }
 
         return $parts;
     }
 
-    /**
-     * A back in two parts, to the left and the right of what runs up behind it.
-     *
-     * @param  array{float, float}  $y
-     * @return list<Placed>
-     */
-    private function parted(Placed $placed, array $y, float $wide, string $name): array
+    /** @param list<Outline> $parts */
+    private static function largest(array $parts, Outline $else): Outline
     {
-        $parts = [];
-        foreach (['a' => [0.0, $y[0]], 'b' => [$y[1], $wide]] as $suffix => [$from, $to]) {
-            if ($to - $from > self::LEFT) {
-                $width = Working::start("beside $name", Length::ofDouble($to - $from))->roundedDown($this->terms->format);
-                $bounds = $placed->bounds;
-                $solid = Prism::block($bounds->u0 + $from, $bounds->v0, $bounds->z0, $to - $from, $bounds->v1 - $bounds->v0, $bounds->z1 - $bounds->z0);
-                $parts[] = $placed->withPiece($this->half($placed->piece, $suffix, $placed->piece->length, $width, Polygon::rectangle(0.0, 0.0, $placed->piece->length->result->toDouble(), $width->result->toDouble()), "stops beside $name"), $solid);
-            }
-        }
+        usort($parts, fn (Outline $a, Outline $b) => $b->area() <=> $a->area());
 
-        return $parts === [] ? [$placed] : $parts;
+        return $parts[0] ?? $else;
     }
 
-    /** @return list<Placed> both halves of a piece that is split through the centre of a hole */
-    private function split(Placed $placed, Polygon $hole, string $name): array
+    private function beside(CutFor $work, float $long): Working
     {
-        $piece = $placed->piece;
-        [$x0, $x1] = $hole->bounds();
-        $middle = ($x0 + $x1) / 2;
-        [$first, $second] = CutOut::split($piece->length->result->toDouble(), $piece->width->result->toDouble(), $hole);
-        $bounds = $placed->bounds;
-        $at = $placed->length === Axis::U ? $bounds->u0 + $middle : $bounds->z0 + $middle;
-        $solid = fn (bool $isFirst) => $placed->length === Axis::U
-            ? Prism::block($isFirst ? $bounds->u0 : $at, $bounds->v0, $bounds->z0, $isFirst ? $at - $bounds->u0 : $bounds->u1 - $at, $bounds->v1 - $bounds->v0, $bounds->z1 - $bounds->z0)
-            : Prism::block($bounds->u0, $bounds->v0, $isFirst ? $bounds->z0 : $at, $bounds->u1 - $bounds->u0, $bounds->v1 - $bounds->v0, $isFirst ? $at - $bounds->z0 : $bounds->z1 - $at);
-        $work = sprintf('split through the centre of a hole for %s, %s across; joined behind with a strip', $name, $this->terms->write($x1 - $x0));
-        $length = fn (float $long) => Working::start('to the middle of the hole', Length::ofDouble($long))->roundedDown($this->terms->format);
-
-        return [
-            $placed->withPiece($this->half($piece, 'a', $length($middle), $piece->width, $first, $work), $solid(true)),
-            $placed->withPiece($this->half($piece, 'b', $length($piece->length->result->toDouble() - $middle), $piece->width, $second, $work), $solid(false)),
-        ];
-    }
-
-    private function half(Piece $piece, string $suffix, Working $length, Working $width, Polygon $outline, string $work): Piece
-    {
-        return (new Piece("$piece->key-$suffix", "$piece->mark-$suffix", $piece->name, $length, $width, $piece->thickness, $piece->material, $piece->grain, $outline, $piece->edges, $piece->joints, []))->cutTo($outline, $work);
+        return Working::start($work->cut === Cut::Split ? 'to the middle of the hole' : 'beside '.$work->name(), Length::ofDouble($long));
     }
 
     /** What is cut away for a thing, in the piece's own coordinates: its section where the piece lies across it, else its block. */
@@ -217,32 +265,18 @@ final readonly class CutAround
     {
         $section = $this->places->section($thing);
         if ($section === null || $section[0] === $placed->length || $section[0] === $placed->width) {
-            [$x0, $x1] = self::within($placed, $placed->length, $block);
-            [$y0, $y1] = self::within($placed, $placed->width, $block);
+            $p = $placed->seen($block->u0, $block->v0, $block->z0);
+            $q = $placed->seen($block->u1, $block->v1, $block->z1);
 
-            return Polygon::rectangle($x0, $y0, $x1 - $x0, $y1 - $y0);
+            return Polygon::rectangle(min($p->x, $q->x), min($p->y, $q->y), abs($q->x - $p->x), abs($q->y - $p->y));
         }
         [$axis, $polygon] = $section;
-        $isLengthFirst = $axis->across()[0] === $placed->length;
-        [$x, $y] = [$placed->along($placed->length)[0], $placed->along($placed->width)[0]];
 
-        return new Polygon(array_map(
-            fn (Point $point) => $isLengthFirst ? new Point($point->x - $x, $point->y - $y) : new Point($point->y - $x, $point->x - $y),
-            $polygon->grown($clearance)->points,
-        ));
-    }
-
-    /** @return array{float, float} the block in the piece's own coordinate along an axis */
-    private static function within(Placed $placed, Axis $axis, Block $block): array
-    {
-        $from = $placed->along($axis)[0];
-        [$low, $high] = match ($axis) {
-            Axis::U => [$block->u0, $block->u1],
-            Axis::V => [$block->v0, $block->v1],
-            Axis::Z => [$block->z0, $block->z1],
-        };
-
-        return [$low - $from, $high - $from];
+        return new Polygon(array_map(fn (Point $point) => match ($axis) {
+            Axis::U => $placed->seen(0.0, $point->x, $point->y),
+            Axis::V => $placed->seen($point->x, 0.0, $point->y),
+            Axis::Z => $placed->seen($point->x, $point->y, 0.0),
+        }, $polygon->grown($clearance)->points));
     }
 
     private static function direction(Axis $axis): string

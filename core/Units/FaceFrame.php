@@ -10,16 +10,19 @@ use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Fit\Closing\Side;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\Terms;
-use Incastro\Geometry\Axis;
+use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Polyline;
-use Incastro\Geometry\Prism;
+use Incastro\Geometry\Pose;
+use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
-use Incastro\Pieces\EdgeWork;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
+use Incastro\Pieces\Works\Finish;
+use Incastro\Pieces\Works\Finished;
+use Incastro\Pieces\Works\Sawn;
 use Incastro\Rules\MaterialRole;
 use Incastro\Rules\Rule;
 
@@ -37,19 +40,31 @@ final readonly class FaceFrame
 
     private float $stile;
 
+    private Scribing $scribing;
+
     public function __construct(private FittedRun $run, private Box $box, private Terms $terms)
     {
-        $this->make = new PieceMaker($box->id, $box->mark(), $terms->materials, $terms->format);
+        $this->make = new PieceMaker($box->id, $box->mark, $terms->materials, $terms->format);
         $this->thickness = $terms->materials->frame->thickness->toDouble();
         $this->v = $box->face() - $this->thickness;
         $this->stile = $terms->rule(Rule::StileWidth);
+        $this->scribing = new Scribing($run->frame, $box->face(), $this->thickness);
     }
 
     public function build(): Assembly
     {
-        return new Assembly([
-            $this->outer(Side::Left), $this->outer(Side::Right), $this->bottomRail(), $this->topRail(), ...$this->middles(),
-        ]);
+        $middles = $this->middles();
+        $frame = [$left, $right, $bottom, $top] = [$this->outer(Side::Left), $this->outer(Side::Right), $this->bottomRail(), $this->topRail()];
+        $joints = [];
+        foreach ([[$bottom, $left], [$bottom, $right], [$top, $left], [$top, $right]] as [$rail, $stile]) {
+            $joints[] = new Joint($rail->piece->key, $stile->piece->key, JointKind::Pocket, 'face frames');
+        }
+        // The frame is glued to the edges of the sides behind it.
+        foreach ([[$left, 'side-L'], [$right, 'side-R'], [$bottom, 'bottom']] as [$piece, $behind]) {
+            $joints[] = new Joint($piece->piece->key, $this->box->id.':'.$behind, JointKind::Glue, 'face frames to boxes');
+        }
+
+        return new Assembly([...$frame, ...$middles->placed], [...$joints, ...$middles->joints]);
     }
 
     private function scribed(Side $side): ?FittedEdge
@@ -85,28 +100,30 @@ final readonly class FaceFrame
         $rise = $this->rise($outer, $outer + ($isLeft ? -1.0 : 1.0) * ($edge?->scribe?->blank()->toDouble() ?? 0.0));
         $length = $rise > 1e-6 ? $length->plus('to its outer corner, which is higher', Length::ofDouble($rise)) : $length;
         $width = Working::start('stile over the box', $this->terms->rules->get(Rule::StileWidth));
-        $works = [new EdgeWork('inner, long', 'straight')];
         if ($edge?->scribe !== null) {
             $width = $width->plus('overhang to scribe', $edge->scribe->blank());
-            $works[] = new EdgeWork('outer, long', 'scribed to '.$side->surface());
-        }
-        if ($this->overTop() !== null) {
-            $works[] = new EdgeWork('top, short', CeilingWork::of($this->run->frame, $outer, $this->box->face(), $this->thickness));
-        } elseif ($this->box->top->isRaked()) {
-            $works[] = new EdgeWork('top, short', sprintf('cut at %.1f° to the rake', rad2deg($this->box->top->angle($this->box->outerWidth()->toDouble()))));
         }
         // Going up the outer edge, x up the stile and y from its inner edge out.
         $line = $edge === null
             ? [new Point(0.0, $this->stile), new Point($this->high($outer), $this->stile)]
             : ScribedOutline::line($edge->gap, $this->stile, 0.0, $this->high($outer));
-        $outline = new Polygon([new Point(0.0, 0.0), ...$this->overThe($line, $outer, $inner)]);
+        $upper = $this->overThe($line, $outer, $inner);
+        $outline = new Outline(new Polygon([new Point(0.0, 0.0), ...$upper]));
+        $works = [new Finished('inner, long', Finish::Straight)];
+        if ($edge?->scribe !== null) {
+            $works[] = $this->scribing->wall('outer, long', $side, $this->box->z, $this->box->z + $this->high($outer), array_slice($upper, 0, -1));
+        }
+        if ($this->overTop() !== null) {
+            $works[] = $this->scribing->ceiling('top, short', $outer, $inner, array_slice($upper, -2));
+        } elseif ($this->box->top->isRaked()) {
+            $works[] = new Sawn('top, short', $this->box->top->angle($this->box->outerWidth()->toDouble()), ' to the rake');
+        }
         $hand = $isLeft ? 'L' : 'R';
-        $piece = $edge === null && ! $this->box->top->isRaked()
+        $piece = $edge === null && ! $this->box->top->isRaked() && $this->overTop() === null
             ? $this->make->inner("stile-$hand", 'Stile', $length, $width, MaterialRole::Frame, Grain::Length, $works, ['pocket screws from the rails'])
             : $this->make->covering("stile-$hand", 'Stile', $length, $width, MaterialRole::Frame, $outline, $works, ['pocket screws from the rails']);
-        $profile = array_map(fn (Point $point) => new Point($isLeft ? $inner - $point->y : $inner + $point->y, $this->box->z + $point->x), $outline->points);
 
-        return $this->placed($piece, $profile, Axis::Z, Axis::U);
+        return $this->upright($piece, $inner, $this->box->z, $isLeft ? Way::Left : Way::Right);
     }
 
     /**
@@ -157,7 +174,7 @@ final readonly class FaceFrame
     {
         $piece = $this->make->inner('rail-bottom', 'Rail', $this->betweenStiles(), $this->rail(), MaterialRole::Frame, Grain::Length, [], ['pocket screws into the stiles']);
 
-        return $this->placed($piece, Polygon::rectangle($this->box->u + $this->stile, $this->box->z, $piece->length->result->toDouble(), $piece->width->result->toDouble())->points, Axis::U, Axis::Z);
+        return $this->level($piece, $this->box->u + $this->stile, $this->box->z);
     }
 
     private function topRail(): Placed
@@ -174,17 +191,23 @@ final readonly class FaceFrame
         }
         $width = $top?->scribe === null ? $width : $width->plus('overhang to scribe to the ceiling', $top->scribe->blank());
         $upper = $this->upper($from, $to, $top);
-        $lower = [new Point($from, $this->box->z + $this->high($from) - $wide / cos($angle)), new Point($to, $this->box->z + $this->high($to) - $wide / cos($angle))];
-        $profile = [...$lower, ...array_reverse($upper)];
-        $outline = $this->alongTheRake($profile, $angle, $this->box->top->right >= $this->box->top->left);
-        $piece = $top === null && $angle === 0.0
-            ? $this->make->inner('rail-top', 'Rail', $length, $width, MaterialRole::Frame, Grain::Length, [], ['pocket screws into the stiles'])
-            : $this->make->covering('rail-top', 'Rail', $length, $width, MaterialRole::Frame, $outline, array_values(array_filter([
-                $top === null ? null : new EdgeWork('upper, long', CeilingWork::of($this->run->frame, ($from + $to) / 2, $this->box->face(), $this->thickness)),
-                $angle > 0.0 ? new EdgeWork('both ends, short', sprintf('cut at %.1f°, plumb', rad2deg($angle))) : null,
-            ])), ['pocket screws into the stiles']);
+        if ($top === null && $angle === 0.0) {
+            $piece = $this->make->inner('rail-top', 'Rail', $length, $width, MaterialRole::Frame, Grain::Length, [], ['pocket screws into the stiles']);
 
-        return $this->placed($piece, $profile, Axis::U, Axis::Z);
+            return $this->level($piece, $from, $this->box->z + $this->high($from) - $piece->width->result->toDouble());
+        }
+        $lower = [new Point($from, $this->box->z + $this->high($from) - $wide / cos($angle)), new Point($to, $this->box->z + $this->high($to) - $wide / cos($angle))];
+        $face = new InFace([...$lower, ...array_reverse($upper)], $this->v, $this->box->top->right >= $this->box->top->left ? $angle : -$angle);
+        $works = [];
+        if ($top !== null) {
+            $works[] = $this->scribing->ceiling('upper, long', $from, $to, $face->line($upper));
+        }
+        if ($angle > 0.0) {
+            $works[] = new Sawn('both ends, short', $angle, ', plumb');
+        }
+        $piece = $this->make->covering('rail-top', 'Rail', $length, $width, MaterialRole::Frame, $face->outline, $works, ['pocket screws into the stiles']);
+
+        return new Placed($piece, $face->pose, Part::Face, $this->box->id);
     }
 
     /** @return non-empty-list<Point> the upper edge from left to right, in u and z */
@@ -202,51 +225,45 @@ final readonly class FaceFrame
         return [$at($from), ...$between, $at($to)];
     }
 
-    /**
-     * A profile turned so that it lies along its own length, and moved to the corner of its blank.
-     *
-     * @param  list<Point>  $profile
-     */
-    private function alongTheRake(array $profile, float $angle, bool $rises): Polygon
+    /** Stiles before dividers, and rails before the boards between tiers. */
+    private function middles(): Assembly
     {
-        $turn = $rises ? -$angle : $angle;
-        $points = array_map(fn (Point $point) => new Point($point->x * cos($turn) - $point->y * sin($turn), $point->x * sin($turn) + $point->y * cos($turn)), $profile);
-        $x = min([INF, ...array_map(fn (Point $point) => $point->x, $points)]);
-        $y = min([INF, ...array_map(fn (Point $point) => $point->y, $points)]);
-
-        return new Polygon(array_map(fn (Point $point) => $point->plus(-$x, -$y), $points));
-    }
-
-    /** @return list<Placed> stiles before dividers, and rails before the boards between tiers */
-    private function middles(): array
-    {
-        $placed = [];
+        $placed = $joints = [];
         $rail = $this->terms->rule(Rule::RailWidth);
+        $plumb = $this->box->top->isRaked() ? $rail / cos($this->box->top->angle($this->box->outerWidth()->toDouble())) : $rail;
         $number = 0;
+        $last = count($this->box->columns) - 1;
         foreach ($this->box->columns as $c => $column) {
             $left = $this->box->u + ($c === 0 ? $this->stile : $column->x - $this->terms->board() / 2 + $this->stile / 2);
-            $isLast = $c === count($this->box->columns) - 1;
-            $right = $isLast ? $this->box->right() - $this->stile : $this->box->u + $column->x + $column->width->result->toDouble() + $this->terms->board() / 2 - $this->stile / 2;
-            if (! $isLast) {
-                $low = min($this->high($right), $this->high($right + $this->stile)) - $rail;
+            $right = $c === $last ? $this->box->right() - $this->stile : $this->box->u + $column->x + $column->width->result->toDouble() + $this->terms->board() / 2 - $this->stile / 2;
+            if ($c < $last) {
+                $low = min($this->high($right), $this->high($right + $this->stile)) - $plumb;
                 $length = Working::start('between the rails', Length::ofDouble($low - $rail));
                 $piece = $this->make->inner('stile-mid-'.($c + 1), 'Middle stile', $length, Working::start('stile width', $this->terms->rules->get(Rule::StileWidth)), MaterialRole::Frame, Grain::Length, [], ['pocket screws into the rails']);
-                $placed[] = $this->placed($piece, Polygon::rectangle($right, $this->box->z + $rail, $this->stile, $piece->length->result->toDouble())->points, Axis::Z, Axis::U);
+                $placed[] = $this->upright($piece, $right, $this->box->z + $rail, Way::Right);
+                $joints[] = new Joint($piece->key, $this->box->id.':rail-bottom', JointKind::Pocket, 'face frames');
+                $joints[] = new Joint($piece->key, $this->box->id.':rail-top', JointKind::Pocket, 'face frames');
             }
+            $beside = [$this->box->id.':'.($c === 0 ? 'stile-L' : "stile-mid-$c"), $this->box->id.':'.($c === $last ? 'stile-R' : 'stile-mid-'.($c + 1))];
             foreach (array_slice($column->openings, 0, -1) as $opening) {
                 $number++;
                 $middle = $opening->z + $opening->height->result->toDouble() + $this->terms->board() / 2;
                 $piece = $this->make->of($opening->tierId)->inner('rail', 'Middle rail', Working::start('between the stiles', Length::ofDouble($right - $left)), $this->rail(), MaterialRole::Frame, Grain::Length, [], ['pocket screws into the stiles'], null, "rail-mid-$number");
-                $placed[] = $this->placed($piece, Polygon::rectangle($left, $this->box->z + $middle - $rail / 2, $piece->length->result->toDouble(), $rail)->points, Axis::U, Axis::Z);
+                $placed[] = $this->level($piece, $left, $this->box->z + $middle - $rail / 2);
+                array_push($joints, ...array_map(fn (string $stile) => new Joint($piece->key, $stile, JointKind::Pocket, 'face frames'), $beside));
             }
         }
 
-        return $placed;
+        return new Assembly($placed, $joints);
     }
 
-    /** @param list<Point> $profile */
-    private function placed(Piece $piece, array $profile, Axis $length, Axis $width): Placed
+    private function level(Piece $piece, float $u, float $z): Placed
     {
-        return new Placed($piece, new Prism(Axis::V, $profile, $this->v, $this->v + $this->thickness), $length, $width, Part::Face, $this->box->id);
+        return new Placed($piece, Pose::at($u, $this->v, $z, Way::Right, Way::Up, Way::Out), Part::Face, $this->box->id);
+    }
+
+    private function upright(Piece $piece, float $u, float $z, Way $width): Placed
+    {
+        return new Placed($piece, Pose::at($u, $this->v, $z, Way::Up, $width, Way::Out), Part::Face, $this->box->id);
     }
 }

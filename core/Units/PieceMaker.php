@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Incastro\Units;
 
-use Incastro\Geometry\Polygon;
+use Incastro\Geometry\Outline;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Working;
-use Incastro\Pieces\EdgeWork;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
+use Incastro\Pieces\Works\Work;
 use Incastro\Rules\MaterialRole;
 use Incastro\Rules\Materials;
 
@@ -33,30 +33,30 @@ final readonly class PieceMaker
     /**
      * A piece that goes into a space: its finished sizes are rounded down.
      *
-     * @param  list<EdgeWork>  $edges
+     * @param  list<Work>  $works
      * @param  list<string>  $joints
      */
-    public function inner(string $role, string $name, Working $length, Working $width, MaterialRole $material, Grain $grain, array $edges = [], array $joints = [], ?Polygon $outline = null, ?string $mark = null): Piece
+    public function inner(string $role, string $name, Working $length, Working $width, MaterialRole $material, Grain $grain, array $works = [], array $joints = [], ?Outline $outline = null, ?string $mark = null): Piece
     {
-        return $this->piece($role, $name, $length->roundedDown($this->format), $width->roundedDown($this->format), $material, $grain, $outline, $edges, $joints, $mark);
+        return $this->piece($role, $name, $length->roundedDown($this->format), $width->roundedDown($this->format), $material, $grain, $outline, $works, $joints, $mark);
     }
 
     /**
      * A piece that covers a gap and is cut to it: its blank is rounded up.
      *
-     * @param  list<EdgeWork>  $edges
+     * @param  list<Work>  $works
      * @param  list<string>  $joints
      */
-    public function covering(string $role, string $name, Working $length, Working $width, MaterialRole $material, ?Polygon $outline, array $edges = [], array $joints = []): Piece
+    public function covering(string $role, string $name, Working $length, Working $width, MaterialRole $material, ?Outline $outline, array $works = [], array $joints = []): Piece
     {
-        return $this->piece($role, $name, $length->roundedUp($this->format), $width->roundedUp($this->format), $material, Grain::Length, $outline, $edges, $joints, null);
+        return $this->piece($role, $name, $length->roundedUp($this->format), $width->roundedUp($this->format), $material, Grain::Length, $outline, $works, $joints, null);
     }
 
     /**
-     * @param  list<EdgeWork>  $edges
+     * @param  list<Work>  $works
      * @param  list<string>  $joints
      */
-    private function piece(string $role, string $name, Working $length, Working $width, MaterialRole $material, Grain $grain, ?Polygon $outline, array $edges, array $joints, ?string $mark): Piece
+    private function piece(string $role, string $name, Working $length, Working $width, MaterialRole $material, Grain $grain, ?Outline $outline, array $works, array $joints, ?string $mark): Piece
     {
         return new Piece(
             $this->owner.':'.$role,
@@ -67,8 +67,8 @@ final readonly class PieceMaker
             $this->materials->of($material)->thickness,
             $material,
             $grain,
-            $outline ?? Polygon::rectangle(0.0, 0.0, $length->result->toDouble(), $width->result->toDouble()),
-            $edges,
+            $outline ?? Outline::rectangle(0.0, 0.0, $length->result->toDouble(), $width->result->toDouble()),
+            $works,
             $joints,
         );
     }

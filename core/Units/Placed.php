@@ -6,31 +6,208 @@ namespace Incastro\Units;
 
 use Incastro\Geometry\Axis;
 use Incastro\Geometry\Block;
+use Incastro\Geometry\Convex;
+use Incastro\Geometry\Outline;
+use Incastro\Geometry\Point;
+use Incastro\Geometry\Polygon;
+use Incastro\Geometry\Pose;
 use Incastro\Geometry\Prism;
+use Incastro\Geometry\Solid;
+use Incastro\Geometry\Vector;
 use Incastro\Pieces\Piece;
+use Incastro\Pieces\Works\Bevel;
+use Incastro\Pieces\Works\Bevelled;
+use Incastro\Pieces\Works\Scribed;
 
 /**
- * A piece where it stands in the run's frame, finished: its solid, and the axes along which its length and its width lie.
- * `owner` is the box or member it belongs to.
+ * A piece where it stands in the run's frame. Its solid follows from the piece: the finished outline, drawn out through the
+ * thickness and cut by the bevels of its edges. `owner` is the box or member it belongs to.
  */
-final readonly class Placed
+final class Placed
 {
-    public Block $bounds;
+    /** A point this near to an arris lies on it, mm. */
+    private const ON_EDGE = 1e-3;
+
+    /** Around all of it; a bevel may leave less. */
+    public readonly Block $bounds;
+
+    /** The axes along which its length and its width lie, or most nearly lie. */
+    public readonly Axis $length;
+
+    public readonly Axis $width;
+
+    private ?Solid $solid = null;
 
     public function __construct(
-        public Piece $piece,
-        public Prism $solid,
-        public Axis $length,
-        public Axis $width,
-        public Part $part,
-        public string $owner,
+        public readonly Piece $piece,
+        public readonly Pose $pose,
+        public readonly Part $part,
+        public readonly string $owner,
     ) {
-        $this->bounds = $solid->bounds();
+        $this->length = Pose::axis($pose->length);
+        $this->width = Pose::axis($pose->width);
+        [$x0, $x1, $y0, $y1] = $piece->outline->bounds();
+        $t = $piece->thickness->toDouble();
+        $bounds = [INF, -INF, INF, -INF, INF, -INF];
+        foreach ([[$x0, $y0, 0.0], [$x1, $y0, 0.0], [$x0, $y1, 0.0], [$x1, $y1, 0.0], [$x0, $y0, $t], [$x1, $y0, $t], [$x0, $y1, $t], [$x1, $y1, $t]] as [$x, $y, $deep]) {
+            $at = $pose->place(new Point($x, $y), $deep);
+            $bounds = [min($bounds[0], $at->x), max($bounds[1], $at->x), min($bounds[2], $at->y), max($bounds[3], $at->y), min($bounds[4], $at->z), max($bounds[5], $at->z)];
+        }
+        $this->bounds = new Block(...$bounds);
     }
 
-    public function withPiece(Piece $piece, ?Prism $solid = null): self
+    /** The same cut otherwise. */
+    public function withPiece(Piece $piece, ?Pose $pose = null): self
     {
-        return new self($piece, $solid ?? $this->solid, $this->length, $this->width, $this->part, $this->owner);
+        return new self($piece, $pose ?? $this->pose, $this->part, $this->owner);
+    }
+
+    public function solid(): Solid
+    {
+        return $this->solid ??= $this->made();
+    }
+
+    private function made(): Solid
+    {
+        $bevels = $this->bevels();
+        $t = $this->piece->thickness->toDouble();
+        $parts = [];
+        $outlines = $this->piece->outline->convexParts();
+        foreach ($outlines as $outline) {
+            $part = Convex::plate($outline, $t, $this->pose);
+            foreach ($bevels as $bevel) {
+                $part = $part === null ? null : $this->bevelled($part, $outline, $bevel);
+            }
+            if ($part !== null) {
+                $parts[] = $part;
+            }
+        }
+        $isBlock = $bevels === [] && count($outlines) === 1 && count($outlines[0]) === 4 && $this->pose->isSquare()
+            && abs($this->piece->outline->area() - (fn (float $x0, float $x1, float $y0, float $y1) => ($x1 - $x0) * ($y1 - $y0))(...$this->piece->outline->bounds())) < 1e-3;
+
+        return new Solid($parts === [] ? [Convex::plate($this->piece->outline->outer->points, $t, $this->pose)] : $parts, $isBlock);
+    }
+
+    /** @return list<Bevel> */
+    private function bevels(): array
+    {
+        $bevels = [];
+        foreach ($this->piece->works as $work) {
+            if ($work instanceof Bevelled) {
+                array_push($bevels, ...$work->bevels);
+            } elseif ($work instanceof Scribed && $work->bevel !== null) {
+                $bevels[] = $work->bevel;
+            }
+        }
+
+        return $bevels;
+    }
+
+    /**
+     * A part cut along the bits of a bevelled edge that it lies beside, as far from them as the bevel reaches.
+     *
+     * @param  list<Point>  $outline  of the part
+     */
+    private function bevelled(Convex $part, array $outline, Bevel $bevel): ?Convex
+    {
+        [$x0, $x1, $y0, $y1] = $this->piece->outline->bounds();
+        $middle = new Point(($x0 + $x1) / 2, ($y0 + $y1) / 2);
+        $t = $this->piece->thickness->toDouble();
+        for ($i = 1; $i < count($bevel->line) && $part !== null; $i++) {
+            [$p, $q] = [$bevel->line[$i - 1], $bevel->line[$i]];
+            $long = $p->distanceTo($q);
+            if ($long < self::ON_EDGE) {
+                continue;
+            }
+            // Outwards across the edge, and shorter by the slope for each mm of depth.
+            [$nx, $ny] = [($q->y - $p->y) / $long, ($p->x - $q->x) / $long];
+            $way = ($middle->x - $p->x) * $nx + ($middle->y - $p->y) * $ny > 0.0 ? -1.0 : 1.0;
+            [$nx, $ny] = [$way * $nx, $way * $ny];
+            $alongs = array_map(fn (Point $at) => (($at->x - $p->x) * ($q->x - $p->x) + ($at->y - $p->y) * ($q->y - $p->y)) / $long, $outline);
+            $outs = array_map(fn (Point $at) => ($at->x - $p->x) * $nx + ($at->y - $p->y) * $ny, $outline);
+            if (max(-INF, ...$alongs) < self::ON_EDGE || min(INF, ...$alongs) > $long - self::ON_EDGE || max(-INF, ...$outs) < -$bevel->slope * $t - self::ON_EDGE) {
+                continue;
+            }
+            $sign = $bevel->fromOrigin ? 1.0 : -1.0;
+            $normal = $this->pose->length->times($nx)->plus($this->pose->width->times($ny))->plus($this->pose->thickness->times($sign * $bevel->slope));
+            $arris = $this->pose->place($p, $bevel->fromOrigin ? 0.0 : $t);
+            $part = $part->cut($normal, $normal->dot($arris));
+        }
+
+        return $part;
+    }
+
+    /**
+     * As one straight section drawn out along an axis, for drawings: of a piece that stands square its outline; of one that
+     * is tilted or bevelled what one sees along its edge.
+     */
+    public function prism(): Prism
+    {
+        $t = $this->piece->thickness->toDouble();
+        $isTilted = ! $this->pose->isSquare();
+        $isBevelled = $this->bevels() !== [] && count($this->solid()->parts) === 1;
+        if (! $isTilted && ! $isBevelled) {
+            return $this->plate($this->piece->outline, Pose::axis($this->pose->thickness), $t);
+        }
+        foreach ([Axis::V, Axis::U, Axis::Z] as $axis) {
+            if ($this->isDrawnOutAlong($axis)) {
+                return new Prism($axis, $this->seenAlong($axis), ...$this->along($axis));
+            }
+        }
+
+        return $this->plate($this->piece->outline, Pose::axis($this->pose->thickness), $t);
+    }
+
+    private function plate(Outline $outline, Axis $axis, float $thickness): Prism
+    {
+        $place = function (Point $point) use ($axis): Point {
+            $at = $this->pose->place($point, 0.0);
+
+            return match ($axis) {
+                Axis::U => new Point($at->y, $at->z),
+                Axis::V => new Point($at->x, $at->z),
+                Axis::Z => new Point($at->x, $at->y),
+            };
+        };
+
+        return new Prism($axis, array_map($place, $outline->outer->points), ...$this->along($axis));
+    }
+
+    /** Whether it is the same at both its ends along an axis, and has no corner between them. */
+    private function isDrawnOutAlong(Axis $axis): bool
+    {
+        [$from, $to] = $this->along($axis);
+        $i = ['u' => 0, 'v' => 1, 'z' => 2][$axis->value];
+        $ends = [[], []];
+        foreach ($this->solid()->parts as $part) {
+            foreach ($part->corners() as $corner) {
+                $at = $corner[$i];
+                if (min(abs($at - $from), abs($at - $to)) > self::ON_EDGE) {
+                    return false;
+                }
+                unset($corner[$i]);
+                $ends[$at - $from > $to - $at ? 1 : 0][vsprintf('%.2F/%.2F', $corner)] = true;
+            }
+        }
+
+        return array_diff_key($ends[0], $ends[1]) === [] && array_diff_key($ends[1], $ends[0]) === [];
+    }
+
+    /** @return list<Point> */
+    private function seenAlong(Axis $axis): array
+    {
+        $points = [];
+        foreach ($this->solid()->parts as $part) {
+            foreach ($part->corners() as [$u, $v, $z]) {
+                $points[] = match ($axis) {
+                    Axis::U => new Point($v, $z),
+                    Axis::V => new Point($u, $z),
+                    Axis::Z => new Point($u, $v),
+                };
+            }
+        }
+
+        return Polygon::around($points)->points;
     }
 
     /**
@@ -40,10 +217,18 @@ final readonly class Placed
      */
     public function along(Axis $axis): array
     {
+        $bounds = $this->solid === null ? $this->bounds : $this->solid->bounds;
+
         return match ($axis) {
-            Axis::U => [$this->bounds->u0, $this->bounds->u1],
-            Axis::V => [$this->bounds->v0, $this->bounds->v1],
-            Axis::Z => [$this->bounds->z0, $this->bounds->z1],
+            Axis::U => [$bounds->u0, $bounds->u1],
+            Axis::V => [$bounds->v0, $bounds->v1],
+            Axis::Z => [$bounds->z0, $bounds->z1],
         };
+    }
+
+    /** The point of the piece that is nearest to a place of the run. */
+    public function seen(float $u, float $v, float $z): Point
+    {
+        return $this->pose->seen(new Vector($u, $v, $z));
     }
 }

@@ -9,12 +9,12 @@ use Incastro\Fit\Closing\Side;
 use Incastro\Fit\FittedPlinth;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\Terms;
-use Incastro\Geometry\Axis;
-use Incastro\Geometry\Point;
-use Incastro\Geometry\Prism;
+use Incastro\Geometry\Outline;
+use Incastro\Geometry\Pose;
+use Incastro\Geometry\Way;
 use Incastro\Measure\Working;
-use Incastro\Pieces\EdgeWork;
 use Incastro\Pieces\Grain;
+use Incastro\Pieces\Works\Scribed;
 use Incastro\Rules\MaterialRole;
 use Incastro\Rules\Rule;
 
@@ -28,31 +28,32 @@ final readonly class Plinth
 
     public function __construct(private FittedRun $run, private FittedPlinth $plinth, private Terms $terms)
     {
-        $this->make = new PieceMaker($plinth->id, 'P'.$plinth->number, $terms->materials, $terms->format);
+        $this->make = new PieceMaker($plinth->id, $plinth->mark, $terms->materials, $terms->format);
     }
 
     public function build(): Assembly
     {
         $t = $this->terms->board();
-        $length = $this->plinth->length->result->toDouble();
         $depth = $this->plinth->depth->result->toDouble();
-        $height = $this->plinth->height->toDouble();
         $v = $this->plinth->v;
         $high = Working::start('plinth height', $this->plinth->height);
-        $rail = fn (string $at) => $this->make->inner("rail-$at", 'Plinth rail', $this->plinth->length, $high, MaterialRole::Carcass, Grain::Any, [], ['screwed into the bearers’ ends']);
-        $at = fn (float $u, float $v, float $alongU, float $alongV) => Prism::block($u, $v, 0.0, $alongU, $alongV, $height);
-        $placed = [
-            new Placed($rail('front'), $at($this->plinth->u, $v + $depth - $t, $length, $t), Axis::U, Axis::Z, Part::Plinth, $this->plinth->id),
-            new Placed($rail('back'), $at($this->plinth->u, $v, $length, $t), Axis::U, Axis::Z, Part::Plinth, $this->plinth->id),
-        ];
+        $placed = $joints = [];
+        foreach (['front' => $v + $depth - $t, 'back' => $v] as $at => $from) {
+            $rail = $this->make->inner("rail-$at", 'Plinth rail', $this->plinth->length, $high, MaterialRole::Carcass, Grain::Any, [], ['screwed into the bearers’ ends']);
+            $placed[] = new Placed($rail, Pose::at($this->plinth->u, $from, 0.0, Way::Right, Way::Up, Way::Out), Part::Plinth, $this->plinth->id);
+        }
         $between = $this->plinth->depth->minusTimes('two rails', 2, $this->terms->materials->carcass->thickness);
         foreach ($this->bearers() as $i => $u) {
             $bearer = $this->make->inner('bearer-'.($i + 1), 'Plinth bearer', $between, $high, MaterialRole::Carcass, Grain::Any, [], ['between the rails']);
-            $placed[] = new Placed($bearer, $at($u, $v + $t, $t, $depth - 2 * $t), Axis::V, Axis::Z, Part::Plinth, $this->plinth->id);
+            $placed[] = new Placed($bearer, Pose::at($u, $v + $t, 0.0, Way::Out, Way::Up, Way::Right), Part::Plinth, $this->plinth->id);
+            foreach (['front', 'back'] as $at) {
+                $joints[] = new Joint($this->plinth->id.":rail-$at", $bearer->key, JointKind::Screws, 'plinth rails to bearers');
+            }
         }
-        $count = count($this->bearers());
+        $toe = $this->toeBoard();
+        $joints = $toe === null ? $joints : [...$joints, new Joint($toe->piece->key, $this->plinth->id.':rail-front', JointKind::Screws, 'toe boards to plinths')];
 
-        return new Assembly([...$placed, ...$this->toeBoard()], [new Hardware('wood screw 5 × 60', 4 * $count, 'plinth rails to bearers')]);
+        return new Assembly($toe === null ? $placed : [...$placed, $toe], $joints);
     }
 
     /** @return non-empty-list<float> u of each bearer's left */
@@ -61,6 +62,7 @@ final readonly class Plinth
         $t = $this->terms->board();
         $places = [$this->plinth->u];
         $joints = array_map(fn (Box $box) => $box->right() - $t / 2, array_slice($this->plinth->boxes, 0, -1));
+        $joints = array_filter($joints, fn (float $u) => $u > $this->plinth->u + $t && $u < $this->plinth->end() - 2 * $t);
         foreach ([...$joints, $this->plinth->end() - $t] as $to) {
             $from = $places[count($places) - 1];
             $steps = max(1, (int) ceil(($to - $from) / $this->terms->rule(Rule::BearerSpacing)));
@@ -72,20 +74,17 @@ final readonly class Plinth
         return $places;
     }
 
-    /** @return list<Placed> */
-    private function toeBoard(): array
+    private function toeBoard(): ?Placed
     {
         $edge = $this->run->edge(Side::Foot, $this->plinth->id);
         if ($edge?->scribe === null) {
-            return [];
+            return null;
         }
         $height = Working::start('plinth height', $this->plinth->height)->plus('overhang to scribe to the floor', $edge->scribe->blank());
         $high = $this->plinth->height->toDouble();
         $outline = ScribedOutline::of($edge->gap, $high, 0.0, $this->plinth->length->result->toDouble());
-        $piece = $this->make->covering('toe-board', 'Toe board', $this->plinth->length, $height, MaterialRole::Frame, $outline, [new EdgeWork('lower, long', 'scribed to the floor')]);
-        $profile = array_map(fn (Point $point) => new Point($this->plinth->u + $point->x, $high - $point->y), $outline->points);
-        $front = $this->plinth->front();
+        $piece = $this->make->covering('toe-board', 'Toe board', $this->plinth->length, $height, MaterialRole::Frame, new Outline($outline), [new Scribed('lower, long', Side::Foot)]);
 
-        return [new Placed($piece, new Prism(Axis::V, $profile, $front, $front + $this->terms->materials->frame->thickness->toDouble()), Axis::U, Axis::Z, Part::Plinth, $this->plinth->id)];
+        return new Placed($piece, Pose::at($this->plinth->u, $this->plinth->front(), $high, Way::Right, Way::Down, Way::Out), Part::Plinth, $this->plinth->id);
     }
 }

@@ -6,7 +6,7 @@ namespace Incastro\Units;
 
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\Layout\UnitKind;
-use Incastro\Fit\Numbering;
+use Incastro\Fit\Marks;
 use Incastro\Fit\Terms;
 
 /** Builds everything of a run: boxes with their faces, plinths, worktops, panels and shelves, cut around what stands there. */
@@ -17,35 +17,28 @@ final readonly class RunBuilder
     {
     }
 
-    public function build(FittedRun $run, Numbering $numbers): Assembly
+    public function build(FittedRun $run, Marks $marks): Assembly
     {
-        $assembly = new Assembly([]);
+        $assemblies = [];
         foreach ($run->boxes as $box) {
-            $assembly = $assembly
-                ->with((new BoxWithShelves($box, $this->terms))->build())
-                ->with((new FaceFrame($run, $box, $this->terms))->build())
-                ->with((new ClosingStrips($run, $box, $this->terms))->build());
+            $assemblies[] = (new BoxWithShelves($box, $this->terms))->build();
+            $assemblies[] = (new FaceFrame($run, $box, $this->terms))->build();
+            $assemblies[] = (new ClosingStrips($run, $box, $this->terms))->build();
         }
         foreach ($run->plinths as $plinth) {
-            $assembly = $assembly->with((new Plinth($run, $plinth, $this->terms))->build());
+            $assemblies[] = (new Plinth($run, $plinth, $this->terms))->build();
         }
         $boards = new Boards($run, $this->terms);
-        foreach ($run->worktops as $worktop) {
-            $assembly = $assembly->with($boards->worktop($worktop));
-        }
-        foreach ($run->panels as $panel) {
-            $assembly = $assembly->with($boards->endPanel($panel));
-        }
+        array_push($assemblies, ...array_map($boards->worktop(...), $run->worktops), ...array_map($boards->endPanel(...), $run->panels));
         foreach ($run->cells as $cell) {
-            $isMade = $cell->tier->unit === UnitKind::Filler && ! $cell->isTooSmall($this->terms->board());
-            $assembly = $isMade ? $assembly->with($boards->filler($cell, $numbers->next('F'))) : $assembly;
+            if ($cell->tier->unit === UnitKind::Filler && ! $cell->isTooSmall($this->terms->board())) {
+                $assemblies[] = $boards->filler($cell, $marks->of('F', $cell->tier->id));
+            }
         }
-        $marks = [];
         foreach ($run->shelves as $shelf) {
-            $marks[$shelf->tierId] ??= $numbers->next('S');
-            $assembly = $assembly->with($boards->shelf($shelf, $marks[$shelf->tierId]));
+            $assemblies[] = (new CleatShelves($shelf, $marks->of('S', $shelf->tierId), $this->terms))->build();
         }
 
-        return (new CutAround($run, $this->terms, $this->openings))->all($assembly);
+        return (new Joinery($this->terms->format))->bought((new CutAround($run, $this->terms, $this->openings))->all(Assembly::all(...$assemblies)));
     }
 }

@@ -46,7 +46,7 @@ final readonly class EdgeFitter
         }
         foreach ($run->panels as $panel) {
             $gap = $this->gaps->backUpright($panel->u, $panel->v, $panel->z, $panel->z + $panel->height->result->toDouble());
-            $edges[] = $this->fitting(Side::Back, $panel->id, 'End panel E'.$panel->number.' to the wall behind', $gap, $this->gaps->backUprightOffsets($panel->u));
+            $edges[] = $this->fitting(Side::Back, $panel->id, 'End panel '.$panel->mark.' to the wall behind', $gap, $this->gaps->backUprightOffsets($panel->u));
         }
         foreach ($run->plinths as $plinth) {
             $edges[] = $this->foot($plinth);
@@ -87,13 +87,13 @@ final readonly class EdgeFitter
         foreach ([[Side::Left, $bays[0]->id, $box->u, $box->top->left], [Side::Right, $bays[count($bays) - 1]->id, $box->right(), $box->top->right]] as [$side, $bay, $u, $high]) {
             if ($box->holds($bay) && $this->ends->isWall($side->value)) {
                 $gap = $this->gaps->upright($side, $u, $box->face(), $box->z, $box->z + $high);
-                $edges[] = $this->chosen($side, $box->id, sprintf('%s %s stile to wall', $box->mark(), $side->value), $gap, $kept, $this->gaps->uprightOffsets($side, $box->face()));
+                $edges[] = $this->chosen($side, $box->id, sprintf('%s %s stile to wall', $box->mark, $side->value), $gap, $kept, $this->gaps->uprightOffsets($side, $box->face()));
             }
         }
         if ($this->isUnderTheCeiling($run, $box)) {
             $gap = $this->gaps->ceiling($box);
             if ($gap->least < self::REACHES || isset($this->layout->closings[Side::Top->of($box->id)])) {
-                $edges[] = $this->chosen(Side::Top, $box->id, $box->mark().' top to ceiling', $gap, $kept, $this->gaps->ceilingOffsets($box));
+                $edges[] = $this->chosen(Side::Top, $box->id, $box->mark.' top to ceiling', $gap, $kept, $this->gaps->ceilingOffsets($box));
             }
         }
 
@@ -102,6 +102,11 @@ final readonly class EdgeFitter
 
     private function isUnderTheCeiling(FittedRun $run, Box $box): bool
     {
+        foreach ($run->worktops as $worktop) {
+            if (in_array($box->id.':top', $worktop->carriers, true)) {
+                return false;
+            }
+        }
         foreach ($run->bays as $bay) {
             $tiers = $bay->bay->tiers;
             $isStopped = $bay->bay->top === TopForm::Below && $this->terms->room->shape->ceiling->isSloped();
@@ -138,8 +143,8 @@ final readonly class EdgeFitter
     /** @return list<FittedEdge> */
     private function ofWorktop(FittedWorktop $worktop): array
     {
-        $name = 'Worktop W'.$worktop->number;
-        $edges = [$this->fitting(Side::Back, $worktop->id, "$name to the wall behind", $this->gaps->back($worktop->u, $worktop->end(), $worktop->v, $worktop->z), $this->gaps->backOffsets($worktop->z))];
+        $name = 'Worktop '.$worktop->mark;
+        $edges = $worktop->meetsBack ? [$this->fitting(Side::Back, $worktop->id, "$name to the wall behind", $this->gaps->back($worktop->u, $worktop->end(), $worktop->v, $worktop->z), $this->gaps->backOffsets($worktop->z))] : [];
         foreach ([[Side::Left, $worktop->meetsLeft, $worktop->u], [Side::Right, $worktop->meetsRight, $worktop->end()]] as [$side, $meets, $u]) {
             if ($meets) {
                 $gap = $this->gaps->end($side, $u, $worktop->v, $worktop->front(), $worktop->z);
@@ -154,7 +159,7 @@ final readonly class EdgeFitter
     {
         $gap = $this->gaps->floor($plinth->u, $plinth->end(), $plinth->front());
 
-        return $this->chosen(Side::Foot, $plinth->id, 'Plinth P'.$plinth->number.' to floor', $gap, [], null);
+        return $this->chosen(Side::Foot, $plinth->id, 'Plinth '.$plinth->mark.' to floor', $gap, [], null);
     }
 
     private function edge(Side $side, string $owner, string $label, Gap $gap, Closing $closing, string $reason, ?Closing $wish, ?Straightedge $offsets): FittedEdge

@@ -30,6 +30,9 @@ final readonly class GapReader
 
     private const LONGEST_LEVEL = 1800.0;
 
+    /** A wall is looked at this far before its end, mm. */
+    private const BEFORE_END = 1.0;
+
     /** Fewer stations make no line. */
     private const LEAST_STATIONS = 2;
 
@@ -72,7 +75,7 @@ final readonly class GapReader
         $v = $box->face();
 
         return $this->gap(
-            $this->spread([$box->u, $box->right()]),
+            $this->spread($this->frame->ceilingBreaks($box->u, $box->right(), $v)),
             $box->u,
             fn (float $u): float => $this->frame->ceilingAt($u, $v) - $box->topAt($u, $v),
             max($this->frame->ceilingSigmaAt($box->u, $v), $this->frame->ceilingSigmaAt($box->right(), $v)),
@@ -148,7 +151,9 @@ final readonly class GapReader
     public function end(Side $side, float $u, float $from, float $to, float $z): Gap
     {
         $towards = $side === Side::Left ? 1.0 : -1.0;
-        $gapAt = fn (float $v): float => $towards * ($u - $this->bare($side, $v, $z));
+        // What stands out past the wall's end goes on straight.
+        $end = $this->frame->mouth() - self::BEFORE_END;
+        $gapAt = fn (float $v): float => $towards * ($u - $this->bare($side, min($v, $end), $z));
         $beside = $this->frame->sideWall($side->value, ($from + $to) / 2);
         $knots = [];
         $wall = $beside[0] ?? -1;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Planning\Layout;
 
+use Incastro\Fit\Layout\MemberKind;
 use Incastro\Fit\Layout\Size;
 use Incastro\Measure\Length;
 use Incastro\Planning\InvalidChoice;
@@ -340,6 +341,11 @@ final readonly class LayoutActions
         $cells = is_array($cells) ? array_values(array_intersect($known, $cells)) : [];
         if (! in_array($kind, ['plinth', 'worktop', 'end-panel'], true) || $cells === []) {
             throw $this->refused('A member is a plinth, a worktop or an end panel, and names the cells that it spans.');
+        }
+        foreach ($this->layout['members'] as $member) {
+            if ($member['kind'] === $kind && array_intersect($cells, $member['cells']) !== []) {
+                throw $this->refused(sprintf('There is a %s already.', lcfirst(MemberKind::from($kind)->label())));
+            }
         }
         if (count($this->layout['members']) >= LayoutDocument::MOST['members']) {
             throw $this->refused(sprintf('A space has at most %d plinths, worktops and panels.', LayoutDocument::MOST['members']));

@@ -23,21 +23,29 @@ final class LayoutReader
     /** @param array<string, mixed> $layout */
     public static function read(array $layout): Layout
     {
+        $covered = [];
+        foreach ($layout['members'] as $member) {
+            $covered = $member['kind'] === MemberKind::Worktop->value ? [...$covered, ...array_fill_keys($member['cells'], true)] : $covered;
+        }
+
         return new Layout(
-            array_values(array_map(self::run(...), $layout['runs'])),
+            array_values(array_map(fn (array $run) => self::run($run, $covered), $layout['runs'])),
             array_values(array_map(fn (array $member) => new Member($member['id'], MemberKind::from($member['kind']), array_values($member['cells']), self::length($member['overhang'])), $layout['members'])),
             array_map(Closing::from(...), $layout['closings']),
             array_values($layout['openings']),
         );
     }
 
-    /** @param array<string, mixed> $run */
-    private static function run(array $run): Run
+    /**
+     * @param  array<string, mixed>  $run
+     * @param  array<string, true>  $covered  tiers over which a worktop lies: what stands on it is another box
+     */
+    private static function run(array $run, array $covered): Run
     {
         return new Run(
             $run['id'],
             $run['wall'],
-            array_values(array_map(self::bay(...), $run['bays'])),
+            array_values(array_map(fn (array $bay) => self::bay($bay, $covered), $run['bays'])),
             self::length($run['height']),
             self::length($run['depth']),
             RunEnd::from($run['left']),
@@ -45,20 +53,25 @@ final class LayoutReader
         );
     }
 
-    /** @param array<string, mixed> $bay */
-    private static function bay(array $bay): Bay
+    /**
+     * @param  array<string, mixed>  $bay
+     * @param  array<string, true>  $covered
+     */
+    private static function bay(array $bay, array $covered): Bay
     {
+        $below = array_column($bay['tiers'], 'id');
+
         /** @var non-empty-list<Tier> $tiers */
-        $tiers = array_values(array_map(fn (array $tier) => new Tier(
+        $tiers = array_values(array_map(fn (array $tier, int $t) => new Tier(
             $tier['id'],
             self::size($tier['size']),
-            $tier['joined'],
+            $tier['joined'] && ! isset($covered[$below[$t - 1] ?? '']),
             UnitKind::from($tier['unit']),
             $tier['fixed_shelves'],
             $tier['adjustable_shelves'],
             self::length($tier['depth']),
             $tier['snap'],
-        ), $bay['tiers']));
+        ), array_values($bay['tiers']), range(0, count($bay['tiers']) - 1)));
 
         return new Bay($bay['id'], self::size($bay['size']), $bay['joined'], TopForm::from($bay['top']), $tiers, $bay['snap']);
     }

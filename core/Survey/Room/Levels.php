@@ -58,6 +58,34 @@ final readonly class Levels
         return $this->adjusted->sigmaOf($this->ceilingWeights($at));
     }
 
+    /**
+     * Where along a line from one place to another the ceiling goes over from one of its planes to the next: shares of the
+     * way, rising, 0 and 1 not among them.
+     *
+     * @return list<float>
+     */
+    public function breaksBetween(Point $from, Point $to): array
+    {
+        $heights = [];
+        for ($plane = 0; $plane < $this->planes; $plane++) {
+            $heights[] = [self::value($this->adjusted, LevelNetwork::plane($plane, $from)), self::value($this->adjusted, LevelNetwork::plane($plane, $to))];
+        }
+        $breaks = [];
+        foreach ($heights as $i => [$a, $b]) {
+            foreach (array_slice($heights, $i + 1) as [$c, $d]) {
+                $turn = ($b - $a) - ($d - $c);
+                $share = abs($turn) < 1e-9 ? -1.0 : ($c - $a) / $turn;
+                $at = $a + ($b - $a) * $share;
+                $isLowest = min(array_map(fn (array $plane) => $plane[0] + ($plane[1] - $plane[0]) * $share, $heights)) > $at - 1e-6;
+                if ($share > 1e-6 && $share < 1.0 - 1e-6 && $isLowest) {
+                    $breaks[] = $share;
+                }
+            }
+        }
+        sort($breaks);
+
+        return $breaks;
+    }
 
     /** Slope of the lowest plane at a place, degrees from level. */
     public function slopeAt(Point $at): float

@@ -168,6 +168,19 @@ final class RunFrame
         return $this->room->levels->ceilingAt($this->point($u, $v));
     }
 
+    /**
+     * Places along the run, between two of them and those included, at which the ceiling may have its extremes at a depth: its
+     * ends, and where one of its planes goes over into another.
+     *
+     * @return non-empty-list<float>
+     */
+    public function ceilingBreaks(float $from, float $to, float $v): array
+    {
+        $breaks = $this->room->levels->breaksBetween($this->point($from, $v), $this->point($to, $v));
+
+        return [$from, ...array_map(fn (float $share) => $from + ($to - $from) * $share, $breaks), $to];
+    }
+
     public function ceilingSigmaAt(float $u, float $v): float
     {
         return $this->room->levels->ceilingSigmaAt($this->point($u, $v));

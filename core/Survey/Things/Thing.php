@@ -38,6 +38,7 @@ final readonly class Thing
         public ?string $swing,
         public ?string $direction,
         public ?Polygon $traced = null,
+        public bool $isHot = false,
     ) {
     }
 

@@ -66,7 +66,7 @@ final class ReachTest extends TestCase
         self::assertSame([], $socket->clashes());
         $back = array_values(array_filter($socket->plan()->pieces(), fn ($piece) => $piece->mark === 'B1-back'))[0];
         // 82 + 2 · 5 of air, both ways.
-        self::assertEqualsWithDelta(92.0 * 92.0, $back->holes[0]->area(), 0.5);
+        self::assertEqualsWithDelta(92.0 * 92.0, $back->outline->holes[0]->area(), 0.5);
         $shelved = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['adjustable_shelves' => 5])])])->thing('socket', 'socket', 200, 440, 82, 82, 8, 'reachable')->with(['openings' => ['socket']]);
         self::assertSame('board-across', $shelved->clashes()[0]->code);
         self::assertSame([], $shelved->edited($shelved->clashes()[0]->waysOut[0]->edit)->clashes());
@@ -80,7 +80,7 @@ final class ReachTest extends TestCase
         $placed = array_column(array_map(fn (Placed $one) => [$one->piece->mark, $one], $layout->plan()->assemblies[0]->placed), 1, 0);
         // The pipe stands 23 to 45 out, 10 of air: 55 − 6 behind the back's plane: the slot is 49 deep, 42 wide.
         $shelf = $placed['B1-shelf-1']->piece;
-        self::assertStringContainsString('slot for pipe, 49 mm deep from the back edge', implode(', ', array_map(fn ($edge) => $edge->work, $shelf->edges)));
+        self::assertStringContainsString('slot for pipe, 49 mm deep from the back edge', implode(', ', array_map(fn ($work) => $work->words(LengthFormat::millimetres()), $shelf->works)));
         self::assertLessThan($shelf->length->result->toDouble() * $shelf->width->result->toDouble() - 1500.0, $shelf->outline->area());
         self::assertArrayHasKey('B1-back', $placed);
         self::assertArrayHasKey('B1-nailer-top-a', $placed);

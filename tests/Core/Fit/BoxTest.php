@@ -7,7 +7,7 @@ namespace Tests\Core\Fit;
 use Incastro\Fit\Box;
 use Incastro\Fit\BoxTop;
 use Incastro\Fit\Column;
-use Incastro\Fit\Numbering;
+use Incastro\Fit\Marks;
 use Incastro\Fit\Opening;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
@@ -20,13 +20,13 @@ final class BoxTest extends TestCase
     {
         $size = fn (float $mm) => Working::start('chosen', Length::ofDouble($mm));
 
-        return new Box('box', 3, 100.0, 10.0, 70.0, $size(800.0), $size($top->highest()), $size(400.0), $top, [new Column('bay', $size(764.0), 18.0, [new Opening('tier', $size(864.0), 18.0, 0, 2)])]);
+        return new Box('box', 'B3', 100.0, 10.0, 70.0, $size(800.0), $size($top->highest()), $size(400.0), $top, [new Column('bay', $size(764.0), 18.0, [new Opening('tier', $size(864.0), 18.0, 0, 2)])]);
     }
 
     public function test_where_it_stands(): void
     {
         $box = self::box(BoxTop::flat(900.0));
-        self::assertSame(['B3', 900.0, 410.0, 970.0], [$box->mark(), $box->right(), $box->face(), $box->highest()]);
+        self::assertSame(['B3', 900.0, 410.0, 970.0], [$box->mark, $box->right(), $box->face(), $box->highest()]);
         $block = $box->block();
         self::assertSame([100.0, 900.0, 10.0, 410.0, 70.0, 970.0], [$block->u0, $block->u1, $block->v0, $block->v1, $block->z0, $block->z1]);
         self::assertTrue($box->holds('bay'));
@@ -54,15 +54,14 @@ final class BoxTest extends TestCase
         self::assertEqualsWithDelta(382.0 * (600.0 + 886.5) / 2, $area(BoxTop::sloped(600.0, 900.0, 400.0)), 1e-6);
     }
 
-    public function test_marks_are_counted_by_letter_and_go_on_from_another_count(): void
+    public function test_marks_are_counted_by_letter_and_stay_with_their_owner(): void
     {
-        $numbers = new Numbering();
-        self::assertSame([1, 2, 1, 3], [$numbers->next('B'), $numbers->next('B'), $numbers->next('P'), $numbers->next('B')]);
-        $trial = clone $numbers;
-        self::assertSame(4, $trial->next('B'));
-        // What was only tried counts for nothing, until it is taken over.
-        self::assertSame(4, $numbers->next('B'));
-        $numbers->takeOver($trial);
-        self::assertSame(5, $numbers->next('B'));
+        $marks = new Marks(['old' => 'B2']);
+        self::assertSame(['B1', 'B3', 'P1'], [$marks->of('B', 'a'), $marks->of('B', 'b'), $marks->of('P', 'c')]);
+        // Whoever is asked first: each keeps what it was given.
+        self::assertSame(['B2', 'B3', 'B1'], [$marks->of('B', 'old'), $marks->of('B', 'b'), $marks->of('B', 'a')]);
+        // A cell that holds something else now gets another letter.
+        self::assertSame('F1', $marks->of('F', 'a'));
+        self::assertSame(['P1', 'P1b', 'P1c'], array_map(fn (int $row) => $marks->ofRow('P', 'c', $row, "c/$row"), [0, 1, 2]));
     }
 }

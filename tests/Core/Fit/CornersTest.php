@@ -63,7 +63,7 @@ final class CornersTest extends TestCase
         self::assertSame($sideWidth > 500.0, isset($second->edges['right:s-1']));
         self::assertTrue(isset($first->edges['right:a-1']));
         // Marks are counted once, whatever had to be fitted twice.
-        self::assertSame(['B1', 'B2'], [$first->boxes[0]->mark(), $second->boxes[0]->mark()]);
+        self::assertSame(['B1', 'B2'], [$first->boxes[0]->mark, $second->boxes[0]->mark]);
     }
 
     public function test_a_box_behind_another_runs_is_a_blind_corner(): void

@@ -33,7 +33,7 @@ final class LayoutFitTest extends TestCase
     {
         $widths = [];
         foreach ($run->boxes as $box) {
-            $widths[$box->mark()] = [round($box->u - $run->left, 3), $box->outerWidth()->toDouble()];
+            $widths[$box->mark] = [round($box->u - $run->left, 3), $box->outerWidth()->toDouble()];
         }
 
         return $widths;
@@ -130,7 +130,7 @@ final class LayoutFitTest extends TestCase
     {
         $run = self::fitted(TestLayout::of([TestLayout::bay('a'), TestLayout::bay('k', [], [Doc::tier('k-1', ['unit' => 'knee'])]), TestLayout::bay('b')], [], 2000.0));
         self::assertCount(2, $run->plinths);
-        self::assertSame(['P1', 'P2'], array_map(fn ($plinth) => 'P'.$plinth->number, $run->plinths));
+        self::assertSame(['P1', 'P1b'], array_map(fn ($plinth) => $plinth->mark, $run->plinths));
     }
 
     public function test_depth_changes_by_tier(): void

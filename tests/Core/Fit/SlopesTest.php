@@ -10,6 +10,7 @@ use Incastro\Fit\Column;
 use Incastro\Fit\Opening;
 use Incastro\Geometry\Axis;
 use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Working;
 use Incastro\Units\BoxWithShelves;
 use Incastro\Units\Placed;
@@ -28,7 +29,7 @@ final class SlopesTest extends TestCase
     {
         $size = fn (float $mm) => Working::start('chosen', Length::ofDouble($mm));
         $opening = new Opening('box', $size(864.0), 18.0, 0, 2);
-        $box = new Box('box', 1, 0.0, 0.0, 70.0, $size(800.0), $size($top->highest()), $size(400.0), $top, [new Column('bay', $size(764.0), 18.0, [$opening])]);
+        $box = new Box('box', 'B1', 0.0, 0.0, 70.0, $size(800.0), $size($top->highest()), $size(400.0), $top, [new Column('bay', $size(764.0), 18.0, [$opening])]);
         $pieces = [];
         foreach ((new BoxWithShelves($box, TestTerms::of(TestAlcove::leaning()->survey()->room, $over)))->build()->placed as $placed) {
             $pieces[$placed->piece->mark] = $placed;
@@ -43,9 +44,9 @@ final class SlopesTest extends TestCase
         // Blanks to the long point: low side 900 + 18 · 0.75 = 913.5; high side its outer face, 1500.
         self::assertSame(913.5, $pieces['B1-side-L']->piece->length->result->toDouble());
         self::assertSame(1500.0, $pieces['B1-side-R']->piece->length->result->toDouble());
-        // Top between: (800 − 36)/0.8 = 955 along each face.
-        self::assertSame(955.0, $pieces['B1-top']->piece->length->result->toDouble());
-        self::assertStringContainsString('bevelled 36.9°', implode(', ', array_map(fn ($edge) => $edge->work, $pieces['B1-side-L']->piece->edges)));
+        // Top between: (800 − 36)/0.8 = 955 along each face; its ends are plumb: 18 · 0.75 = 13.5 more to the long points.
+        self::assertSame(968.5, $pieces['B1-top']->piece->length->result->toDouble());
+        self::assertStringContainsString('bevelled 36.9°', implode(', ', array_map(fn ($work) => $work->words(LengthFormat::millimetres()), $pieces['B1-side-L']->piece->works)));
     }
 
     public function test_the_top_over_the_sides(): void
@@ -81,7 +82,7 @@ final class SlopesTest extends TestCase
         // 6 for the back: 376 − 50.42 = 325.58, down.
         self::assertSame(376.0, $pieces['B1-shelf-1']->piece->width->result->toDouble());
         self::assertSame(325.5, $pieces['B1-shelf-2']->piece->width->result->toDouble());
-        self::assertSame(Axis::U, $pieces['B1-top-slope']->solid->axis);
+        self::assertSame(Axis::U, $pieces['B1-top-slope']->prism()->axis);
     }
 
     public function test_a_slope_that_goes_on_past_the_face_cuts_the_side_to_its_front(): void

@@ -45,12 +45,12 @@ final class DemoPiecesTest extends TestCase
         $plan = self::plan($file);
         $lines = [];
         foreach ($plan->pieces() as $piece) {
-            $works = array_map(fn ($edge) => "$edge->edge: $edge->work", $piece->edges);
+            $works = array_map(fn ($work) => $work->edge().': '.$work->words($plan->job->format), $piece->works);
             $lines[] = implode(' | ', [
                 $piece->mark, $piece->name,
                 self::mm($piece->length->result->toDouble()).' x '.self::mm($piece->width->result->toDouble()).' x '.self::mm($piece->thickness->toDouble()),
                 $piece->material->value, $piece->grain->value, implode('; ', $works), implode('; ', $piece->joints),
-                sprintf('%d corners, %d holes, %.1f cm²', count($piece->outline->points), count($piece->holes), $piece->outline->area() / 100),
+                sprintf('%d corners, %d holes, %.1f cm²', count($piece->outline->outer->points), count($piece->outline->holes), $piece->outline->area() / 100),
             ]);
         }
 

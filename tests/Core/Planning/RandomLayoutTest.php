@@ -105,7 +105,7 @@ final class RandomLayoutTest extends TestCase
             }
             self::assertGreaterThan(0.0, min($box->outerWidth()->toDouble(), $box->outerHeight()->toDouble(), $box->outerDepth()->toDouble()));
             foreach (array_slice($run->boxes, $i + 1) as $other) {
-                self::assertFalse($this->stack($box, $other), $box->mark().' and '.$other->mark());
+                self::assertFalse($this->stack($box, $other), $box->mark.' and '.$other->mark);
             }
             // Clear openings and the boards between them make up the width inside.
             $inside = array_sum(array_map(fn ($column) => $column->width->result->toDouble(), $box->columns)) + 18.0 * (count($box->columns) + 1);

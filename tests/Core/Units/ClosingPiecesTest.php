@@ -99,7 +99,7 @@ final class ClosingPiecesTest extends TestCase
         foreach (['B1-stile-L', 'B1-stile-R'] as $mark) {
             $piece = $this->piece($this->space(), $mark);
             self::assertNotNull($piece);
-            foreach ($piece->outline->points as $point) {
+            foreach ($piece->outline->outer->points as $point) {
                 self::assertGreaterThanOrEqual(-1e-9, min($point->x, $point->y));
                 self::assertLessThanOrEqual($piece->length->result->toDouble() + 1e-6, $point->x);
                 // At least the scribe reserve of 5 is cut off everywhere.

@@ -19,6 +19,7 @@ use Incastro\Rules\MaterialRole;
 use Incastro\Rules\Materials;
 use Incastro\Units\Assembly;
 use Incastro\Units\BoxWithShelves;
+use Incastro\Units\Joinery;
 use Incastro\Units\Placed;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -30,7 +31,7 @@ final class ShelvesTest extends TestCase
     {
         $size = fn (float $mm) => Working::start('chosen', Length::ofDouble($mm));
         $opening = new Opening('box', $size($height - 36.0), 18.0, $fixed, $adjustable);
-        $box = new Box('box', 1, 0.0, 0.0, 70.0, $size(800.0), $size($height), $size(400.0), BoxTop::flat($height), [new Column('bay', $size(764.0), 18.0, [$opening])]);
+        $box = new Box('box', 'B1', 0.0, 0.0, 70.0, $size(800.0), $size($height), $size(400.0), BoxTop::flat($height), [new Column('bay', $size(764.0), 18.0, [$opening])]);
         $material = fn (MaterialRole $role, float $mm) => new Material($role, 'ply', Length::ofDouble($mm), 680.0);
         $materials = new Materials($material(MaterialRole::Carcass, 18.0), $material(MaterialRole::Frame, 18.0), $material(MaterialRole::Back, 6.0));
 
@@ -99,7 +100,7 @@ final class ShelvesTest extends TestCase
 
     public function test_pins_and_screws_are_counted(): void
     {
-        $count = fn (Assembly $box, string $name) => array_sum(array_map(fn ($item) => $item->name === $name ? $item->quantity : 0, $box->hardware));
+        $count = fn (Assembly $box, string $name) => array_sum(array_map(fn ($item) => $item->name === $name ? $item->quantity : 0, (new Joinery(LengthFormat::millimetres()))->bought($box)->hardware));
         self::assertSame(16, $count($this->box(1, 4), 'shelf pin'));
         // Bottom and top 4 · 3, the fixed shelf 2 · 3, nailers 8.
         self::assertSame(26, $count($this->box(1, 4), 'pocket screw, 32 mm'));

@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Check;
+
+use Incastro\Fit\Closing\Side;
+use Incastro\Fit\FittedLayout;
+use Incastro\Fit\FittedRun;
+use Incastro\Fit\Terms;
+use Incastro\Geometry\Solid;
+use Incastro\Pieces\Works\Scribed;
+use Incastro\Rules\Finding;
+use Incastro\Survey\Room\Enclosure;
+use Incastro\Units\Assembly;
+use Incastro\Units\Joinery;
+use Incastro\Units\Placed;
+
+/**
+ * Everything that is planned for a space, put together as solids: no two share more than a touch beyond what a joint grants,
+ * none stands outside the room as found, in a thing or in what is kept clear for one, and every joint's partners meet. What
+ * fails is a clash of its owners, told once for every pair of them by its worst place.
+ */
+final class Assembled
+{
+    /** What two solids may share, and what one may stand outside, mm: less than a saw's own doubt. */
+    public const TOUCH = 0.5;
+
+    private Collisions $collisions;
+
+    /**
+     * @param  list<Assembly>  $assemblies  of each run
+     * @param  list<string>  $openings  things for which an opening is cut
+     * @param  list<Finding>  $found  already: what they say is not said again
+     */
+    public function __construct(private readonly FittedLayout $layout, private readonly array $assemblies, private readonly Terms $terms, private readonly array $openings, array $found = [])
+    {
+        $this->collisions = new Collisions($layout, $terms, $found);
+    }
+
+    /** @return list<Finding> */
+    public function findings(): array
+    {
+        $placed = [];
+        foreach ($this->layout->runs as $r => $run) {
+            foreach ($this->assemblies[$r]->placed as $one) {
+                $placed[$r][] = $one;
+            }
+        }
+        foreach ($this->layout->runs as $r => $run) {
+            $own = $placed[$r] ?? [];
+            $this->within($own, $this->assemblies[$r]);
+            $this->outside($run, $own);
+            (new KeptClear($run, $this->terms, $this->openings, $this->collisions))->look($own);
+            foreach (array_slice($this->layout->runs, 0, $r, true) as $o => $other) {
+                $this->between($run, $own, $other, $placed[$o] ?? []);
+            }
+        }
+
+        return $this->collisions->findings();
+    }
+
+    /**
+     * Pieces of one run among each other.
+     *
+     * @param  list<Placed>  $placed
+     */
+    private function within(array $placed, Assembly $assembly): void
+    {
+        $granted = [];
+        $byKey = [];
+        foreach ($assembly->joints as $joint) {
+            if ($joint->shares > 0.0) {
+                $granted[$joint->a.'|'.$joint->b] = $granted[$joint->b.'|'.$joint->a] = $joint->shares;
+            }
+        }
+        usort($placed, fn (Placed $a, Placed $b) => $a->bounds->u0 <=> $b->bounds->u0);
+        foreach ($placed as $i => $a) {
+            $byKey[$a->piece->key] = $a;
+            for ($j = $i + 1; $j < count($placed); $j++) {
+                $b = $placed[$j];
+                if ($b->bounds->u0 > $a->bounds->u1 - self::TOUCH) {
+                    break;
+                }
+                if (! $a->bounds->meets($b->bounds, self::TOUCH)) {
+                    continue;
+                }
+                $by = $a->solid()->overlap($b->solid(), self::TOUCH) - ($granted[$a->piece->key.'|'.$b->piece->key] ?? 0.0);
+                if ($by > self::TOUCH) {
+                    $this->collisions->overlapping($a, $b, $by);
+                }
+            }
+        }
+        foreach ($assembly->joints as $joint) {
+            [$a, $b] = [$byKey[$joint->a] ?? null, $byKey[$joint->b] ?? null];
+            if ($a === null || $b === null) {
+                continue;
+            }
+            if (min($a->bounds->overlap($b->bounds)) < -Joinery::TOUCH || $a->solid()->overlap($b->solid(), -Joinery::TOUCH) < -Joinery::TOUCH) {
+                $this->collisions->apart($a, $b);
+            }
+        }
+    }
+
+    /** @param list<Placed> $placed */
+    private function outside(FittedRun $run, array $placed): void
+    {
+        $enclosure = new Enclosure($this->terms->room, $this->terms->rules->skirtingStays);
+        foreach ($placed as $one) {
+            foreach ($enclosure->outside($this->inRoom($run, $one->solid()), self::TOUCH) as $surface => $by) {
+                if ($by > self::TOUCH + $this->mayRemain($run, $one, (string) $surface)) {
+                    $this->collisions->outside($run, $one, (string) $surface, $by);
+                }
+            }
+        }
+    }
+
+    /** What an edge that is scribed to a surface may be off it, as its scribe line says; nothing at any other. */
+    private function mayRemain(FittedRun $run, Placed $placed, string $surface): float
+    {
+        $most = 0.0;
+        foreach ($placed->piece->works as $work) {
+            if (! $work instanceof Scribed) {
+                continue;
+            }
+            $isIts = match ($work->to) {
+                Side::Top => $surface === 'ceiling',
+                Side::Foot => $surface === 'floor',
+                default => is_numeric($surface),
+            };
+            $most = $isIts ? max($most, $run->edge($work->to, $placed->owner)?->scribe?->mayRemain() ?? 0.0) : $most;
+        }
+
+        return $most;
+    }
+
+    /**
+     * Pieces of two runs, turned into the room.
+     *
+     * @param  list<Placed>  $own
+     * @param  list<Placed>  $others
+     */
+    private function between(FittedRun $run, array $own, FittedRun $other, array $others): void
+    {
+        $standing = array_map(fn (Placed $one) => [$one, Footprint::of($other->frame, $one->bounds)], $others);
+        foreach ($own as $a) {
+            $print = Footprint::of($run->frame, $a->bounds);
+            $solid = null;
+            foreach ($standing as [$b, $its]) {
+                if ($print->overlap($its) <= self::TOUCH) {
+                    continue;
+                }
+                $solid ??= $this->inRoom($run, $a->solid());
+                $by = $solid->overlap($this->inRoom($other, $b->solid()), self::TOUCH);
+                if ($by > self::TOUCH) {
+                    $this->collisions->overlapping($a, $b, $by);
+                }
+            }
+        }
+    }
+
+    private function inRoom(FittedRun $run, Solid $solid): Solid
+    {
+        return $solid->mapped(function (array $at) use ($run): array {
+            $point = $run->frame->point($at[0], $at[1]);
+
+            return [$point->x, $point->y, $at[2]];
+        });
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Check;
+
+use Incastro\Fit\FittedRun;
+use Incastro\Fit\Terms;
+use Incastro\Fit\ThingPlace;
+use Incastro\Geometry\Solid;
+use Incastro\Survey\Things\Thing;
+use Incastro\Survey\Things\ThingKind;
+use Incastro\Survey\Things\ThingRule;
+use Incastro\Units\Placed;
+
+/**
+ * What is on the faces of the space against every piece: nothing stands in it, nor in what is kept clear around it for its
+ * air, for heat, for a hand, or so that it stays uncovered.
+ */
+final readonly class KeptClear
+{
+    /** What stands nearer before a window or a vent than this covers it, mm. */
+    private const BEFORE = 200.0;
+
+    private ThingPlace $places;
+
+    /** @param list<string> $openings */
+    public function __construct(private FittedRun $run, private Terms $terms, private array $openings, private Collisions $collisions)
+    {
+        $this->places = new ThingPlace($terms->room, $run->frame);
+    }
+
+    /** @param list<Placed> $placed */
+    public function look(array $placed): void
+    {
+        foreach ($this->terms->room->things as $thing) {
+            if ($thing->rule === ThingRule::Removed || $thing->kind === ThingKind::Stud) {
+                continue;
+            }
+            foreach ($this->zones($thing) as [$zone, $words]) {
+                foreach ($placed as $one) {
+                    if (! $one->bounds->meets($zone->bounds, Assembled::TOUCH)) {
+                        continue;
+                    }
+                    $by = $one->solid()->overlap($zone, Assembled::TOUCH);
+                    if ($by > Assembled::TOUCH) {
+                        $this->collisions->inThing($one, $thing, $by, $words);
+                    }
+                }
+            }
+        }
+    }
+
+    /** @return list<array{Solid, string}> what must be free, and what is said of a piece that is not */
+    private function zones(Thing $thing): array
+    {
+        $zones = [];
+        $body = $this->places->solid($thing);
+        if ($body !== null && $thing->kind !== ThingKind::Window && $thing->kind !== ThingKind::Door) {
+            $zones[] = [$body, '%s stands %s inside %s.'];
+        }
+        $isOpened = in_array($thing->id, $this->openings, true);
+        $clear = $thing->rule === ThingRule::Clearance ? $thing->clearance
+            : ($isOpened || $thing->kind->isCutAround() ? $this->places->clearance($thing, $this->terms->rules, $isOpened) : 0.0);
+        $around = $clear > 0.0 ? $this->places->solid($thing, $clear) : null;
+        if ($around !== null) {
+            $zones[] = [$around, '%s stands %s inside what is kept clear around %s.'];
+        }
+        if ($thing->rule === ThingRule::Uncovered || ($thing->rule === ThingRule::Reachable && ! $isOpened && ! $thing->kind->isCutAround())) {
+            $before = $this->places->before($thing, self::BEFORE);
+            $zones = $before === null ? $zones : [...$zones, [$before, $thing->rule === ThingRule::Uncovered ? '%s covers %s of %s, which stays uncovered.' : '%s covers %s of %s: a hand must reach it.']];
+        }
+        $hand = $thing->rule === ThingRule::Reachable ? $this->places->handRoom($thing) : null;
+
+        return $hand === null ? $zones : [...$zones, [$hand, '%s takes %s of the room that a hand needs at %s.']];
+    }
+}

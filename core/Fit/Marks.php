@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Fit;
+
+/**
+ * What is written on the wood: a letter for the kind and a number through the whole job, so that no two boxes, plinths,
+ * worktops or panels bear the same. A mark is given once and stays with its owner, whatever else comes and goes.
+ */
+final class Marks
+{
+    /** @var array<string, true> */
+    private array $taken = [];
+
+    /** @param array<string, string> $given by owner: those that were given before */
+    public function __construct(private array $given = [])
+    {
+        foreach ($given as $mark) {
+            $this->taken[$mark] = true;
+        }
+    }
+
+    public function of(string $letter, string $owner): string
+    {
+        $mark = $this->given[$owner] ?? '';
+        if (str_starts_with($mark, $letter)) {
+            return $mark;
+        }
+        for ($number = 1; isset($this->taken[$letter.$number]); $number++);
+        $this->taken[$letter.$number] = true;
+
+        return $this->given[$owner] = $letter.$number;
+    }
+
+    /** The mark of a further row of one member, which has the member's own with a letter behind it: "P1b". */
+    public function ofRow(string $letter, string $owner, int $row, string $rowId): string
+    {
+        return match (true) {
+            isset($this->given[$rowId]) => $this->given[$rowId],
+            $row === 0 => $this->of($letter, $owner),
+            default => $this->of($letter, $owner).chr(ord('a') + $row % 26),
+        };
+    }
+
+    /** @return array<string, string> by owner, all that were given */
+    public function given(): array
+    {
+        return $this->given;
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Pieces\Works;
+
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
+
+/** A board that is longer than the way in is wide, and is tipped on its way. */
+final readonly class TippedIn implements Work
+{
+    /** @param float $angle rad @param float $height free height that this needs, mm */
+    public function __construct(public float $angle, public float $height)
+    {
+    }
+
+    public function edge(): string
+    {
+        return 'going in';
+    }
+
+    public function words(LengthFormat $format): string
+    {
+        return sprintf('tipped %.0f°, which needs %s of free height', rad2deg($this->angle), $format->write(Length::ofDouble($this->height)));
+    }
+}
