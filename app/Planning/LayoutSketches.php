@@ -10,7 +10,6 @@ use Incastro\Drawing\Drawing;
 use Incastro\Drawing\FurniturePlan;
 use Incastro\Drawing\RunDrawing;
 use Incastro\Drawing\ScreenWriter;
-use Incastro\Pieces\Piece;
 use Incastro\Planning\Job;
 use Incastro\Planning\Layout\LayoutReader;
 use Incastro\Planning\Layout\StartingLayouts;
@@ -58,7 +57,7 @@ final readonly class LayoutSketches
 
     private function sheets(Job $job, SpacePlan $plan): int
     {
-        $cut = array_map(fn (Piece $piece) => new CutPiece($piece->mark, 1, $piece->length->result, $piece->width->result, $piece->thickness, $piece->material->value, $piece->grain), $plan->pieces());
+        $cut = array_map(CutPiece::of(...), $plan->pieces());
 
         return count((new SheetPlanner($job->saw(), $job->format))->plan($cut, $job->stock)->sheets);
     }

@@ -6,6 +6,7 @@ namespace Incastro\Cut;
 
 use Incastro\Measure\Length;
 use Incastro\Pieces\Grain;
+use Incastro\Pieces\Piece;
 
 /** Pieces to cut, so many alike. With grain `length` the length lies along the sheet's length. */
 final readonly class CutPiece
@@ -19,6 +20,12 @@ final readonly class CutPiece
         public string $material,
         public Grain $grain,
     ) {
+    }
+
+    /** A piece of furniture as the saw sees it. */
+    public static function of(Piece $piece): self
+    {
+        return new self($piece->mark, 1, $piece->length->result, $piece->width->result, $piece->thickness, $piece->material->value, $piece->grain);
     }
 
     /** One of these pieces. */

@@ -89,7 +89,7 @@ final class Filling
         }
 
         return array_map(
-            fn (array $alike) => new Unplaced($alike[0]->name, count($alike), 'the stock is used up'),
+            fn (array $alike) => new Unplaced($alike[0]->name, count($alike), 'the sheets at hand are used up', true),
             array_values($byPiece),
         );
     }

@@ -28,14 +28,13 @@ final readonly class SheetPlanner
     {
         $groups = [];
         $unplaced = [];
+        $fit = new StockFit($this->saw, $this->format, $stock);
         foreach ($pieces as $piece) {
-            $suits = array_keys(array_filter($stock, fn (Stock $sheet) => $sheet->suits($piece)));
-            if ($suits === []) {
-                $unplaced[] = new Unplaced($piece->name, $piece->quantity, sprintf('no sheet of its material is in stock %s thick', $this->format->write($piece->thickness)));
-            } elseif (array_filter($suits, fn (int $k) => $this->fits($piece, $stock[$k])) === []) {
-                $unplaced[] = new Unplaced($piece->name, $piece->quantity, sprintf('%s × %s is larger than every sheet of its kind', $this->format->write($piece->length), $this->format->write($piece->width)));
+            $refused = $fit->refuses($piece);
+            if ($refused !== null) {
+                $unplaced[] = new Unplaced($piece->name, $piece->quantity, $refused);
             } else {
-                $groups[implode(',', $suits)][] = $piece;
+                $groups[implode(',', array_keys(array_filter($stock, fn (Stock $sheet) => $sheet->suits($piece))))][] = $piece;
             }
         }
         $sheets = $settings = [];
@@ -53,17 +52,6 @@ final readonly class SheetPlanner
         }
 
         return new SheetPlan($sheets, $unplaced, array_sum(array_map(fn (PlannedSheet $sheet) => $sheet->stock->price, $sheets)), $boundSheets, round($boundPrice, 2), count($settings));
-    }
-
-    private function fits(CutPiece $piece, Stock $stock): bool
-    {
-        foreach (self::ways($piece) as [$alongX, $alongY]) {
-            if ($alongX <= $this->saw->usableLength($stock)->nanometres() && $alongY <= $this->saw->usableWidth($stock)->nanometres()) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /**

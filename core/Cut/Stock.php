@@ -20,6 +20,11 @@ final readonly class Stock
     ) {
     }
 
+    public function asManyAsNeeded(): self
+    {
+        return new self($this->name, null, $this->length, $this->width, $this->thickness, $this->material, $this->price);
+    }
+
     /** Thickness within 0.5 mm counts as the same board. */
     public function suits(CutPiece $piece): bool
     {

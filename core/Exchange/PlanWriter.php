@@ -201,7 +201,7 @@ final readonly class PlanWriter
             'fewest' => $sheets->isFewest(),
             'bound' => ['sheets' => $sheets->boundSheets, 'price' => $sheets->boundPrice],
             'settings' => $sheets->settings,
-            'unplaced' => array_map(fn (Unplaced $unplaced) => sprintf('%s: %s.', $unplaced->name, $unplaced->reason), $sheets->unplaced),
+            'unplaced' => array_map(fn (Unplaced $unplaced) => sprintf('%s: %s.', $unplaced->name, $unplaced->isShort ? $unplaced->reason.'; more of them stand in the list' : $unplaced->reason), $sheets->unplaced),
             'sheets' => array_map(fn (PlannedSheet $sheet, int $i) => [
                 'title' => sprintf('Sheet %d · %s · %s', $i + 1, $shopping->materialName($sheet->stock), $sheet->stock->name),
                 'used' => (int) round(100 * $sheet->yield()),

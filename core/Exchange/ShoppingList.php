@@ -19,7 +19,7 @@ final readonly class ShoppingList
     public function lines(): array
     {
         $lines = [];
-        foreach ($this->plan->sheets->sheets as $sheet) {
+        foreach ($this->plan->complete->sheets as $sheet) {
             $stock = $sheet->stock;
             $key = $stock->material.$stock->name;
             $lines[$key] ??= [

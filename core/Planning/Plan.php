@@ -9,11 +9,14 @@ use Incastro\Pieces\Piece;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Severity;
 
-/** A whole job planned: its spaces, and one set of sheets over all of them. */
+/**
+ * A whole job planned: its spaces, and one set of sheets over all of them. `complete` is that plan with as many sheets as it
+ * takes, where those at hand do not do.
+ */
 final readonly class Plan
 {
     /** @param list<SpacePlan> $spaces */
-    public function __construct(public Job $job, public array $spaces, public SheetPlan $sheets)
+    public function __construct(public Job $job, public array $spaces, public SheetPlan $sheets, public SheetPlan $complete)
     {
     }
 

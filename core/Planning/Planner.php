@@ -15,6 +15,8 @@ use Incastro\Check\Verdict;
 use Incastro\Cut\CutPiece;
 use Incastro\Cut\SheetPlan;
 use Incastro\Cut\SheetPlanner;
+use Incastro\Cut\Stock;
+use Incastro\Cut\Unplaced;
 use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\LayoutFitter;
@@ -37,7 +39,7 @@ use Incastro\Units\RunBuilder;
 final readonly class Planner
 {
     /** Part of every remembered stage's key; raised when a stage computes something else from the same inputs. */
-    public const VERSION = '3';
+    public const VERSION = '4';
 
     /** Ways out that are tried when somebody asks for those of one finding. */
     private const ALL_TRIES = 40;
@@ -51,8 +53,14 @@ final readonly class Planner
         $marks = new Marks();
         $spaces = array_map(fn (Space $space) => $this->space($job, $space, $marks), $job->spaces);
         $pieces = array_merge([], ...array_map(fn (SpacePlan $space) => $space->pieces(), $spaces));
+        $sheets = $this->sheets($job, $job->stock, $pieces);
+        if (array_filter($sheets->unplaced, fn (Unplaced $unplaced) => $unplaced->isShort) === []) {
+            return new Plan($job, $spaces, $sheets, $sheets);
+        }
+        // What is at hand does not do: what would is bought.
+        $unlimited = array_map(fn (Stock $stock) => $stock->asManyAsNeeded(), $job->stock);
 
-        return new Plan($job, $spaces, $this->sheets($job, $pieces));
+        return new Plan($job, $spaces, $sheets, $this->sheets($job, $unlimited, $pieces));
     }
 
     /** One space alone, without its sheets: for looking at layouts side by side, and for the trial. */
@@ -115,7 +123,7 @@ final readonly class Planner
 
         $findings = [...$findings, ...(new Meetings($layout, $terms))->findings(), ...$going->findings($carried, $layout)];
 
-        return [$layout, $assemblies, $carried, [...$findings, ...(new Assembled($layout, $assemblies, $terms, $space->layout->openings, $findings))->findings()]];
+        return [$layout, $assemblies, $carried, [...$findings, ...(new Cuttable($job))->findings($layout, $assemblies), ...(new Assembled($layout, $assemblies, $terms, $space->layout->openings, $findings))->findings()]];
     }
 
     /**
@@ -135,20 +143,15 @@ final readonly class Planner
         return array_values($cautions);
     }
 
-    /** @param list<Piece> $pieces */
-    private function sheets(Job $job, array $pieces): SheetPlan
+    /**
+     * @param  list<Stock>  $stock
+     * @param  list<Piece>  $pieces
+     */
+    private function sheets(Job $job, array $stock, array $pieces): SheetPlan
     {
-        $cut = array_map(fn (Piece $piece) => new CutPiece(
-            $piece->mark,
-            1,
-            $piece->length->result,
-            $piece->width->result,
-            $piece->thickness,
-            $piece->material->value,
-            $piece->grain,
-        ), $pieces);
-        $hash = hash('sha256', self::VERSION.serialize([$cut, $job->stock, $job->saw(), $job->format]));
+        $cut = array_map(CutPiece::of(...), $pieces);
+        $hash = hash('sha256', self::VERSION.serialize([$cut, $stock, $job->saw(), $job->format]));
 
-        return $this->memory->remember('cut', $hash, fn () => (new SheetPlanner($job->saw(), $job->format))->plan($cut, $job->stock));
+        return $this->memory->remember('cut', $hash, fn () => (new SheetPlanner($job->saw(), $job->format))->plan($cut, $stock));
     }
 }

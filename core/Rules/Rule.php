@@ -47,6 +47,7 @@ enum Rule: string
     case LeastDepth = 'least_depth';
     case Reach = 'reach';
     case LongestPiece = 'longest_piece';
+    case WidestBack = 'widest_back';
     case Kerf = 'kerf';
     case Trim = 'trim';
 
@@ -88,6 +89,7 @@ enum Rule: string
             self::LeastDepth => [150, 384, 'Least depth of a shelf', 'Shallower than this, things fall off.', 50, 500],
             self::Reach => [600, 1536, 'How far a hand reaches in', 'A valve or a socket deeper in than this is out of reach.', 200, 900],
             self::LongestPiece => [2400, 6016, 'Longest plinth or worktop in one piece', 'What is longer is made in two, which meet at the joint of two boxes: sheets and stairs are no longer.', 900, 3600],
+            self::WidestBack => [1200, 3024, 'Widest back in one piece', 'Wider than this, the back of a box of several bays is in parts that meet on a divider: sheets are no wider.', 300, 2400],
             self::Kerf => [3.2, 8, 'Saw kerf', 'What the blade turns into dust with each cut.', 0, 8],
             self::Trim => [6, 16, 'Trimmed off each sheet edge', 'Factory edges are neither straight, square nor clean.', 0, 30],
         };

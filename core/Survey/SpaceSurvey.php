@@ -245,15 +245,17 @@ final class SpaceSurvey
         return $candidates;
     }
 
+    /** Whether every plane of the ceiling was read: one without a height is missing, however the others lie. */
     private function hasHeights(): bool
     {
+        $read = [];
         foreach ($this->readings as $reading) {
             if ($reading->slot->kind === ReadingKind::Height && $reading->slot->spots !== []) {
-                return true;
+                $read[$reading->slot->plane] = true;
             }
         }
 
-        return false;
+        return count($read) === count($this->sheet->shape->ceiling->planes());
     }
 
     private function room(Adjusted $walls, ?Adjusted $levels): ?Room

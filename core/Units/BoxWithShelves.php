@@ -8,9 +8,6 @@ use Incastro\Fit\Box;
 use Incastro\Fit\Column;
 use Incastro\Fit\Opening;
 use Incastro\Fit\Terms;
-use Incastro\Geometry\Outline;
-use Incastro\Geometry\Point;
-use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
@@ -19,7 +16,6 @@ use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
-use Incastro\Pieces\Works\Sawn;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
 use Incastro\Rules\MaterialRole;
@@ -67,7 +63,7 @@ final readonly class BoxWithShelves
             }
         }
 
-        return Assembly::all(...[...$assemblies, $this->back(), $this->nailers->build($this->make, $this->shell)]);
+        return Assembly::all(...[...$assemblies, (new Backs($this->box, $this->terms))->build(), $this->nailers->build($this->make, $this->shell)]);
     }
 
     /** Depth of sides, bottom and top: the back is laid on behind, the face frame before them. */
@@ -243,31 +239,5 @@ final readonly class BoxWithShelves
         $fixed = $opening->fixedShelves;
 
         return array_map(fn (int $k) => (int) round($k * ($count + 1) / ($fixed + 1)), $fixed === 0 ? [] : range(1, $fixed));
-    }
-
-    /** A thin back laid on behind, a little smaller than the box; under a rake or a slope it follows the top. */
-    private function back(): Assembly
-    {
-        $play = $this->terms->rules->get(Rule::BackPlay);
-        $half = $play->toDouble() / 2;
-        $top = $this->box->top;
-        $high = $top->isSloped()
-            ? Working::start('height of the back, under the slope', Length::ofDouble($top->back))
-            : Working::start('height of the box', $this->box->outerHeight());
-        $length = $high->minus('less than the box', $play);
-        $width = Working::start('width of the box', $this->box->outerWidth())->minus('less than the box', $play);
-        $outline = null;
-        $works = [];
-        if ($top->isRaked()) {
-            $wide = $width->roundedDown($this->terms->format)->result->toDouble();
-            [$left, $right] = [$top->left - 2 * $half, $top->right - 2 * $half];
-            $outline = new Outline(new Polygon([new Point(0.0, 0.0), new Point($left, 0.0), new Point($right, $wide), new Point(0.0, $wide)]));
-            $works[] = new Sawn('top, short', $top->angle($this->box->outerWidth()->toDouble()), ' to the rake');
-        }
-        $back = $this->make->inner('back', 'Back', $length, $width, MaterialRole::Back, Grain::Length, $works, ['laid on behind, screwed all round'], $outline);
-        $placed = new Placed($back, Pose::at($this->box->u + $half, $this->box->v, $this->box->z + $half, Way::Up, Way::Right, Way::Out), Part::Back, $this->box->id);
-        $joints = array_map(fn (string $to) => new Joint($back->key, $this->box->id.':'.$to, JointKind::Screws, 'backs'), ['side-L', 'side-R', 'bottom', $top->isSloped() ? 'top-slope' : 'top']);
-
-        return new Assembly([$placed], $joints);
     }
 }

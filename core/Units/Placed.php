@@ -185,8 +185,8 @@ final class Placed
                 if (min(abs($at - $from), abs($at - $to)) > self::ON_EDGE) {
                     return false;
                 }
-                unset($corner[$i]);
-                $ends[$at - $from > $to - $at ? 1 : 0][vsprintf('%.2F/%.2F', $corner)] = true;
+                $corner[$i] = 0.0;
+                $ends[$at - $from > $to - $at ? 1 : 0][sprintf('%.2F/%.2F/%.2F', ...$corner)] = true;
             }
         }
 

@@ -29,6 +29,9 @@ final readonly class LevelNetwork
 
     private const HARDLY = 0.05;
 
+    /** σ of the height of a plane that nobody read, mm: a ceiling is somewhere between a door and a giant. */
+    private const HEIGHT = 300.0;
+
     private const FLOOR = 2;
 
     /** @param \Closure(Spot): Point $place */
@@ -136,7 +139,7 @@ final readonly class LevelNetwork
             $all[] = Observation::linear("level-$plane-$i", $usual, $sigma, [$first + 1 => $dx, $first + 2 => $dy], true);
         }
         if ($heights === []) {
-            $all[] = Observation::linear("height-$plane", $this->usualHeight($plane), 1.0, [$first => 1.0], true);
+            $all[] = Observation::linear("height-$plane", $this->usualHeight($plane), self::HEIGHT, [$first => 1.0], true);
         }
 
         return $all;

@@ -7,7 +7,6 @@ namespace Incastro\Survey\Room;
 use Incastro\Geometry\Point;
 use Incastro\Survey\ClearSpan;
 use Incastro\Survey\Network\Adjustment;
-use Incastro\Survey\Network\Normal;
 use Incastro\Survey\Network\Observation;
 use Incastro\Survey\Path;
 use Incastro\Survey\Plan\PlanNetwork;
@@ -23,9 +22,6 @@ final class RunFrame
 
     /** A wall turns off when it goes out by more than this for each mm along: 11°. */
     private const TURNS = 0.2;
-
-    /** Pairs of places, the tightest first, whose doubt is looked at. */
-    private const PAIRS = 12;
 
     /** @var array<string, array{float, ?int}> where a side stands at a place, and the wall that stands there */
     private array $met = [];
@@ -128,7 +124,7 @@ final class RunFrame
     /**
      * Depths at which a side may turn, between two depths, those included.
      *
-     * @return list<float>
+     * @return non-empty-list<float>
      */
     private function turnsBetween(float $from, float $to): array
     {
@@ -288,40 +284,20 @@ final class RunFrame
 
     /**
      * Clear span along a path. Walls are straight between bends, so the extremes lie at the corners of the path and at the
-     * bends. U covers every pair of places that may bind, not only the tightest: a pair 1 mm wider but known 3 mm worse may
-     * be the one that does.
+     * bends. U covers every pair of places that may bind, not only the tightest.
      */
     public function span(Path $path, bool $withSkirting = false): ClearSpan
     {
-        $lefts = $this->places('left', $path, $path->top, $withSkirting);
-        $rights = $this->places('right', $path, $path->topRight, $withSkirting);
-        // The tightest pairs are made of the places that stand farthest in.
-        usort($lefts, fn (array $a, array $b) => $b[0] <=> $a[0]);
-        usort($rights, fn (array $a, array $b) => $a[0] <=> $b[0]);
-        $pairs = [];
-        foreach (array_slice($lefts, 0, self::PAIRS) as [$left, $l]) {
-            foreach (array_slice($rights, 0, self::PAIRS) as [$right, $r]) {
-                $pairs[] = [$right - $left, $left, $right, $l, $r];
-            }
-        }
-        usort($pairs, fn (array $a, array $b) => $a[0] <=> $b[0]);
-        $best = $pairs[0];
-        $safe = INF;
-        $weights = [];
-        foreach (array_slice($pairs, 0, self::PAIRS) as $pair) {
-            $depends = RoomNetwork::difference($this->sideWeights('right', ...$pair[4]), $this->sideWeights('left', ...$pair[3]));
-            $weights = $weights === [] ? $depends : $weights;
-            $safe = min($safe, $pair[0] - Normal::ONE_SIDED_95 * $this->room->adjusted->sigmaOf($depends));
-        }
+        $search = new SpanSearch(
+            $this->room->adjusted,
+            fn (Place $place) => $this->sideWeights('left', $place->v, $place->z),
+            fn (Place $place) => $this->sideWeights('right', $place->v, $place->z),
+        );
 
-        return new ClearSpan($best[0], $best[0] - $safe, $best[1], $best[2], $best[3][0], $best[3][1], $best[4][0], $best[4][1], $weights);
+        return $search->between($this->places('left', $path, $path->top, $withSkirting), $this->places('right', $path, $path->topRight, $withSkirting));
     }
 
-    /**
-     * Where a side stands at the corners and bends of a path.
-     *
-     * @return list<array{float, array{float, float}}> u, and its depth and height
-     */
+    /** @return non-empty-list<Place> where a side stands at the corners and bends of a path */
     private function places(string $side, Path $path, float $top, bool $withSkirting): array
     {
         $heights = $this->bendsBetween($path->bottom, $top);
@@ -331,7 +307,7 @@ final class RunFrame
         $places = [];
         foreach ($this->turnsBetween($path->back, $path->front) as $v) {
             foreach ($heights as $z) {
-                $places[] = [$side === 'left' ? $this->leftAt($v, $z, $withSkirting) : $this->rightAt($v, $z, $withSkirting), [$v, $z]];
+                $places[] = new Place($side === 'left' ? $this->leftAt($v, $z, $withSkirting) : $this->rightAt($v, $z, $withSkirting), $v, $z);
             }
         }
 

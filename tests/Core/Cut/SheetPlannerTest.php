@@ -92,7 +92,7 @@ final class SheetPlannerTest extends TestCase
             $reasons[$unplaced->name] = [$unplaced->quantity, $unplaced->reason];
         }
         self::assertSame([1, '2430 mm × 100 mm is larger than every sheet of its kind'], $reasons['long']);
-        self::assertSame([1, 'the stock is used up'], $reasons['two']);
+        self::assertSame([1, 'the sheets at hand are used up'], $reasons['two']);
         self::assertSame([1, 'no sheet of its material is in stock 12 mm thick'], $reasons['thin']);
     }
 

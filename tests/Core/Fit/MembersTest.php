@@ -9,7 +9,7 @@ use Incastro\Planning\Layout\LayoutDocument as Doc;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestLayout;
 
-/** What stands beside the cells, in the plumb alcove 2400 high: a run of 1190.2 on a plinth of 70, boards of 18, 400 deep. */
+/** What stands beside the cells, in the plumb alcove 2400 high: a run of 1189.8 on a plinth of 70, boards of 18, 400 deep. */
 final class MembersTest extends TestCase
 {
     /** @param list<array<string, mixed>> $members */
@@ -32,8 +32,8 @@ final class MembersTest extends TestCase
         $layout = TestLayout::of([TestLayout::bay('a'), TestLayout::bay('b')]);
         $run = self::fitted($layout, [Doc::member('p', 'plinth', ['a', 'b'])]);
         self::assertCount(1, $run->plinths);
-        // Two boxes of 595 are 1190; but a plinth comes in whole, from the mouth, where 1200 − 6 − 4.12 go: down, 1189. Set back 65.
-        self::assertSame([1189.0, 335.0, 70.0], [$run->plinths[0]->length->result->toDouble(), $run->plinths[0]->depth->result->toDouble(), $run->plinths[0]->height->toDouble()]);
+        // Two boxes of 594 are 1188, and the plinth comes in whole, from the mouth, where 1200 − 6 − 4.21 go. Set back 65.
+        self::assertSame([1188.0, 335.0, 70.0], [$run->plinths[0]->length->result->toDouble(), $run->plinths[0]->depth->result->toDouble(), $run->plinths[0]->height->toDouble()]);
         self::assertSame(70.0, $run->boxes[0]->z);
         $without = self::fitted($layout, []);
         self::assertSame([[], 0.0], [$without->plinths, $without->boxes[0]->z]);

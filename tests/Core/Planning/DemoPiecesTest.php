@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Core\Planning;
 
 use Incastro\Exchange\JobFile;
-use Incastro\Measure\LengthFormat;
 use Incastro\Planning\JobReader;
 use Incastro\Planning\Plan;
 use Incastro\Planning\Planner;

@@ -5,14 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Units;
 
 use Incastro\Fit\ThingPlace;
-use Incastro\Geometry\Axis;
 use Incastro\Geometry\Point;
 use Incastro\Measure\LengthFormat;
 use Incastro\Pieces\Works\Work;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Survey\Things\Thing;
 use Incastro\Trial\Dice;
-use Incastro\Units\Part;
 use Incastro\Units\Placed;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestLayout;
