@@ -11,6 +11,7 @@ use App\Models\Space;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
+use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\Layout\LayoutChoices;
@@ -157,10 +158,14 @@ final class History
     {
         [$choices, $inverse] = $target instanceof Job
             ? JobChoices::apply($target->choices, $edit)
-            : SpaceChoices::apply($target->choices, $edit, LengthFormat::of($job->choices['measure']));
+            : SpaceChoices::apply($target->choices, $edit, LengthFormat::of($job->choices['measure']), Length::ofNanometres($job->choices['materials']['carcass']['thickness']['nm']));
         $target->choices = $choices;
         $target->version++;
         $target->save();
+        if ($target instanceof Space && str_starts_with($edit->path, 'layout')) {
+            MarkBook::settle($job);
+            $target->refresh();
+        }
 
         return $inverse;
     }

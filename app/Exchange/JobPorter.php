@@ -67,7 +67,7 @@ final class JobPorter
     {
         return Fact::query()->create([
             'space_id' => $space->id, 'user_id' => $user->id, 'device' => $device, 'sequence' => $sequence, 'kind' => Fact::TAKE,
-            'slot' => $take['slot'], 'value' => $take['value'], 'end' => $take['end'] ?? null,
+            'slot' => $take['slot'], 'value' => $take['value'], 'end' => $take['end'] ?? null, 'place' => $take['place'] ?? null,
             'taken_at' => isset($take['taken_at']) && $take['taken_at'] !== '' ? Carbon::parse($take['taken_at']) : now(),
         ]);
     }

@@ -21,6 +21,7 @@ use Illuminate\Support\Carbon;
  * @property ?array<string, int|string> $value
  * @property ?string $end
  * @property ?string $withdraws
+ * @property ?array<string, mixed> $place  where it was taken, nm
  * @property Carbon $taken_at
  */
 final class Fact extends Model
@@ -39,6 +40,6 @@ final class Fact extends Model
 
     protected function casts(): array
     {
-        return ['value' => 'array', 'sequence' => 'integer', 'taken_at' => 'datetime'];
+        return ['value' => 'array', 'place' => 'array', 'sequence' => 'integer', 'taken_at' => 'datetime'];
     }
 }

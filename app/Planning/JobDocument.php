@@ -43,7 +43,7 @@ final class JobDocument
     public static function take(Fact $fact): array
     {
         return [
-            'id' => $fact->id, 'slot' => $fact->slot, 'value' => $fact->value, 'end' => $fact->end,
+            'id' => $fact->id, 'slot' => $fact->slot, 'value' => $fact->value, 'end' => $fact->end, 'place' => $fact->place,
             'taken_at' => $fact->taken_at->toIso8601ZuluString('millisecond'),
         ];
     }

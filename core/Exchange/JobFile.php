@@ -7,6 +7,7 @@ namespace Incastro\Exchange;
 use Incastro\Measure\Unit;
 use Incastro\Planning\ExtraChoices;
 use Incastro\Planning\Layout\LayoutDocument;
+use Incastro\Planning\Layout\LayoutMarks;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Planning\WallPlaces;
 use Incastro\Survey\SheetChoices;
@@ -15,12 +16,12 @@ use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
 
 /**
- * The job file: `{"format": 3, "job": {planner input}, "record": {takes that no longer count}}`. Its shape is
+ * The job file: `{"format": 4, "job": {planner input}, "record": {takes that no longer count}}`. Its shape is
  * docs/job.schema.json; what a schema cannot say is checked here. A file is taken whole or not at all.
  */
 final class JobFile
 {
-    public const FORMAT = 3;
+    public const FORMAT = 4;
 
     private const SCHEMA = __DIR__.'/../../docs/job.schema.json';
 
@@ -35,9 +36,20 @@ final class JobFile
         $document['rules'] = (object) $document['rules'];
         foreach ($document['spaces'] as $i => $space) {
             $document['spaces'][$i]['layout']['closings'] = (object) $space['layout']['closings'];
+            $document['spaces'][$i]['layout']['marks'] = (object) $space['layout']['marks'];
+            $document['spaces'][$i]['takes'] = array_map(self::withPlace(...), $space['takes']);
         }
 
-        return ['format' => self::FORMAT, 'job' => $document, 'record' => ['takes' => $struck]];
+        return ['format' => self::FORMAT, 'job' => $document, 'record' => ['takes' => array_map(self::withPlace(...), $struck)]];
+    }
+
+    /**
+     * @param  array<string, mixed>  $take
+     * @return array<string, mixed> whose place is an object, also where it has nothing to say
+     */
+    private static function withPlace(array $take): array
+    {
+        return isset($take['place']) ? ['place' => (object) $take['place']] + $take : array_diff_key($take, ['place' => 1]);
     }
 
     /**
@@ -57,11 +69,18 @@ final class JobFile
         if ($error !== null) {
             throw new BadFile(self::faults($file, $error));
         }
-        /** @var array{job: array<string, mixed>, record?: array{takes?: list<array<string, mixed>>}} $decoded */
+        /** @var array{format: int, job: array<string, mixed>, record?: array{takes?: list<array<string, mixed>>}} $decoded */
         $decoded = json_decode($json, true, 32, JSON_THROW_ON_ERROR);
+        $decoded = JobUpgrade::toFormat3($decoded);
+        self::checkLayouts($file, $decoded['job']);
+        self::checkTakes($file, $decoded['job']);
+        // Bringing it up to date plans with it: what it says must be right before.
         $decoded = JobUpgrade::toNewest($decoded);
         self::checkLayouts($file, $decoded['job']);
         self::checkTakes($file, $decoded['job']);
+        foreach (LayoutMarks::settled(array_column($decoded['job']['spaces'], 'layout')) as $s => $layout) {
+            $decoded['job']['spaces'][$s]['layout'] = $layout;
+        }
 
         return ['job' => $decoded['job'], 'record' => $decoded['record'] ?? []];
     }
@@ -139,13 +158,11 @@ final class JobFile
     {
         $faults = [];
         foreach ($job['spaces'] as $s => $space) {
-            $slots = [];
-            foreach ((new Sheet(SpaceChoices::shape($space), SheetChoices::defaults(Unit::Millimetre), array_map(ExtraChoices::read(...), array_values($space['extras']))))->slots() as $slot) {
-                $slots[$slot->id] = $slot;
-            }
+            $sheet = new Sheet(SpaceChoices::shape($space), SheetChoices::defaults(Unit::Millimetre), array_map(ExtraChoices::read(...), array_values($space['extras'] ?? [])));
+            $slots = array_column($sheet->slots(), null, 'id');
             foreach ($space['takes'] as $t => $take) {
                 $path = "$file:\$.job.spaces[$s].takes[$t]";
-                $slot = $slots[$take['slot']] ?? null;
+                $slot = $slots[$take['slot']] ?? $sheet->slot($take['slot']);
                 if ($slot === null) {
                     $faults[] = new Fault("$path.slot", sprintf('“%s” is not a reading of this space.', $take['slot']));
                 } elseif ($slot->kind->isAngle() !== isset($take['value']['microdegrees'])) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Exchange;
 
+use Incastro\Planning\JobReader;
 use Incastro\Planning\Layout\LayoutDocument;
 use Incastro\Planning\SpaceChoices;
 
@@ -14,7 +15,7 @@ final class JobUpgrade
      * @param  array<string, mixed>  $file
      * @return array<string, mixed>
      */
-    public static function toNewest(array $file): array
+    public static function toFormat3(array $file): array
     {
         if ($file['format'] === 1) {
             $file['job']['spaces'] = array_map(fn (array $space) => $space + SpaceChoices::sinceFormat2(), $file['job']['spaces']);
@@ -22,6 +23,26 @@ final class JobUpgrade
         if ($file['format'] < 3) {
             $file['job'] += ['top_over_sides' => false, 'ways_in' => []];
             $file['job']['spaces'] = array_map(fn (array $space) => ['layout' => self::layout($space['layout'])] + $space, $file['job']['spaces']);
+        }
+
+        return ['format' => max(3, $file['format'])] + $file;
+    }
+
+    /**
+     * @param  array<string, mixed>  $file  of format 3 or newer, whose takes and layouts were checked
+     * @return array<string, mixed>
+     */
+    public static function toNewest(array $file): array
+    {
+        if ($file['format'] < 4) {
+            $struck = $file['record']['takes'] ?? [];
+            $before = Format4::asBefore(JobReader::read(['spaces' => array_map(Format4::space(...), $file['job']['spaces'])] + $file['job']));
+            foreach ($struck as $t => $take) {
+                $isKnown = in_array($take['space'], array_column($file['job']['spaces'], 'id'), true);
+                $struck[$t] = $isKnown ? Format4::placed([$take], $before, $take['space'])[0] : $take;
+            }
+            $file['record'] = ['takes' => $struck];
+            $file['job'] = Format4::job($file['job']);
         }
 
         return ['format' => JobFile::FORMAT] + $file;

@@ -22,11 +22,13 @@ use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Work;
 use Incastro\Planning\Plan;
 use Incastro\Planning\SpacePlan;
+use Incastro\Planning\TakenPlace;
 use Incastro\Survey\ReadingKind;
 use Incastro\Survey\Slot;
 use Incastro\Survey\Space\SpaceShape;
 use Incastro\Survey\Survey;
 use Incastro\Survey\Take;
+use Incastro\Survey\TakenAt;
 use Incastro\Survey\Things\Thing;
 use Incastro\Units\Hardware;
 
@@ -59,12 +61,29 @@ final readonly class PlanWriter
                 'readings' => $this->readings($space),
                 'runs' => array_map((new FitWriter($space, $this->plan->job->format))->run(...), $space->layout->runs ?? []),
                 'going_in' => array_map(fn (Carried $carried) => ['mark' => $carried->mark, 'what' => $carried->what, 'goes' => $carried->failing() === null, 'fails' => $carried->failing()?->words], $space->carried),
-                'pieces' => array_map($this->piece(...), $space->pieces()),
+                'pieces' => $this->placed($space),
                 'hardware' => $this->hardware($space),
+                'joints' => (new SolidWriter($space))->joints(),
+                'walls' => $space->survey->room === null ? [] : (new SolidWriter($space))->walls($space->survey->room),
+                'ceiling' => $space->survey->room === null ? [] : (new SolidWriter($space))->ceiling($space->survey->room),
                 'findings' => array_map(LengthWriter::finding(...), $space->findings),
             ], $this->plan->spaces),
             'sheets' => SheetPlanWriter::write($this->plan->sheets),
         ];
+    }
+
+    /** @return list<array<string, mixed>> every piece with whose it is and the solid that it fills */
+    private function placed(SpacePlan $space): array
+    {
+        $writer = new SolidWriter($space);
+        $pieces = [];
+        foreach ($space->layout->runs ?? [] as $r => $run) {
+            foreach ($space->assemblies[$r]->placed as $placed) {
+                $pieces[] = $this->piece($placed->piece) + ['owner' => $placed->owner, 'solid' => $writer->solid($run, $placed)];
+            }
+        }
+
+        return $pieces;
     }
 
     /**
@@ -217,8 +236,11 @@ final readonly class PlanWriter
 
         return array_map(function (Slot $slot) use ($space, $asked): array {
             $reading = $space->survey->readings[$slot->id] ?? null;
+            // What was taken stands where it was taken, and is taken again there.
+            $slot = $reading->slot ?? $slot;
 
             return [
+                'place' => (object) TakenPlace::write(TakenAt::of($slot)),
                 'slot' => $slot->id, 'kind' => $slot->kind->value, 'label' => $slot->label, 'how' => $slot->how,
                 'tool' => $slot->tool->label(), 'group' => $slot->group,
                 // Of the diagonals and corners one is needed: until then the first is asked for.
@@ -227,7 +249,7 @@ final readonly class PlanWriter
                 'height' => $slot->height === null ? null : $this->lengths->mm($slot->height),
                 'depth' => $slot->depth === null ? null : $this->lengths->mm($slot->depth),
                 'span' => $slot->span === null ? null : $this->lengths->mm($slot->span),
-                'takes' => array_map(fn (Take $take) => $this->take($take) + ['struck' => in_array($take->id, $space->survey->struck, true)], $reading->takes ?? []),
+                'takes' => array_map(fn (Take $take) => $this->take($take) + ['struck' => in_array($take->id, $space->survey->struck, true)], $space->survey->takesOf($slot->id)),
                 'withdrawn' => array_values(array_map($this->take(...), array_filter($space->space->withdrawn, fn (Take $take) => $take->slot === $slot->id))),
             ];
         }, $space->survey->slots);

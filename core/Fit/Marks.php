@@ -13,8 +13,11 @@ final class Marks
     /** @var array<string, true> */
     private array $taken = [];
 
-    /** @param array<string, string> $given by owner: those that were given before */
-    public function __construct(private array $given = [])
+    /**
+     * @param  array<string, string>  $given  by owner: those that were given before
+     * @param  bool  $countsRows  whether a further row of a member gets a number of its own, as it did before marks were kept
+     */
+    public function __construct(private array $given = [], private readonly bool $countsRows = false)
     {
         foreach ($given as $mark) {
             $this->taken[$mark] = true;
@@ -39,6 +42,7 @@ final class Marks
         return match (true) {
             isset($this->given[$rowId]) => $this->given[$rowId],
             $row === 0 => $this->of($letter, $owner),
+            $this->countsRows => $this->of($letter, $rowId),
             default => $this->of($letter, $owner).chr(ord('a') + $row % 26),
         };
     }

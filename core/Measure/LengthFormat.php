@@ -99,6 +99,23 @@ final readonly class LengthFormat
         return $this->withoutUnit($least).($least->isNegative() ? ' to ' : '–').$this->write($most);
     }
 
+    /**
+     * A place at which one measures, mm, as round in this unit as it is in millimetres: an inch for every 25 mm, so that 600 is
+     * 24 in.
+     */
+    public function place(float $millimetres): float
+    {
+        return $this->unit === Unit::Millimetre ? $millimetres : round($millimetres / 25.0) * 25.4;
+    }
+
+    /** The next round place below one that is computed: the full 10 mm, or the full inch. */
+    public function placeBelow(float $millimetres): float
+    {
+        $step = $this->unit === Unit::Millimetre ? 10.0 : 25.4;
+
+        return floor($millimetres / $step + 1e-9) * $step;
+    }
+
     private function withoutUnit(Length $length): string
     {
         return (string) preg_replace('/ (mm|in)$/', '', $this->write($length));

@@ -32,6 +32,22 @@ final readonly class Job
     ) {
     }
 
+    /**
+     * The same with its spaces changed.
+     *
+     * @param  list<Space>  $spaces
+     */
+    public function with(array $spaces): self
+    {
+        return new self(...['spaces' => $spaces] + get_object_vars($this));
+    }
+
+    /** @return array<string, string> the marks that its layouts keep, by owner */
+    public function marks(): array
+    {
+        return array_merge([], ...array_map(fn (Space $space) => $space->layout->marks, $this->spaces));
+    }
+
     /** @throws \OutOfBoundsException when the job has no such space */
     public function space(string $id): Space
     {

@@ -42,7 +42,7 @@ final class JobReader
                 $entry['material'],
                 (float) $entry['price'],
             ), array_values($document['stock'])),
-            array_map(self::space(...), array_values($document['spaces'])),
+            array_map(fn (array $space) => self::space($space, $format), array_values($document['spaces'])),
             array_values(array_map(fn (array $way) => new WayIn($way['kind'], $way['name'], self::length($way['width'])->toDouble(), self::length($way['height'])->toDouble(), $way['second_width'] === null ? 0.0 : self::length($way['second_width'])->toDouble()), $document['ways_in'])),
         );
     }
@@ -54,7 +54,7 @@ final class JobReader
     }
 
     /** @param array<string, mixed> $space */
-    private static function space(array $space): Space
+    private static function space(array $space, LengthFormat $format): Space
     {
         $sheet = $space['sheet'];
         $optional = fn (?array $length) => $length === null ? null : self::length($length);
@@ -64,7 +64,7 @@ final class JobReader
             $space['name'],
             new Sheet(
                 SpaceChoices::shape($space),
-                new SheetChoices(self::length($sheet['low']), $optional($sheet['middle']), self::length($sheet['high']), self::length($sheet['back']), self::length($sheet['front']), self::length($sheet['level'])),
+                new SheetChoices(self::length($sheet['low']), $optional($sheet['middle']), self::length($sheet['high']), self::length($sheet['back']), self::length($sheet['front']), self::length($sheet['level']), $format),
                 array_map(ExtraChoices::read(...), array_values($space['extras'])),
                 $space['skipped'],
             ),
@@ -88,6 +88,7 @@ final class JobReader
             $take['end'] ?? null,
             $value['typed'],
             $take['taken_at'] ?? '',
+            isset($take['place']) ? TakenPlace::read($take['place']) : null,
         );
     }
 

@@ -48,9 +48,9 @@ final readonly class Planner
     {
     }
 
-    public function plan(Job $job): Plan
+    public function plan(Job $job, ?Marks $marks = null): Plan
     {
-        $marks = new Marks();
+        $marks ??= new Marks($job->marks());
         $spaces = array_map(fn (Space $space) => $this->space($job, $space, $marks), $job->spaces);
         $pieces = array_merge([], ...array_map(fn (SpacePlan $space) => $space->pieces(), $spaces));
         $sheets = $this->sheets($job, $job->stock, $pieces);
@@ -64,7 +64,7 @@ final readonly class Planner
     }
 
     /** One space alone, without its sheets: for looking at layouts side by side, and for the trial. */
-    public function space(Job $job, Space $space, Marks $marks = new Marks()): SpacePlan
+    public function space(Job $job, Space $space, ?Marks $marks = null): SpacePlan
     {
         return $this->furnished($job, $space, (new SpaceSurvey($space->sheet, $space->takes, $space->things, $job->format))->solve(), $marks);
     }
@@ -78,8 +78,8 @@ final readonly class Planner
         if ($room === null) {
             return null;
         }
-        $found = $this->built($job, $space, $room, new Marks())[3];
-        $ways = new WaysOut(fn (Space $other) => $this->built($job, $other, $room, new Marks())[3], $space, $job->format, self::ALL_TRIES);
+        $found = $this->built($job, $space, $room, new Marks($job->marks()))[3];
+        $ways = new WaysOut(fn (Space $other) => $this->built($job, $other, $room, new Marks($job->marks()))[3], $space, $job, self::ALL_TRIES);
         foreach ($found as $finding) {
             if ($finding->code === $code && $finding->place === $place) {
                 return $ways->checkedOne($finding, $found);
@@ -90,8 +90,9 @@ final readonly class Planner
     }
 
     /** A space whose survey is solved already. */
-    public function furnished(Job $job, Space $space, Survey $survey, Marks $marks = new Marks()): SpacePlan
+    public function furnished(Job $job, Space $space, Survey $survey, ?Marks $marks = null): SpacePlan
     {
+        $marks ??= new Marks($space->layout->marks);
         // What would make the survey surer is said where one measures.
         $findings = array_values(array_filter($survey->findings, fn (Finding $finding) => ! in_array($finding->code, ['unchecked', 'struck'], true)));
         if ($survey->room === null) {
@@ -99,7 +100,7 @@ final readonly class Planner
         }
         $before = clone $marks;
         [$layout, $assemblies, $carried, $found] = $this->built($job, $space, $survey->room, $marks);
-        $ways = new WaysOut(fn (Space $other) => $this->built($job, $other, $survey->room, clone $before)[3], $space, $job->format);
+        $ways = new WaysOut(fn (Space $other) => $this->built($job, $other, $survey->room, clone $before)[3], $space, $job);
         $findings = [...$findings, ...$ways->checked($found), ...$this->cautions($job, $survey->room, $layout, $assemblies)];
 
         return new SpacePlan($space, $survey, $layout, $assemblies, $carried, $findings, Verdict::of($survey, $layout, $findings));

@@ -30,6 +30,12 @@ final readonly class Space
     ) {
     }
 
+    /** The same, asked for by another sheet. */
+    public function asking(Sheet $sheet): self
+    {
+        return new self(...['sheet' => $sheet] + get_object_vars($this));
+    }
+
     /**
      * The same with its layout and things chosen otherwise.
      *

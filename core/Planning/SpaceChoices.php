@@ -49,11 +49,12 @@ final class SpaceChoices
 
     /**
      * @param  array<string, mixed>  $document
+     * @param  Length  $board  thickness of the boards that cells share
      * @return array{array<string, mixed>, Edit} the changed document, and the edit that undoes it
      *
      * @throws InvalidChoice
      */
-    public static function apply(array $document, Edit $edit, LengthFormat $format): array
+    public static function apply(array $document, Edit $edit, LengthFormat $format, Length $board): array
     {
         $shape = self::shape($document);
         $list = explode('.', $edit->path)[0];
@@ -61,7 +62,7 @@ final class SpaceChoices
             return ($list === 'things' ? ThingChoices::entries($format, $shape) : ExtraChoices::entries($format, $shape))->apply($document, $edit);
         }
         if ($list === 'layout') {
-            [$document['layout'], $inverse] = (new LayoutChoices($format, $shape))->apply($document['layout'], $edit);
+            [$document['layout'], $inverse] = (new LayoutChoices($format, $shape, $board))->apply($document['layout'], $edit);
 
             return [$document, $inverse];
         }

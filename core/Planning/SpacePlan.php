@@ -33,6 +33,24 @@ final readonly class SpacePlan
     ) {
     }
 
+    /**
+     * Of marks that were given those that its own furniture bears.
+     *
+     * @param  array<string, string>  $given  by owner
+     * @return array<string, string>
+     */
+    public function marks(array $given): array
+    {
+        $owners = [];
+        foreach ($this->assemblies as $assembly) {
+            foreach ($assembly->placed as $placed) {
+                $owners[$placed->owner] = true;
+            }
+        }
+
+        return array_intersect_key($given, $owners);
+    }
+
     /** @return list<Piece> */
     public function pieces(): array
     {
@@ -42,7 +60,7 @@ final readonly class SpacePlan
     /** @return list<Hardware> */
     public function hardware(): array
     {
-        return array_merge([], ...array_map(fn (Assembly $assembly) => $assembly->hardware, $this->assemblies));
+        return Hardware::counted(array_merge([], ...array_map(fn (Assembly $assembly) => $assembly->hardware, $this->assemblies)));
     }
 
     /** @return array<string, Working> by name */

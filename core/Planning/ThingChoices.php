@@ -20,7 +20,7 @@ final class ThingChoices
     /** Narrower than this, a door is not a door, mm. */
     private const NARROWEST_DOOR = 100;
 
-    private const NAMES = ['kind', 'name', 'face', 'wall', 'along', 'along_from', 'up', 'up_from', 'width', 'height', 'stands_out', 'rule', 'reach_from', 'hand_room', 'clearance', 'swing', 'direction', 'traced'];
+    private const NAMES = ['kind', 'name', 'face', 'wall', 'along', 'along_from', 'up', 'up_from', 'width', 'height', 'stands_out', 'rule', 'reach_from', 'hand_room', 'clearance', 'swing', 'direction', 'traced', 'hot'];
 
     public static function entries(LengthFormat $format, SpaceShape $shape): EntryList
     {
@@ -50,6 +50,7 @@ final class ThingChoices
                 'swing' => Field::oneOf('Swing', ['left', 'right', 'slides'])->orComputed(),
                 'direction' => Field::oneOf('Direction', ['up', 'along', 'out'])->orComputed(),
                 'traced' => TracedSection::field($format),
+                'hot' => Field::of('Hot', fn (mixed $value) => $value === true),
                 default => null,
             };
         }, self::MOST, fn (array $entry) => self::outOfItsSize($entry, $format));
@@ -79,6 +80,7 @@ final class ThingChoices
             $mm($entry['clearance']),
             $entry['swing'],
             $entry['direction'],
+            isHot: ($entry['hot'] ?? false) === true,
         );
         $traced = TracedSection::read($entry['traced'] ?? null, $thing->sectionSize());
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Incastro\Planning;
 
-use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutReader;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
@@ -31,7 +30,7 @@ final class WaysOut
     private array $tried = [];
 
     /** @param \Closure(Space): list<Finding> $plan */
-    public function __construct(private readonly \Closure $plan, private readonly Space $space, private readonly LengthFormat $format, ?int $tries = null)
+    public function __construct(private readonly \Closure $plan, private readonly Space $space, private readonly Job $job, ?int $tries = null)
     {
         $this->left = $tries ?? max(1, min(self::TRIES, intdiv(self::CELLS, max(1, $space->layout->cells()))));
     }
@@ -102,7 +101,7 @@ final class WaysOut
                 return null;
             }
             try {
-                [$choices] = SpaceChoices::apply($this->space->choices, $edit, $this->format);
+                [$choices] = SpaceChoices::apply($this->space->choices, $edit, $this->job->format, $this->job->materials->carcass->thickness);
             } catch (InvalidChoice) {
                 return null;
             }

@@ -59,6 +59,17 @@ final readonly class Slot
         return $this->outside && $degrees < 180.0 ? 360.0 - $degrees : $degrees;
     }
 
+    /** The same reading where it was taken. */
+    public function at(TakenAt $place): self
+    {
+        $spots = array_map(fn (Spot $spot, array $at) => new Spot($spot->wall, $at[0], $at[1]), $this->spots, count($place->spots) === count($this->spots) ? $place->spots : array_map(fn (Spot $spot) => [$spot->along, $spot->depth], $this->spots));
+
+        return new self(...[
+            'height' => $place->height ?? $this->height, 'depth' => $place->depth ?? $this->depth, 'along' => $place->along ?? $this->along,
+            'span' => $place->span ?? $this->span, 'spots' => $spots, 'legs' => $place->legs ?? $this->legs,
+        ] + get_object_vars($this));
+    }
+
     public function asOptional(): self
     {
         return new self(...['required' => false] + get_object_vars($this));

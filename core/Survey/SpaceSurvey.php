@@ -73,6 +73,10 @@ final class SpaceSurvey
         // Heights and lengths come first: they say where the other readings are taken.
         $this->sheet = $sheet->knowing($this->readingsOf($sheet->slots(), $bySlot));
         $this->slots = $this->sheet->slots();
+        foreach (array_diff_key($bySlot, array_column($this->slots, null, 'id')) as $id => $takes) {
+            $slot = $takes[0]->place === null ? null : $this->sheet->slot((string) $id);
+            $this->slots = $slot === null ? $this->slots : [...$this->slots, $slot];
+        }
         $this->readings = $this->readingsOf($this->slots, $bySlot);
         foreach ($this->readings as $reading) {
             foreach ($reading->takes as $take) {
@@ -85,6 +89,12 @@ final class SpaceSurvey
         $this->closing = new PlanClosing($this->network, $this->readings);
         $this->assumptions = new WallAssumptions($this->network, $taken);
         $this->solver = new RoomSolver($this->network, $this->closing);
+    }
+
+    /** @return list<Slot> the sheet's, where they are asked for now that these takes are known */
+    public function slots(): array
+    {
+        return $this->slots;
     }
 
     public function solve(): Survey
@@ -140,8 +150,13 @@ final class SpaceSurvey
     {
         $readings = [];
         foreach ($slots as $slot) {
-            if (isset($bySlot[$slot->id])) {
-                $readings[$slot->id] = new Reading($slot, $bySlot[$slot->id]);
+            // Takes at one place repeat each other; one that was taken elsewhere is a reading of its own.
+            $places = [];
+            foreach ($bySlot[$slot->id] ?? [] as $take) {
+                $places[$take->place?->key() ?? ''][] = $take;
+            }
+            foreach (array_reverse(array_values($places)) as $k => $takes) {
+                $readings[$k === 0 ? $slot->id : "$slot->id@$k"] = new Reading($takes[0]->place === null ? $slot : $slot->at($takes[0]->place), $takes);
             }
         }
 

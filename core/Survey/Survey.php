@@ -39,6 +39,20 @@ final readonly class Survey
     ) {
     }
 
+    /** @return list<Take> all that count of a slot, wherever they were taken */
+    public function takesOf(string $slot): array
+    {
+        $takes = [];
+        foreach ($this->readings as $reading) {
+            if ($reading->slot->id === $slot) {
+                array_push($takes, ...$reading->takes);
+            }
+        }
+        usort($takes, fn (Take $a, Take $b) => $a->takenAt <=> $b->takenAt);
+
+        return $takes;
+    }
+
     /** Whether a person may rely on the room: nothing required is missing, its plan cannot skew, and nothing disagrees. */
     public function isSure(): bool
     {

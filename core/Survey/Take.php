@@ -7,7 +7,10 @@ namespace Incastro\Survey;
 use Incastro\Measure\Angle;
 use Incastro\Measure\Length;
 
-/** One number off a tape, a level or a gauge, as it was taken. `end` says where the gap is or which end is lower. */
+/**
+ * One number off a tape, a level or a gauge, as it was taken. `end` says where the gap is or which end is lower,
+ * `place` where it was taken; null: where its slot asks for it.
+ */
 final readonly class Take
 {
     public function __construct(
@@ -17,6 +20,7 @@ final readonly class Take
         public ?string $end = null,
         public string $typed = '',
         public string $takenAt = '',
+        public ?TakenAt $place = null,
     ) {
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Job;
 use Incastro\Planning\JobChoices;
@@ -91,7 +92,7 @@ final class TestLayout
     public function edited(Edit $edit): self
     {
         $copy = clone $this;
-        [$space] = SpaceChoices::apply($this->space(), $edit, LengthFormat::millimetres());
+        [$space] = SpaceChoices::apply($this->space(), $edit, LengthFormat::millimetres(), Length::ofMillimetres(18));
         $copy->layout = $space['layout'];
         $copy->things = $space['things'];
 

@@ -62,6 +62,7 @@ final class EditController extends Controller
             'facts.*.slot' => ['nullable', 'string', 'max:80'],
             'facts.*.text' => ['nullable', 'string', 'max:200'],
             'facts.*.end' => ['nullable', 'string', 'max:20'],
+            'facts.*.place' => ['nullable', 'array'],
             'facts.*.withdraws' => ['nullable', 'uuid'],
         ]);
         $book->add($space, $this->person($request), $data['facts']);

@@ -14,12 +14,14 @@ final readonly class Layout
      * @param  list<Member>  $members
      * @param  array<string, Closing>  $closings  by edge, where the person chose one
      * @param  list<string>  $openings  things for which an opening is cut in what covers them
+     * @param  array<string, string>  $marks  on the wood, by owner
      */
     public function __construct(
         public array $runs,
         public array $members = [],
         public array $closings = [],
         public array $openings = [],
+        public array $marks = [],
     ) {
     }
 

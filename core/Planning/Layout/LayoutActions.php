@@ -28,7 +28,7 @@ final readonly class LayoutActions
      * @param  array<string, mixed>  $layout
      * @param  list<int>  $walls  along which a run may stand
      */
-    public function __construct(private array $layout, private array $walls, string $seed, private string $path, private Length $step)
+    public function __construct(private array $layout, private array $walls, string $seed, private string $path, private Length $step, private Length $board)
     {
         $this->ids = new LayoutIds($seed, LayoutDocument::ids($layout));
     }
@@ -42,7 +42,18 @@ final readonly class LayoutActions
     public function apply(array $value): array
     {
         $cell = is_string($value['cell'] ?? null) ? $value['cell'] : '';
+        $after = $this->acted($value, $cell);
 
+        // Numbers of cells that share boards are clear openings, of others outer sizes: each keeps the place that it had.
+        return (new OuterSizes($this->board))->kept($this->layout, $after, in_array($value['action'] ?? null, ['split-bay', 'split-tier', 'base-upper'], true));
+    }
+
+    /**
+     * @param  array<string, mixed>  $value
+     * @return array<string, mixed>
+     */
+    private function acted(array $value, string $cell): array
+    {
         return match ($value['action'] ?? null) {
             'split-bay' => $this->onBay($cell, fn (array $bays, int $b) => $this->splitBay($bays, $b)),
             'remove-bay' => $this->onBay($cell, fn (array $bays, int $b) => $this->joinedBay($bays, $b)),
@@ -50,10 +61,10 @@ final readonly class LayoutActions
             'copy-bay' => $this->onBay($cell, fn (array $bays, int $b) => $this->copiedBay($bays, $b)),
             'base-upper' => $this->onBay($cell, fn (array $bays, int $b) => $this->cut($bays, $b, is_array($value['at'] ?? null) ? $value['at'] : null)),
             'whole' => $this->onBay($cell, fn (array $bays, int $b) => self::whole($bays, $b)),
-            'split-tier' => $this->onTier($cell, fn (array $tiers, int $t) => $this->splitTier($tiers, $t)),
+            'split-tier' => $this->onTier($cell, fn (array $tiers, int $t) => $this->splitTier($tiers, $t), true),
             'remove-tier' => $this->onTier($cell, fn (array $tiers, int $t) => CellList::joined($tiers, $t, 'A bay has at least one tier.', $this->path)),
             'swap-tier' => $this->onTier($cell, fn (array $tiers, int $t) => CellList::swapped($tiers, $t, 'There is no tier above it.', $this->path)),
-            'copy-tier' => $this->onTier($cell, fn (array $tiers, int $t) => $this->copiedTier($tiers, $t)),
+            'copy-tier' => $this->onTier($cell, fn (array $tiers, int $t) => $this->copiedTier($tiers, $t), true),
             'mirror' => $this->mirrored($cell),
             'add-run' => $this->withRun($value['wall'] ?? 0),
             'remove-run' => $this->withoutRun($cell),
@@ -118,7 +129,7 @@ final readonly class LayoutActions
      * @param  \Closure(list<array<string, mixed>>, int): list<array<string, mixed>>  $change
      * @return array<string, mixed>
      */
-    private function onTier(string $cell, \Closure $change): array
+    private function onTier(string $cell, \Closure $change, bool $isRaised = false): array
     {
         [$r, $b, $t] = LayoutDocument::tierAt($this->layout, $cell) ?? throw $this->refused('This tier is not there any more.');
         $layout = $this->layout;
@@ -127,6 +138,14 @@ final readonly class LayoutActions
             throw $this->refused(sprintf('A bay has at most %d tiers.', LayoutDocument::MOST['tiers']));
         }
         $layout['runs'][$r]['bays'][$b]['tiers'] = $tiers;
+        if ($isRaised) {
+            // What lies over a tier lies over the topmost of the parts that came of it.
+            foreach ($layout['members'] as $m => $member) {
+                if ($member['kind'] === MemberKind::Worktop->value) {
+                    $layout['members'][$m]['cells'] = array_map(fn (string $id) => $id === $cell ? $tiers[$t + 1]['id'] : $id, $member['cells']);
+                }
+            }
+        }
 
         return $this->membersFollow($layout, $layout['runs'][$r]['bays'][$b], [], '');
     }

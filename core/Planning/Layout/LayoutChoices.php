@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Planning\Layout;
 
+use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Field;
 use Incastro\Planning\InvalidChoice;
@@ -21,7 +22,7 @@ final readonly class LayoutChoices
 
     private LayoutParts $parts;
 
-    public function __construct(private LengthFormat $format, private SpaceShape $shape)
+    public function __construct(private LengthFormat $format, private SpaceShape $shape, private Length $board)
     {
         $this->fields = new LayoutFields($format, $shape->corners());
         $this->parts = new LayoutParts($this->fields);
@@ -66,7 +67,7 @@ final readonly class LayoutChoices
             return [$started, new Edit('layout', $layout)];
         }
 
-        $after = (new LayoutActions($layout, $this->shape->walls(), $seed, $path, $this->format->step))->apply($value);
+        $after = (new LayoutActions($layout, $this->shape->walls(), $seed, $path, $this->format->step, $this->board))->apply($value);
 
         return [$after, self::puttingBack($layout, $after)];
     }
@@ -78,7 +79,7 @@ final readonly class LayoutChoices
     private function put(array $layout, Edit $edit): array
     {
         $closings = array_filter(array_replace($layout['closings'], $this->parts->closings($edit)), fn (?string $closing) => $closing !== null);
-        $after = ['runs' => $this->parts->runs($edit), 'members' => $this->parts->members($edit), 'closings' => $closings] + $layout;
+        $after = ['runs' => $this->parts->runs($edit), 'members' => $this->parts->members($edit), 'closings' => $closings, 'marks' => LayoutParts::marks(is_array($edit->value) ? $edit->value['marks'] ?? [] : []) + $layout['marks']] + $layout;
         LayoutParts::bearEachIdOnce($edit->path, $after);
 
         return [$after, self::puttingBack($layout, $after)];
@@ -97,7 +98,7 @@ final readonly class LayoutChoices
             $closings[$edge] = $layout['closings'][$edge] ?? null;
         }
 
-        return new Edit('layout.put', ['runs' => $layout['runs'], 'members' => $layout['members']] + ($closings === [] ? [] : ['closings' => $closings]));
+        return new Edit('layout.put', ['runs' => $layout['runs'], 'members' => $layout['members']] + ($closings === [] ? [] : ['closings' => $closings]) + ($layout['marks'] === [] ? [] : ['marks' => $layout['marks']]));
     }
 
     /**
@@ -137,8 +138,14 @@ final readonly class LayoutChoices
         } ?? throw new InvalidChoice($edit->path, sprintf('“%s” is not a field of a layout.', $edit->path));
         $inverse = new Edit($edit->path, $target[$name]);
         $target[$name] = $field->store($edit->path, $edit->value);
+        $after = self::with($layout, $list, $id, $target);
+        if ($name !== 'joined' && $name !== 'unit') {
+            return [$after, $inverse];
+        }
+        // What now shares a board, or no longer does, keeps its outer size.
+        $kept = (new OuterSizes($this->board))->kept($layout, $after);
 
-        return [self::with($layout, $list, $id, $target), $inverse];
+        return [$kept, $kept === $after ? $inverse : self::puttingBack($layout, $kept)];
     }
 
     /**

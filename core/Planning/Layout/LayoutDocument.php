@@ -15,7 +15,7 @@ final class LayoutDocument
     /** @return array<string, mixed> a space in which nothing is planned yet */
     public static function none(): array
     {
-        return ['runs' => [], 'members' => [], 'closings' => [], 'openings' => []];
+        return ['runs' => [], 'members' => [], 'closings' => [], 'openings' => [], 'marks' => []];
     }
 
     /**
@@ -136,7 +136,35 @@ final class LayoutDocument
             $renamed['closings'][$side.':'.($names[$owner] ?? $owner)] = $closing;
         }
 
+        $renamed['marks'] = [];
+        foreach ($layout['marks'] as $owner => $mark) {
+            $renamed['marks'][self::renamedOwner((string) $owner, $names)] = $mark;
+        }
+
         return $renamed;
+    }
+
+    /**
+     * An owner is a part of the layout, or a further row of one: the id of the part, a stroke, and what tells the row.
+     *
+     * @param  array<string, string>  $names
+     */
+    private static function renamedOwner(string $owner, array $names): string
+    {
+        foreach ($names as $old => $new) {
+            if ($owner === $old) {
+                return $new;
+            }
+        }
+        foreach ($names as $old => $new) {
+            if (str_starts_with($owner, "$old/")) {
+                $row = substr($owner, strlen($old) + 1);
+
+                return $new.'/'.($names[$row] ?? $row);
+            }
+        }
+
+        return $owner;
     }
 
     /**

@@ -23,6 +23,7 @@ final readonly class LayoutParts
             'runs' => $this->runs($edit), 'members' => $this->members($edit),
             'closings' => array_filter($this->closings($edit), fn (?string $closing) => $closing !== null),
             'openings' => array_values(array_filter(is_array($value['openings'] ?? null) ? $value['openings'] : [], is_string(...))),
+            'marks' => self::marks($value['marks'] ?? []),
         ];
         self::bearEachIdOnce($edit->path, $whole);
 
@@ -40,6 +41,12 @@ final readonly class LayoutParts
         if ($twice !== null) {
             throw new InvalidChoice($path, $twice);
         }
+    }
+
+    /** @return array<string, string> by owner, those that are marks at all */
+    public static function marks(mixed $value): array
+    {
+        return array_filter(is_array($value) ? $value : [], fn (mixed $mark) => is_string($mark) && preg_match('/^[BEFPSW][1-9]\d{0,3}[a-z]?$/', $mark) === 1);
     }
 
     /** @return list<array<string, mixed>> */

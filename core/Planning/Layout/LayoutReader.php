@@ -33,6 +33,7 @@ final class LayoutReader
             array_values(array_map(fn (array $member) => new Member($member['id'], MemberKind::from($member['kind']), array_values($member['cells']), self::length($member['overhang'])), $layout['members'])),
             array_map(Closing::from(...), $layout['closings']),
             array_values($layout['openings']),
+            $layout['marks'] ?? [],
         );
     }
 

@@ -87,6 +87,53 @@ final readonly class Levels
         return $breaks;
     }
 
+    /**
+     * The part of a plan over which each plane is the lowest: clipped by the line in which it meets every other.
+     *
+     * @param  list<Point>  $plan
+     * @return list<list<Point>> none for a plane that is nowhere the lowest
+     */
+    public function coverage(array $plan): array
+    {
+        $covered = [];
+        for ($plane = 0; $plane < $this->planes; $plane++) {
+            $part = $plan;
+            for ($other = 0; $other < $this->planes; $other++) {
+                $under = fn (Point $at): float => self::value($this->adjusted, RoomNetwork::difference(LevelNetwork::plane($plane, $at), LevelNetwork::plane($other, $at)));
+                $part = $other === $plane ? $part : self::clipped($part, $under);
+            }
+            if (count($part) > 2) {
+                $covered[] = $part;
+            }
+        }
+
+        return $covered;
+    }
+
+    /**
+     * The part of a ring where a linear function is no more than 0 (Sutherland–Hodgman).
+     *
+     * @param  list<Point>  $ring
+     * @param  \Closure(Point): float  $of
+     * @return list<Point>
+     */
+    private static function clipped(array $ring, \Closure $of): array
+    {
+        $kept = [];
+        foreach ($ring as $i => $p) {
+            $q = $ring[($i + 1) % count($ring)];
+            [$a, $b] = [$of($p), $of($q)];
+            if ($a <= 0.0) {
+                $kept[] = $p;
+            }
+            if (($a < 0.0 && $b > 0.0) || ($a > 0.0 && $b < 0.0)) {
+                $kept[] = $p->plus($a / ($a - $b) * ($q->x - $p->x), $a / ($a - $b) * ($q->y - $p->y));
+            }
+        }
+
+        return $kept;
+    }
+
     /** Slope of the lowest plane at a place, degrees from level. */
     public function slopeAt(Point $at): float
     {

@@ -10,6 +10,7 @@ use Incastro\Survey\Plan\PlanNetwork;
 use Incastro\Survey\ReadingKind;
 use Incastro\Survey\Slot;
 use Incastro\Survey\Space\Sheet;
+use Incastro\Survey\Space\SheetPlaces;
 use Incastro\Survey\Space\SpaceShape;
 
 /**
@@ -20,6 +21,9 @@ final readonly class RoomNetwork
 {
     /** Walls that meet at less than about 10° have no sharp corner to move along. */
     private const SHARP = 0.18;
+
+    /** Two knots of a wall's field are at least this far apart, mm. */
+    private const APART = 90.0;
 
     public SpaceShape $shape;
 
@@ -92,6 +96,13 @@ final readonly class RoomNetwork
     {
         $stations = [0.0, max(1.0, $this->lengths[$wall])];
         foreach ($taken as $slot) {
+            // A row of widths bends the wall where it was taken, wherever it would be asked for today.
+            $row = $slot->kind === ReadingKind::Width && in_array($wall, $slot->between ?? [], true) ? array_search(explode('-', $slot->id)[1] ?? '', SheetPlaces::ROWS, true) : false;
+            if ($row !== false && $slot->height !== null) {
+                $rows[(int) $row] = $slot->height;
+            }
+        }
+        foreach ($taken as $slot) {
             if ($slot->wall === $wall && $slot->kind === ReadingKind::Offset) {
                 $slot->isLevel ? $stations[] = $this->station($wall, (float) $slot->along) : $rows[] = (float) $slot->height;
             } elseif ($slot->wall === $wall && $slot->kind === ReadingKind::Plumb && $this->shape->ceiling->isSloped()) {
@@ -100,11 +111,11 @@ final readonly class RoomNetwork
             }
         }
 
-        return [self::apart($stations), self::apart($rows)];
+        return [self::apart($stations), self::apart(array_values($rows))];
     }
 
     /**
-     * Rising, and no two nearer than 20 mm.
+     * Rising, and none so near to the one before that a line through both says nothing beyond them.
      *
      * @param  non-empty-list<float>  $places
      * @return non-empty-list<float>
@@ -114,7 +125,7 @@ final readonly class RoomNetwork
         sort($places);
         $kept = [$places[0]];
         foreach ($places as $place) {
-            if ($place - $kept[count($kept) - 1] > 20.0) {
+            if ($place - $kept[count($kept) - 1] > self::APART) {
                 $kept[] = $place;
             }
         }

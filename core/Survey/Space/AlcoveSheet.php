@@ -31,7 +31,7 @@ final readonly class AlcoveSheet
     /** @return list<Slot> */
     public function slots(): array
     {
-        return [...$this->sizes(), ...$this->plan(), ...$this->plumbs(), ...$this->make->falls(1000.0), ...$this->make->skirting(), ...$this->ifYouCan()];
+        return [...$this->sizes(), ...$this->plan(), ...$this->plumbs(), ...$this->make->falls($this->places->round(1000.0)), ...$this->make->skirting(), ...$this->ifYouCan()];
     }
 
     /** @return list<Slot> */

@@ -46,7 +46,7 @@ final readonly class AnySheet
             }
         }
 
-        return [...$slots, ...$this->make->falls(min($this->places->length(0), 1200.0)), ...$this->make->skirting()];
+        return [...$slots, ...$this->make->falls(min($this->places->length(0), $this->places->round(1200.0))), ...$this->make->skirting()];
     }
 
     /** @return list<Slot> */
@@ -57,8 +57,8 @@ final readonly class AnySheet
         $depth = $this->places->depth();
         $slots = [];
         foreach ($shape->ceiling->planes() as $plane => $name) {
-            [$from, $to] = count($shape->ceiling->planes()) === 1 ? [100.0, $depth - 100.0] : ($plane === 0 ? [0.0, $depth / 3] : [2 * $depth / 3, $depth - 100.0]);
-            foreach ([['left', 'back', 100.0, $from], ['right', 'back', $width - 100.0, $from], ['right', 'front', $width - 100.0, $to], ['left', 'front', 100.0, $to]] as [$side, $row, $along, $out]) {
+            [$from, $to] = count($shape->ceiling->planes()) === 1 ? [$this->places->round(100.0), $depth - $this->places->round(100.0)] : ($plane === 0 ? [0.0, $depth / 3] : [2 * $depth / 3, $depth - $this->places->round(100.0)]);
+            foreach ([['left', 'back', $this->places->round(100.0), $from], ['right', 'back', $width - $this->places->round(100.0), $from], ['right', 'front', $width - $this->places->round(100.0), $to], ['left', 'front', $this->places->round(100.0), $to]] as [$side, $row, $along, $out]) {
                 $slots[] = $this->make->height("height-$plane-$side-$row", ucfirst(sprintf('height, %s, %s %s', $name, $side, $row)), new Spot(0, $along, max(0.0, $out)), $plane);
             }
         }

@@ -30,7 +30,7 @@ final readonly class ClosetSheet
         $width = $this->places->length(0);
         $depth = $this->places->depth();
         $slots = [];
-        foreach ([['left back', 100.0, 100.0], ['right back', $width - 100.0, 100.0], ['right front', $width - 100.0, $depth - 100.0], ['left front', 100.0, $depth - 100.0]] as [$name, $along, $out]) {
+        foreach ([['left back', $this->places->round(100.0), $this->places->round(100.0)], ['right back', $width - $this->places->round(100.0), $this->places->round(100.0)], ['right front', $width - $this->places->round(100.0), $depth - $this->places->round(100.0)], ['left front', $this->places->round(100.0), $depth - $this->places->round(100.0)]] as [$name, $along, $out]) {
             $slots[] = $this->make->height('height-'.str_replace(' ', '-', $name), "Height, $name", new Spot(0, $along, $out));
         }
         foreach (array_keys($this->places->shape->edges) as $edge) {
@@ -56,7 +56,7 @@ final readonly class ClosetSheet
         }
 
         return [
-            ...$slots, ...$this->make->falls(min($width, 1200.0)), ...$this->make->skirting(),
+            ...$slots, ...$this->make->falls(min($width, $this->places->round(1200.0))), ...$this->make->skirting(),
             $this->make->corner(0), $this->make->corner(1),
             $this->make->plumb(self::FRONT_LEFT, 'low', null, false), $this->make->plumb(self::FRONT_RIGHT, 'low', null, false),
         ];

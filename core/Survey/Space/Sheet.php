@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Survey\Space;
 
 use Incastro\Survey\Reading;
+use Incastro\Survey\ReadingKind;
 use Incastro\Survey\SheetChoices;
 use Incastro\Survey\Slot;
 
@@ -36,9 +37,35 @@ final readonly class Sheet
         return new self($this->shape, $this->choices, $this->extras, $this->skipped, $known);
     }
 
+    /** The same with the places of a time when takes did not keep theirs. */
+    public function asBefore(): self
+    {
+        return new self($this->shape, $this->choices->asBefore(), $this->extras, $this->skipped);
+    }
+
     public function places(): SheetPlaces
     {
         return $this->places;
+    }
+
+    /**
+     * A reading by its id, also a station of a straightedge beyond those that are asked for today: the wall was longer, or a
+     * longer one was read, when it was taken.
+     */
+    public function slot(string $id): ?Slot
+    {
+        foreach ($this->slots() as $slot) {
+            if ($slot->id === $id) {
+                return $slot;
+            }
+        }
+        foreach ($this->extras as $extra) {
+            if ($extra->kind === ReadingKind::Offset && preg_match('~^'.preg_quote($extra->id, '~').'\.(\d{1,2})$~', $id, $at) === 1) {
+                return (new SlotMaker($this->places))->station($extra, (int) $at[1]);
+            }
+        }
+
+        return null;
     }
 
     /** @return list<Slot> */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Incastro\Survey\Space;
 
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
 use Incastro\Survey\Reading;
 use Incastro\Survey\ReadingKind;
 use Incastro\Survey\SheetChoices;
@@ -95,15 +97,20 @@ final class SheetPlaces
 
     private function heightOfPlan(): float
     {
+        // All that was taken of the plan was taken at one height, and so is the rest of it.
+        foreach ($this->known as $reading) {
+            if ($reading->slot->kind->isBetweenCorners() && $reading->slot->height !== null && $reading->takes[0]->place !== null) {
+                return $reading->slot->height;
+            }
+        }
         if ($this->choices->middle !== null) {
             return $this->choices->middle->toDouble();
         }
         $lowest = min(array_map($this->wallHeight(...), $this->shape->walls() ?: [0]));
 
-        return match ($this->shape->kind) {
-            SpaceKind::Alcove => floor($lowest / 2),
-            default => min(self::PLAN_HEIGHT, floor($lowest / 2)),
-        };
+        $half = $this->below($lowest / 2);
+
+        return $this->shape->kind === SpaceKind::Alcove ? $half : min($this->round(self::PLAN_HEIGHT), $half);
     }
 
     /** Height in mm above the floor of a row of readings on a wall. */
@@ -154,6 +161,29 @@ final class SheetPlaces
         $sides = array_values(array_filter([1, $this->shape->corners() - 1], $this->shape->isWall(...)));
 
         return $sides === [] ? [1] : $sides;
+    }
+
+    /** A place as round in the person's own unit as it is in mm: hundreds are fours of inches. */
+    public function round(float $mm): float
+    {
+        return $this->choices->format?->place($mm) ?? $mm;
+    }
+
+    /** The next round place below one that is computed. */
+    public function below(float $mm): float
+    {
+        return $this->choices->format?->placeBelow($mm) ?? floor($mm);
+    }
+
+    public function write(float $mm): string
+    {
+        return ($this->choices->format ?? LengthFormat::millimetres())->write(Length::ofDouble($mm));
+    }
+
+    /** Whether stations stand at round places, rather than spread evenly. */
+    public function isRound(): bool
+    {
+        return $this->choices->format !== null;
     }
 
     public function level(): float

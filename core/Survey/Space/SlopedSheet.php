@@ -40,7 +40,7 @@ final readonly class SlopedSheet
             }
         }
 
-        return [...$slots, ...$this->make->falls(min($this->places->length(0), 1200.0)), ...$this->make->skirting(), $this->make->corner(0), $this->make->corner(1)];
+        return [...$slots, ...$this->make->falls(min($this->places->length(0), $this->places->round(1200.0))), ...$this->make->skirting(), $this->make->corner(0), $this->make->corner(1)];
     }
 
     /** @return list<array{int, string, ?float}> wall, row, and how far along: in front where the slope leaves room for a level */
@@ -49,9 +49,9 @@ final readonly class SlopedSheet
         if ($this->places->shape->kind === SpaceKind::UnderStair) {
             return [[3, 'low', null], [3, 'high', null], [0, 'low', null]];
         }
-        $inFront = $this->places->depth() - 150.0;
+        $inFront = $this->places->depth() - $this->places->round(150.0);
 
-        return [[1, 'low', 150.0], [1, 'high', 150.0], [3, 'low', $inFront], [3, 'high', $inFront], [0, 'low', null]];
+        return [[1, 'low', $this->places->round(150.0)], [1, 'high', $this->places->round(150.0)], [3, 'low', $inFront], [3, 'high', $inFront], [0, 'low', null]];
     }
 
     /**
@@ -65,8 +65,8 @@ final readonly class SlopedSheet
         $width = $this->places->length(0);
         $flat = in_array('ceiling', $shape->ceiling->planes(), true) ? 1 : 0;
         $slots = [];
-        foreach (['back' => 100.0, 'front' => $this->places->depth() - 100.0] as $row => $depth) {
-            foreach (['low' => [100.0, 'low end'], 'third' => [$width / 3, 'a third along'], 'two-thirds' => [2 * $width / 3, 'two thirds along'], 'high' => [$width - 100.0, 'high end']] as $name => [$along, $words]) {
+        foreach (['back' => $this->places->round(100.0), 'front' => $this->places->depth() - $this->places->round(100.0)] as $row => $depth) {
+            foreach (['low' => [$this->places->round(100.0), 'low end'], 'third' => [$width / 3, 'a third along'], 'two-thirds' => [2 * $width / 3, 'two thirds along'], 'high' => [$width - $this->places->round(100.0), 'high end']] as $name => [$along, $words]) {
                 $slots[] = $this->make->height("height-$row-$name", ucfirst("height, $row, $words"), new Spot(0, $along, $depth), $name === 'high' ? $flat : 0);
             }
         }
@@ -81,14 +81,14 @@ final readonly class SlopedSheet
         $width = $this->places->length(0);
         $depth = $this->places->depth();
         $slots = [];
-        foreach (['left' => 100.0, 'right' => $width - 100.0] as $side => $along) {
+        foreach (['left' => $this->places->round(100.0), 'right' => $width - $this->places->round(100.0)] as $side => $along) {
             $slots[] = $this->make->height("height-knee-$side", "Height of the knee wall, $side", new Spot(0, $along, 0.0), 0, true, 'Floor to where the slope begins, at the knee wall itself.');
         }
-        foreach (['left' => 100.0, 'right' => $width - 100.0] as $side => $along) {
-            $slots[] = $this->make->height("height-slope-$side", "Height under the slope, $side", new Spot(0, $along, 400.0), 0, true, 'Floor to slope, 400 mm out from the knee wall.');
+        foreach (['left' => $this->places->round(100.0), 'right' => $width - $this->places->round(100.0)] as $side => $along) {
+            $slots[] = $this->make->height("height-slope-$side", "Height under the slope, $side", new Spot(0, $along, $this->places->round(400.0)), 0, true, sprintf('Floor to slope, %s out from the knee wall.', $this->places->write($this->places->round(400.0))));
         }
-        foreach (['left' => 100.0, 'middle' => $width / 2, 'right' => $width - 100.0] as $side => $along) {
-            $slots[] = $this->make->height("height-front-$side", count($planes) > 1 ? "Height of the flat ceiling, $side" : "Height in front, $side", new Spot(0, $along, $depth - 100.0), count($planes) - 1);
+        foreach (['left' => $this->places->round(100.0), 'middle' => $width / 2, 'right' => $width - $this->places->round(100.0)] as $side => $along) {
+            $slots[] = $this->make->height("height-front-$side", count($planes) > 1 ? "Height of the flat ceiling, $side" : "Height in front, $side", new Spot(0, $along, $depth - $this->places->round(100.0)), count($planes) - 1);
         }
 
         return $slots;

@@ -21,6 +21,8 @@ final readonly class SlotMaker
 
     private const FROM_ENDS = 50.0;
 
+    private const MOST_STATIONS = 60;
+
     private SpaceShape $shape;
 
     public function __construct(private SheetPlaces $places)
@@ -89,13 +91,13 @@ final readonly class SlotMaker
     public function threeFourFive(int $at, bool $required = false): Slot
     {
         $name = SpaceShape::name($at);
-        [$a, $b] = self::LEGS;
+        [$a, $b] = array_map($this->places->round(...), self::LEGS);
 
         return new Slot(
             "345-$name",
             ReadingKind::ThreeFourFive,
             "3-4-5 at corner $name",
-            sprintf('Mark %.0f mm from the corner on one wall and %.0f mm on the other; read from mark to mark. Square is %.0f.', $a, $b, hypot($a, $b)),
+            sprintf('Mark %s from the corner on one wall and %s on the other; read from mark to mark. Square is %s.', $this->places->write($a), $this->places->write($b), $this->places->write(hypot($a, $b))),
             Tool::Tape,
             $required,
             height: $this->places->planHeight(),
@@ -145,7 +147,7 @@ final readonly class SlotMaker
             Tool::Inside,
             true,
             height: $this->places->row($row, $between[0]),
-            depth: 100.0,
+            depth: $this->places->round(100.0),
             wall: $wall,
             between: $between,
             group: 'Depths'
@@ -230,9 +232,9 @@ final readonly class SlotMaker
             ReadingKind::Diagonal => $this->diagonal((int) $extra->from, (int) $extra->to),
             ReadingKind::Corner => $this->corner((int) $extra->from),
             ReadingKind::ThreeFourFive => $this->threeFourFive((int) $extra->from),
-            ReadingKind::Plumb => $this->plumb((int) $extra->wall, ($extra->height ?? 0.0) > $this->places->planHeight() ? 'high' : 'low', $extra->along, false, $extra->id, ucfirst(sprintf('plumb, %s, %.0f mm from its left end', $this->shape->wallName((int) $extra->wall), (float) $extra->along))),
+            ReadingKind::Plumb => $this->plumb((int) $extra->wall, ($extra->height ?? 0.0) > $this->places->planHeight() ? 'high' : 'low', $extra->along, false, $extra->id, ucfirst(sprintf('plumb, %s, %s from its left end', $this->shape->wallName((int) $extra->wall), $this->places->write((float) $extra->along)))),
             ReadingKind::Fall => $this->ceilingFall($extra),
-            ReadingKind::Height => $this->height($extra->id, sprintf('Height, %.0f mm along and %.0f mm out from %s', (float) $extra->along, (float) $extra->depth, $this->shape->wallName((int) $extra->wall)), new Spot((int) $extra->wall, (float) $extra->along, (float) $extra->depth), $extra->plane, false),
+            ReadingKind::Height => $this->height($extra->id, sprintf('Height, %s along and %s out from %s', $this->places->write((float) $extra->along), $this->places->write((float) $extra->depth), $this->shape->wallName((int) $extra->wall)), new Spot((int) $extra->wall, (float) $extra->along, (float) $extra->depth), $extra->plane, false),
             default => $this->tie($extra),
         };
 
@@ -249,8 +251,8 @@ final readonly class SlotMaker
         return new Slot(
             $extra->id,
             ReadingKind::Fall,
-            sprintf('Ceiling, level %.0f mm out from %s', (float) $extra->depth, $this->shape->wallName($wall)),
-            sprintf('Hold the level against the ceiling from %.0f mm to %.0f mm along the wall; read by how much one end hangs lower.', (float) $extra->along, (float) $extra->along + $span),
+            sprintf('Ceiling, level %s out from %s', $this->places->write((float) $extra->depth), $this->shape->wallName($wall)),
+            sprintf('Hold the level against the ceiling from %s to %s along the wall; read by how much one end hangs lower.', $this->places->write((float) $extra->along), $this->places->write((float) $extra->along + $span)),
             Tool::levelOf($span),
             false,
             depth: (float) $extra->depth,
@@ -270,7 +272,7 @@ final readonly class SlotMaker
             $extra->id,
             ReadingKind::Tie,
             sprintf('Tie, corner %s to a mark on %s', SpaceShape::name((int) $extra->from), $this->shape->wallName((int) $extra->wall)),
-            sprintf('Mark the wall %.0f mm from its left end; hook in corner %s, tape to the mark, level.', (float) $extra->along, SpaceShape::name((int) $extra->from)),
+            sprintf('Mark the wall %s from its left end; hook in corner %s, tape to the mark, level.', $this->places->write((float) $extra->along), SpaceShape::name((int) $extra->from)),
             Tool::Tape,
             false,
             height: $this->places->planHeight(),
@@ -282,35 +284,71 @@ final readonly class SlotMaker
     }
 
     /**
-     * Stations of a straightedge, 200 to 300 mm apart: up the wall from its lowest row to its highest, or along it.
+     * Stations of a straightedge at round places: up the wall between its lowest row and its highest, or along it.
      *
      * @return list<Slot>
      */
     private function offsets(ExtraSlot $extra): array
     {
         $wall = (int) $extra->wall;
-        [$from, $to] = $extra->isLevel ? [self::FROM_ENDS, $this->places->length($wall) - self::FROM_ENDS] : [$this->places->row('low', $wall), $this->places->row('high', $wall)];
-        $steps = max(1, (int) round(($to - $from) / self::STATIONS));
-        $slots = [];
-        for ($i = 0; $i <= $steps; $i++) {
-            $at = round($from + ($to - $from) * $i / $steps);
-            [$along, $height] = $extra->isLevel ? [$at, (float) $extra->height] : [(float) $extra->along, $at];
-            $slots[] = new Slot(
-                $extra->id.'.'.$i,
-                ReadingKind::Offset,
-                sprintf('Offset, %s, station %d', $this->shape->wallName($wall), $i + 1),
-                sprintf('From the %s straightedge to the wall by rule, to half a millimetre or 1/64.', $extra->isLevel ? 'level' : 'plumb'),
-                Tool::Rule,
-                false,
-                height: $height,
-                wall: $wall,
-                along: $along,
-                straightedge: $extra->id,
-                isLevel: $extra->isLevel,
-                group: 'Offsets by rule',
-            );
+        if (! $this->places->isRound()) {
+            return array_map(fn (int $i) => $this->station($extra, $i), range(0, $this->evenly($extra)[2]));
         }
+        $last = $this->places->below($extra->isLevel ? $this->places->length($wall) - $this->places->round(self::FROM_ENDS) : $this->places->row('high', $wall));
+        $slots = [];
+        for ($i = 0; $i < self::MOST_STATIONS && ($i < 2 || $this->stationAt($extra, $i) <= $last + 1e-6); $i++) {
+            $slots[] = $this->station($extra, $i);
+        }
+        // Near the end there is one more: a line is not drawn out further than it must be.
+        $left = $last - $this->stationAt($extra, $i - 1);
 
-        return $slots;
+        return $left < $this->places->round(self::STATIONS) / 4 ? $slots : [...$slots, $this->stationOf($extra, $i, $last)];
+    }
+
+    /** @return array{float, float, int} where stations begin and end that are spread evenly, and how many steps lie between */
+    private function evenly(ExtraSlot $extra): array
+    {
+        $wall = (int) $extra->wall;
+        [$from, $to] = $extra->isLevel ? [self::FROM_ENDS, $this->places->length($wall) - self::FROM_ENDS] : [$this->places->row('low', $wall), $this->places->row('high', $wall)];
+
+        return [$from, $to, max(1, (int) round(($to - $from) / self::STATIONS))];
+    }
+
+    /** How far along the wall, or how high, a station lies, mm. */
+    private function stationAt(ExtraSlot $extra, int $i): float
+    {
+        if (! $this->places->isRound()) {
+            [$from, $to, $steps] = $this->evenly($extra);
+
+            return round($from + ($to - $from) * $i / $steps);
+        }
+        $from = $extra->isLevel ? $this->places->round(self::FROM_ENDS) : $this->places->row('low', (int) $extra->wall);
+
+        return $from + $i * $this->places->round(self::STATIONS);
+    }
+
+    public function station(ExtraSlot $extra, int $i): Slot
+    {
+        return $this->stationOf($extra, $i, $this->stationAt($extra, $i));
+    }
+
+    private function stationOf(ExtraSlot $extra, int $i, float $at): Slot
+    {
+        [$along, $height] = $extra->isLevel ? [$at, (float) $extra->height] : [(float) $extra->along, $at];
+
+        return new Slot(
+            $extra->id.'.'.$i,
+            ReadingKind::Offset,
+            sprintf('Offset, %s, station %d', $this->shape->wallName((int) $extra->wall), $i + 1),
+            sprintf('From the %s straightedge to the wall by rule, to half a millimetre or 1/64.', $extra->isLevel ? 'level' : 'plumb'),
+            Tool::Rule,
+            false,
+            height: $height,
+            wall: $extra->wall,
+            along: $along,
+            straightedge: $extra->id,
+            isLevel: $extra->isLevel,
+            group: 'Offsets by rule',
+        );
     }
 }

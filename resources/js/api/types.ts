@@ -103,6 +103,8 @@ export interface Reading {
   height: Length | null
   depth: Length | null
   span: Length | null
+  /** Where it is taken, in the form in which the server keeps it. */
+  place: Record<string, unknown>
   takes: Take[]
   withdrawn: Take[]
 }

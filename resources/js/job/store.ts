@@ -125,7 +125,7 @@ export const useJob = defineStore('job', () => {
    * while it cannot be reached, else the server's reason against it; `drop` then forgets it.
    */
   async function take(
-    slot: { slot: string; label: string },
+    slot: Pick<Reading, 'slot' | 'label' | 'place'>,
     text: string,
     end: string | null,
     replaces: string | null,
@@ -140,7 +140,10 @@ export const useJob = defineStore('job', () => {
       label: slot.label,
       text,
       end,
-      facts: [...back, { ...made, kind: 'take' as const, slot: slot.slot, text, end }],
+      facts: [
+        ...back,
+        { ...made, kind: 'take' as const, slot: slot.slot, text, end, place: { ...slot.place } },
+      ],
     })
     await inTurn(() => outbox.send().then(() => true))
     const still = outbox.waiting.find((other) => other.id === made.id)

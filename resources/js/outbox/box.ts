@@ -10,6 +10,8 @@ export interface Fact {
   slot?: string
   text?: string
   end?: string | null
+  /** Where it was taken: what the page showed then. */
+  place?: Record<string, unknown>
   withdraws?: string
 }
 

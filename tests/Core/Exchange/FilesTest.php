@@ -76,7 +76,7 @@ final class FilesTest extends TestCase
         self::assertSame([], $document['spaces'][0]['things']);
         $takes = json_decode($old, true)['job']['spaces'][0]['takes'];
         self::assertSame(count($takes), count(JobReader::read($document)->spaces[0]->takes));
-        self::assertSame(3, JobFile::write($document, [])['format']);
+        self::assertSame(4, JobFile::write($document, [])['format']);
     }
 
     public function test_a_job_of_the_second_format_gets_its_one_box_as_a_layout(): void
@@ -121,6 +121,12 @@ final class FilesTest extends TestCase
         $data['job']['rules'] = (object) $data['job']['rules'];
         if (($data['job']['spaces'][0]['layout']['closings'] ?? null) === []) {
             $data['job']['spaces'][0]['layout']['closings'] = (object) [];
+        }
+        if (($data['job']['spaces'][0]['layout']['marks'] ?? null) === []) {
+            $data['job']['spaces'][0]['layout']['marks'] = (object) [];
+        }
+        foreach ($data['job']['spaces'][0]['takes'] as $t => $take) {
+            $data['job']['spaces'][0]['takes'][$t]['place'] = (object) ($take['place'] ?? []);
         }
         try {
             JobFile::read('job.json', (string) json_encode($data));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Planning;
 
+use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\InvalidChoice;
 use Incastro\Planning\JobChoices;
@@ -72,14 +73,14 @@ final class ChoicesTest extends TestCase
         $format = LengthFormat::inches();
         $before = ['layout' => LayoutDocument::oneBox('run', 'box')] + SpaceChoices::defaults('Alcove', $format);
         foreach ([['layout.runs.run.depth', '15 3/4'], ['layout.closings.left:box', 'trim'], ['layout.tiers.box.fixed_shelves', 2], ['sheet.level', '24'], ['sheet.middle', '40']] as [$path, $value]) {
-            [$after, $inverse] = SpaceChoices::apply($before, new Edit($path, $value), $format);
+            [$after, $inverse] = SpaceChoices::apply($before, new Edit($path, $value), $format, Length::ofMillimetres(18));
             self::assertNotSame($before, $after, $path);
-            self::assertSame($before, SpaceChoices::apply($after, $inverse, $format)[0], $path);
+            self::assertSame($before, SpaceChoices::apply($after, $inverse, $format, Length::ofMillimetres(18))[0], $path);
         }
-        [$depth] = SpaceChoices::apply($before, new Edit('layout.runs.run.depth', '15 3/4'), $format);
+        [$depth] = SpaceChoices::apply($before, new Edit('layout.runs.run.depth', '15 3/4'), $format, Length::ofMillimetres(18));
         // 15.75 · 25.4 = 400.05 mm
         self::assertSame(400_050_000, $depth['layout']['runs'][0]['depth']['nm']);
-        self::assertNull(SpaceChoices::apply($depth, new Edit('layout.runs.run.depth', ''), $format)[0]['layout']['runs'][0]['depth']);
+        self::assertNull(SpaceChoices::apply($depth, new Edit('layout.runs.run.depth', ''), $format, Length::ofMillimetres(18))[0]['layout']['runs'][0]['depth']);
     }
 
     public function test_inches_bring_the_defaults_of_an_inch_workshop(): void

@@ -6,6 +6,7 @@ namespace Tests\Core\Planning;
 
 use Eris\Generators;
 use Eris\TestTrait;
+use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\InvalidChoice;
 use Incastro\Planning\Layout\LayoutActions;
@@ -40,7 +41,7 @@ final class LayoutChoicesTest extends TestCase
 
     private static function choices(): LayoutChoices
     {
-        return new LayoutChoices(LengthFormat::millimetres(), SpaceShape::of(SpaceKind::Alcove));
+        return new LayoutChoices(LengthFormat::millimetres(), SpaceShape::of(SpaceKind::Alcove), Length::ofMillimetres(18));
     }
 
     /**
@@ -78,7 +79,7 @@ final class LayoutChoicesTest extends TestCase
     {
         $after = self::done(self::layout(), 'split-tier', 'b-1');
         $tiers = self::bays($after)[1]['tiers'];
-        self::assertSame([350_000_000, 350_000_000], [$tiers[0]['size']['nm'], $tiers[1]['size']['nm']]);
+        self::assertSame([323_000_000, 323_000_000], [$tiers[0]['size']['nm'], $tiers[1]['size']['nm']]);
         self::assertSame([2, 1], [$tiers[0]['adjustable_shelves'], $tiers[1]['adjustable_shelves']]);
         self::assertTrue($tiers[1]['joined']);
         self::assertSame('b-1', $tiers[0]['id']);
@@ -290,7 +291,7 @@ final class LayoutChoicesTest extends TestCase
                 self::assertNotNull($layout, $name);
                 self::assertFalse(LayoutReader::read($layout)->isEmpty());
                 // What the program offers, it also takes back.
-                self::assertEquals($layout, (new LayoutChoices(LengthFormat::millimetres(), SpaceShape::of($kind)))->apply(Doc::none(), new Edit('layout', $layout))[0], $name);
+                self::assertEquals($layout, (new LayoutChoices(LengthFormat::millimetres(), SpaceShape::of($kind), Length::ofMillimetres(18)))->apply(Doc::none(), new Edit('layout', $layout))[0], $name);
             }
         }
     }

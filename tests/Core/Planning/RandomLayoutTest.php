@@ -6,6 +6,7 @@ namespace Tests\Core\Planning;
 
 use Incastro\Fit\Box;
 use Incastro\Fit\FittedRun;
+use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\InvalidChoice;
 use Incastro\Planning\SpaceChoices;
@@ -64,13 +65,13 @@ final class RandomLayoutTest extends TestCase
         $dice = new Dice($seed);
         $choices = $space->space(['runs' => [], 'members' => [], 'closings' => [], 'openings' => []])->choices;
         $start = array_key_first(\Incastro\Planning\Layout\StartingLayouts::names($kind));
-        [$choices] = SpaceChoices::apply($choices, new Edit('layout.do', ['action' => 'start', 'name' => $start, 'seed' => 'where it begins']), $format);
+        [$choices] = SpaceChoices::apply($choices, new Edit('layout.do', ['action' => 'start', 'name' => $start, 'seed' => 'where it begins']), $format, Length::ofMillimetres(18));
         $undo = [];
         $first = $choices;
         for ($step = 0; $step < 40; $step++) {
             $edit = self::anyEdit($choices, $dice, $step);
             try {
-                [$next, $inverse] = SpaceChoices::apply($choices, $edit, $format);
+                [$next, $inverse] = SpaceChoices::apply($choices, $edit, $format, Length::ofMillimetres(18));
             } catch (InvalidChoice $refused) {
                 self::assertMatchesRegularExpression('/^\p{Lu}.*[.]$/u', $refused->getMessage());
                 continue;
@@ -91,7 +92,7 @@ final class RandomLayoutTest extends TestCase
         }
         self::assertGreaterThan(15, count($undo));
         foreach (array_reverse($undo) as $inverse) {
-            [$choices] = SpaceChoices::apply($choices, $inverse, $format);
+            [$choices] = SpaceChoices::apply($choices, $inverse, $format, Length::ofMillimetres(18));
         }
         self::assertEquals($first['layout'], $choices['layout']);
     }

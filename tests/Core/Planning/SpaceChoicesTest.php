@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Planning;
 
+use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\InvalidChoice;
 use Incastro\Planning\Layout\LayoutDocument;
@@ -36,7 +37,7 @@ final class SpaceChoicesTest extends TestCase
      */
     private static function apply(array $document, string $path, mixed $value): array
     {
-        return SpaceChoices::apply($document, new Edit($path, $value), LengthFormat::millimetres());
+        return SpaceChoices::apply($document, new Edit($path, $value), LengthFormat::millimetres(), Length::ofMillimetres(18));
     }
 
     public function test_a_thing_is_added_changed_and_taken_out_and_every_step_undone(): void

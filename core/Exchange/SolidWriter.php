@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Exchange;
+
+use Incastro\Fit\FittedRun;
+use Incastro\Geometry\Convex;
+use Incastro\Geometry\Point;
+use Incastro\Planning\SpacePlan;
+use Incastro\Survey\Room\Room;
+use Incastro\Survey\Space\SpaceShape;
+use Incastro\Units\Joint;
+use Incastro\Units\Placed;
+
+/**
+ * What stands where, for checking from outside: the solid of every piece as convex parts, and the surfaces of the room that it
+ * was planned with, in the space's own coordinates (first corner at the origin, second on +x, z up from the datum; mm).
+ */
+final readonly class SolidWriter
+{
+    /** A wall without readings has its corners at the foot and the head alone. */
+    private const FOOT = 0.0;
+
+    public function __construct(private SpacePlan $space)
+    {
+    }
+
+    /** @return list<list<array{float, float, float}>> convex parts of a piece, each its vertices */
+    public function solid(FittedRun $run, Placed $placed): array
+    {
+        return array_map(fn (Convex $part) => array_map(function (array $corner) use ($run): array {
+            $point = $run->frame->point($corner[0], $corner[1]);
+
+            return self::vertex($point, $corner[2]);
+        }, $part->corners()), $placed->solid()->parts);
+    }
+
+    /** @return list<array{a: string, b: string, kind: string, shares_mm: float}> joints that let two pieces stand in each other */
+    public function joints(): array
+    {
+        $joints = [];
+        foreach ($this->space->assemblies as $assembly) {
+            $marks = [];
+            foreach ($assembly->placed as $placed) {
+                $marks[$placed->piece->key] = $placed->piece->mark;
+            }
+            foreach (array_filter($assembly->joints, fn (Joint $joint) => $joint->shares > 0.0) as $joint) {
+                $joints[] = ['a' => $marks[$joint->a] ?? $joint->a, 'b' => $marks[$joint->b] ?? $joint->b, 'kind' => $joint->kind->value, 'shares_mm' => round($joint->shares, 3)];
+            }
+        }
+
+        return $joints;
+    }
+
+    /** @return list<array<string, mixed>> every edge of the plan: its corners, and where it is a wall its surface from station to station and height to height */
+    public function walls(Room $room): array
+    {
+        return array_map(function (int $edge) use ($room): array {
+            $from = $room->corners[$edge];
+            $to = $room->corners[$room->shape->after($edge)];
+            [$low, $high] = [$room->levels->ceilingAt($from), $room->levels->ceilingAt($to)];
+
+            return [
+                'from' => SpaceShape::name($edge), 'to' => SpaceShape::name($room->shape->after($edge)), 'kind' => $room->shape->edges[$edge]->value,
+                'corners' => [self::vertex($from, self::FOOT), self::vertex($to, self::FOOT), self::vertex($to, $high), self::vertex($from, $low)],
+                'grid' => $room->shape->isWall($edge) ? $this->grid($room, $edge, max($low, $high)) : [],
+            ];
+        }, array_keys($room->shape->edges));
+    }
+
+    /** @return list<list<array{float, float, float}>> by station from the first corner, up each */
+    private function grid(Room $room, int $wall, float $top): array
+    {
+        $length = $room->edgeLength($wall);
+        $field = $room->network->fields[$wall] ?? null;
+        $stations = $field === null ? [0.0, $length] : [0.0, ...$field->turnsBetween(0.0, $length), $length];
+        $heights = $field === null ? [self::FOOT, $top] : [self::FOOT, ...$field->bendsBetween(self::FOOT, $top), $top];
+
+        return array_map(fn (float $station) => array_map(fn (float $z) => self::vertex($room->wallPoint($wall, $length - $station, $z), $z), $heights), $stations);
+    }
+
+    /** @return list<list<array{float, float, float}>> planes of the ceiling, each over as much of the plan as it covers */
+    public function ceiling(Room $room): array
+    {
+        return array_map(fn (array $plane) => array_map(fn (Point $point) => self::vertex($point, $room->levels->ceilingAt($point)), $plane), $room->levels->coverage($room->corners));
+    }
+
+    /** @return array{float, float, float} */
+    private static function vertex(Point $point, float $z): array
+    {
+        return [round($point->x, 3), round($point->y, 3), round($z, 3)];
+    }
+}
