@@ -33,6 +33,11 @@ final readonly class GoingIn
     /** What is no thicker than this is carried round a turn with one end raised, mm. */
     private const SLIM = 60.0;
 
+    /** Heights at which a tall box is cut in two, and what must be left above, mm. */
+    private const SPLITS = [1500.0, 1200.0, 900.0];
+
+    private const LEAST_UPPER = 300.0;
+
     private float $hands;
 
     /** @param list<WayIn> $ways */
@@ -92,7 +97,7 @@ final readonly class GoingIn
         $lift = $this->terms->rule(Rule::TopAllowance);
         $place = $box->z > 0.0 ? sprintf('lifted to %s and slid home', $this->mm($box->z)) : 'slid home';
 
-        return new Step('slid', $spare < 0.0 ? sprintf('%s, %s higher than what is free on its way', $place, $this->mm(-$spare)) : sprintf('%s: %s is free above it on its way, and %s are wanted', $place, $this->mm($spare), $this->mm($lift)), $spare - $lift + $this->terms->format->step->toDouble());
+        return new Step('slid', $spare < 0.0 ? sprintf('%s, %s higher than what is free on its way', $place, $this->mm(-$spare)) : sprintf('%s: %s is free above it on its way, and %s are wanted', $place, $this->mm($spare), $this->mm($lift)), $spare - $lift);
     }
 
     private function panel(Piece $piece): Carried
@@ -184,9 +189,11 @@ final readonly class GoingIn
             $bay = $box->columns[0]->bayId;
             $ways = [];
             $tiers = array_merge([], ...array_map(fn ($column) => $column->openings, $box->columns));
-            foreach ($step->code === 'stood-up' || $step->code === 'way-in' || $step->code === 'mouth' ? [1500, 1200, 900] : [] as $at) {
-                if ($box->outerHeight()->toDouble() > $at + 300 && count($tiers) === 1) {
-                    $ways[] = new WayOut(sprintf('Split at %s: base and upper', $this->mm((float) $at)), new Edit('layout.do', ['action' => 'base-upper', 'cell' => $bay, 'seed' => "split-$bay-$at", 'at' => ['nm' => $at * 1_000_000, 'typed' => "$at mm"]]));
+            foreach ($step->code === 'stood-up' || $step->code === 'way-in' || $step->code === 'mouth' ? self::SPLITS : [] as $at) {
+                // At a height that is round in the person's own unit.
+                $height = Length::ofDouble($this->terms->format->place($at));
+                if ($box->outerHeight()->toDouble() > $at + self::LEAST_UPPER && count($tiers) === 1) {
+                    $ways[] = new WayOut(sprintf('Split at %s: base and upper', $this->terms->format->write($height)), new Edit('layout.do', ['action' => 'base-upper', 'cell' => $bay, 'seed' => sprintf('split-%s-%.0f', $bay, $at), 'at' => ['nm' => $height->nanometres(), 'typed' => $this->terms->format->write($height)]]));
                 }
             }
             if (count($tiers) > 1) {

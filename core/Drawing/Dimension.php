@@ -12,6 +12,11 @@ final readonly class Dimension extends Shape
         parent::__construct($style, $ref);
     }
 
+    public function accept(ShapeVisitor $visitor): mixed
+    {
+        return $visitor->dimension($this);
+    }
+
     public function moved(float $dx, float $dy): self
     {
         return new self($this->from->plus($dx, $dy), $this->to->plus($dx, $dy), $this->text, $this->ref, $this->style);

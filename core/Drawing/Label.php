@@ -23,6 +23,24 @@ final readonly class Label extends Shape
         parent::__construct($style, $ref);
     }
 
+    /**
+     * The text that fits into its room: the whole, the short one, or none.
+     *
+     * @param  float|callable(string): float  $width  of a letter, or of a text; mm in the drawing
+     */
+    public function fitting(float|callable $width): string
+    {
+        $wide = is_callable($width) ? $width : fn (string $text): float => mb_strlen($text) * $width;
+        $fits = fn (string $text): bool => $this->room === null || $wide($text) <= $this->room;
+
+        return $fits($this->text) ? $this->text : ($fits($this->short) ? $this->short : '');
+    }
+
+    public function accept(ShapeVisitor $visitor): mixed
+    {
+        return $visitor->label($this);
+    }
+
     public function moved(float $dx, float $dy): self
     {
         return new self($this->at->plus($dx, $dy), $this->text, $this->style, $this->ref, $this->anchor, $this->turned, $this->room, $this->short);

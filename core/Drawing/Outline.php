@@ -26,6 +26,11 @@ final readonly class Outline extends Shape
         return new self(array_map(fn (Point $point) => new DrawnPoint($point->x, $point->y), $polygon->points), true, $style, $ref);
     }
 
+    public function accept(ShapeVisitor $visitor): mixed
+    {
+        return $visitor->outline($this);
+    }
+
     public function moved(float $dx, float $dy): self
     {
         return new self(array_map(fn (DrawnPoint $point) => $point->plus($dx, $dy), $this->points), $this->closed, $this->style, $this->ref);

@@ -14,9 +14,6 @@ final class PdfWriter
 
     private const FONT = 'dejavusans';
 
-    /** Size of letters in drawings, points. */
-    private const LETTERS = 7.5;
-
     /** Scales a person can reckon with; the first that fits is taken. */
     private const SCALES = [1, 2, 5, 10, 12, 15, 20, 25, 50];
 
@@ -92,30 +89,11 @@ final class PdfWriter
                 $scale = $candidate;
             }
         }
-        $x0 = self::MARGIN + ($room[0] - $across / $scale) / 2;
         $y0 = $this->pdf->GetY();
-        $place = fn (DrawnPoint $point): array => $turned
-            ? [$x0 + ($point->y - $bottom) / $scale, $y0 + ($point->x - $left) / $scale]
-            : [$x0 + ($point->x - $left) / $scale, $y0 + ($top - $point->y) / $scale];
-        foreach (self::linesFirst($drawing->shapes()) as $shape) {
-            $this->shape($shape, $place, $turned, $scale);
-        }
+        $plate = new PdfPlate($this->pdf, self::MARGIN + ($room[0] - $across / $scale) / 2, $y0, [$left, $bottom, $top], $turned, $scale);
+        $plate->draw($drawing);
         $this->pdf->SetY($y0 + $up / $scale + 2);
         $this->paragraph("Drawn 1:$scale.", 8);
-    }
-
-    /**
-     * Texts of dimensions lie over every line.
-     *
-     * @param  list<Shape>  $shapes
-     * @return list<Shape>
-     */
-    private static function linesFirst(array $shapes): array
-    {
-        $lines = array_map(fn (Shape $shape) => $shape instanceof Dimension ? new Dimension($shape->from, $shape->to, '', $shape->ref, $shape->style) : $shape, $shapes);
-        $texts = array_filter($shapes, fn (Shape $shape) => $shape instanceof Dimension && $shape->text !== '');
-
-        return [...$lines, ...array_values($texts)];
     }
 
     public function output(): string
@@ -136,59 +114,6 @@ final class PdfWriter
             $this->pdf->Cell($widths[$i], 5.6, $cell, 'B', 0, 'L', false, '', 1);
         }
         $this->pdf->Ln();
-    }
-
-    /** @param \Closure(DrawnPoint): array{float, float} $place */
-    private function shape(Shape $shape, \Closure $place, bool $turned, int $scale): void
-    {
-        if ($shape instanceof Outline) {
-            [$width, $fill, $dash] = match ($shape->style) {
-                Style::House, Style::Sheet => [0.6, [], ''],
-                Style::Hidden, Style::Plumb => [0.2, [], '2,1'],
-                Style::Thing => [0.3, [236, 241, 247], ''],
-                Style::Board, Style::Plinth, Style::Worktop, Style::Cut => [0.25, [246, 238, 216], ''],
-                Style::Cell, Style::Field => [0.0, [], ''],
-                Style::Offcut, Style::Trimmed, Style::BoardBehind => [0.15, [], '2,1'],
-                default => [0.15, [], ''],
-            };
-            $flat = array_merge([], ...array_map($place, $shape->points()));
-            $line = ['width' => $width, 'dash' => $dash === '' ? 0 : $dash, 'color' => [35, 38, 43]];
-            if ($shape->closed) {
-                $this->pdf->Polygon($flat, $fill === [] ? 'D' : 'DF', ['all' => $line], $fill);
-            } else {
-                $this->pdf->PolyLine($flat, 'D', $line);
-            }
-        } elseif ($shape instanceof Label) {
-            $this->pdf->SetFont(self::FONT, '', self::LETTERS);
-            $fits = fn (string $text) => $shape->room === null || $this->pdf->GetStringWidth($text) <= $shape->room / $scale;
-            $this->text($place($shape->at), $fits($shape->text) ? $shape->text : ($fits($shape->short) ? $shape->short : ''), $shape->turned xor $turned, $shape->anchor);
-        } elseif ($shape instanceof Dimension) {
-            [$x1, $y1] = $place($shape->from);
-            [$x2, $y2] = $place($shape->to);
-            $this->pdf->Line($x1, $y1, $x2, $y2, ['width' => 0.15, 'dash' => 0, 'color' => [35, 38, 43]]);
-            $isUpright = abs($y2 - $y1) > abs($x2 - $x1);
-            // Off the middle, so that upright and level lines do not write over each other.
-            $share = $isUpright ? 0.4 : 0.5;
-            $this->text([$x1 + ($x2 - $x1) * $share, $y1 + ($y2 - $y1) * $share], $shape->text, $isUpright, 'middle', true);
-        }
-    }
-
-    /** @param array{float, float} $at */
-    private function text(array $at, string $text, bool $upwards, string $anchor, bool $onLine = false): void
-    {
-        $this->pdf->SetFont(self::FONT, '', self::LETTERS);
-        $width = $this->pdf->GetStringWidth($text);
-        $shift = ['start' => 0.0, 'middle' => $width / 2, 'end' => $width][$anchor];
-        $this->pdf->StartTransform();
-        if ($upwards) {
-            $this->pdf->Rotate(90, $at[0], $at[1]);
-        }
-        if ($text !== '' && $onLine) {
-            // Legible where lines cross.
-            $this->pdf->Rect($at[0] - $shift - 0.6, $at[1] - 1.7, $width + 1.2, 3.4, 'F', [], [255, 255, 255]);
-        }
-        $this->pdf->Text($at[0] - $shift, $at[1] - 1.9, $text);
-        $this->pdf->StopTransform();
     }
 
     private function checkLine(): void

@@ -4,31 +4,38 @@ declare(strict_types=1);
 
 namespace Incastro\Drawing;
 
-/** Writes a drawing for the screen: points as [x, y, cx, cy], so that the crookedness slider is a transform there. */
-final class ScreenWriter
+/**
+ * Writes a drawing for the screen: points as [x, y, cx, cy], so that the crookedness slider is a transform there.
+ *
+ * @implements ShapeVisitor<array<string, mixed>>
+ */
+final class ScreenWriter implements ShapeVisitor
 {
     /** @return array{name: string, bounds: list<float>, layers: list<array{name: string, shapes: list<array<string, mixed>>}>} */
     public static function write(Drawing $drawing): array
     {
+        $writer = new self();
         $layers = [];
         foreach ($drawing->layers as $name => $shapes) {
-            $layers[] = ['name' => $name, 'shapes' => array_map(self::shape(...), $shapes)];
+            $layers[] = ['name' => $name, 'shapes' => array_map(fn (Shape $shape) => ['style' => $shape->style->value, 'ref' => $shape->ref] + $shape->accept($writer), $shapes)];
         }
 
         return ['name' => $drawing->name, 'bounds' => array_map(fn (float $value) => round($value, 2), $drawing->bounds()), 'layers' => $layers];
     }
 
-    /** @return array<string, mixed> */
-    private static function shape(Shape $shape): array
+    public function outline(Outline $outline): array
     {
-        $common = ['style' => $shape->style->value, 'ref' => $shape->ref];
+        return ['kind' => 'outline', 'closed' => $outline->closed, 'points' => array_map(self::point(...), $outline->points())];
+    }
 
-        return $common + match (true) {
-            $shape instanceof Outline => ['kind' => 'outline', 'closed' => $shape->closed, 'points' => array_map(self::point(...), $shape->points())],
-            $shape instanceof Label => ['kind' => 'label', 'text' => $shape->text, 'at' => self::point($shape->at), 'anchor' => $shape->anchor, 'turned' => $shape->turned, 'room' => $shape->room, 'short' => $shape->short],
-            $shape instanceof Dimension => ['kind' => 'dimension', 'text' => $shape->text, 'from' => self::point($shape->from), 'to' => self::point($shape->to)],
-            default => throw new \LogicException('A shape without a writer: '.$shape::class),
-        };
+    public function dimension(Dimension $dimension): array
+    {
+        return ['kind' => 'dimension', 'text' => $dimension->text, 'from' => self::point($dimension->from), 'to' => self::point($dimension->to)];
+    }
+
+    public function label(Label $label): array
+    {
+        return ['kind' => 'label', 'text' => $label->text, 'at' => self::point($label->at), 'anchor' => $label->anchor, 'turned' => $label->turned, 'room' => $label->room, 'short' => $label->short];
     }
 
     /** @return array{float, float, float, float} */

@@ -18,5 +18,13 @@ abstract readonly class Shape
      */
     abstract public function points(): array;
 
+    /**
+     * @template T
+     *
+     * @param  ShapeVisitor<T>  $visitor
+     * @return T
+     */
+    abstract public function accept(ShapeVisitor $visitor): mixed;
+
     abstract public function moved(float $dx, float $dy): self;
 }

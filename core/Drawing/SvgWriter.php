@@ -4,63 +4,77 @@ declare(strict_types=1);
 
 namespace Incastro\Drawing;
 
-/** Writes a drawing as an SVG file in true millimetres, divided by a scale: 1:10 is 10. */
-final readonly class SvgWriter
+/**
+ * Writes a drawing as an SVG file in true millimetres, divided by a scale: 1:10 is 10. A line on it checks the printer, in the
+ * person's own unit.
+ *
+ * @implements ShapeVisitor<string>
+ */
+final class SvgWriter implements ShapeVisitor
 {
     private const MARGIN = 15.0;
 
-    private const CHECK = 100.0;
+    /** How wide a letter is on paper, mm. */
+    private const LETTER = 1.9;
 
-    public function __construct(private float $scale = 1.0, private float $exaggeration = 1.0)
+    private float $left = 0.0;
+
+    private float $top = 0.0;
+
+    public function __construct(private readonly float $scale = 1.0, private readonly float $exaggeration = 1.0, private readonly bool $inches = false)
     {
     }
 
     public function write(Drawing $drawing): string
     {
-        [$left, $bottom, $right, $top] = $drawing->bounds($this->exaggeration);
-        $width = max(self::CHECK, ($right - $left) / $this->scale) + 2 * self::MARGIN;
-        $height = ($top - $bottom) / $this->scale + 3 * self::MARGIN;
+        [$this->left, $bottom, $right, $this->top] = $drawing->bounds($this->exaggeration);
+        $check = $this->inches ? 101.6 : 100.0;
+        $width = max($check, ($right - $this->left) / $this->scale) + 2 * self::MARGIN;
+        $height = ($this->top - $bottom) / $this->scale + 3 * self::MARGIN;
         $body = '';
         foreach ($drawing->layers as $name => $shapes) {
-            $body .= sprintf('<g id="%s">', self::escape((string) $name));
-            foreach ($shapes as $shape) {
-                $body .= $this->shape($shape, $left, $top);
-            }
-            $body .= "</g>\n";
+            $body .= sprintf('<g id="%s">%s</g>'."\n", self::escape((string) $name), implode('', array_map(fn (Shape $shape) => $shape->accept($this), $shapes)));
         }
         $y = $height - self::MARGIN;
 
         return sprintf('<svg xmlns="http://www.w3.org/2000/svg" width="%1$.3fmm" height="%2$.3fmm" viewBox="0 0 %1$.3f %2$.3f">', $width, $height)
             .sprintf('<title>%s</title><style>%s</style>'."\n", self::escape($drawing->name), self::css())
             .$body
-            .sprintf('<g id="check"><path class="check" d="M%1$.3f %2$.3fh%3$.3f"/><text x="%1$.3f" y="%4$.3f">100 mm on paper; drawn 1:%5$s</text></g>', self::MARGIN, $y, self::CHECK, $y + 5, $this->scale)
+            .sprintf('<g id="check"><path class="check" d="M%1$.3f %2$.3fh%3$.3f"/><text x="%1$.3f" y="%4$.3f">%5$s on paper; drawn 1:%6$s</text></g>', self::MARGIN, $y, $check, $y + 5, $this->inches ? '4 in' : '100 mm', $this->scale)
             .'</svg>';
     }
 
-    private function shape(Shape $shape, float $left, float $top): string
+    public function outline(Outline $outline): string
     {
-        $at = function (DrawnPoint $point) use ($left, $top): array {
-            $drawn = $point->exaggerated($this->exaggeration);
+        $path = implode('L', array_map(fn (DrawnPoint $point) => vsprintf('%.3f %.3f', $this->at($point)), $outline->points()));
 
-            return [self::MARGIN + ($drawn->x - $left) / $this->scale, self::MARGIN + ($top - $drawn->y) / $this->scale];
-        };
-        $class = $shape->style->value;
-        if ($shape instanceof Outline) {
-            $path = implode('L', array_map(fn (DrawnPoint $point) => vsprintf('%.3f %.3f', $at($point)), $shape->points()));
+        return sprintf('<path class="%s" data-ref="%s" d="M%s%s"/>', $outline->style->value, self::escape($outline->ref), $path, $outline->closed ? 'Z' : '');
+    }
 
-            return sprintf('<path class="%s" data-ref="%s" d="M%s%s"/>', $class, self::escape($shape->ref), $path, $shape->closed ? 'Z' : '');
-        }
-        if ($shape instanceof Dimension) {
-            [$x1, $y1] = $at($shape->from);
-            [$x2, $y2] = $at($shape->to);
+    public function dimension(Dimension $dimension): string
+    {
+        [$x1, $y1] = $this->at($dimension->from);
+        [$x2, $y2] = $this->at($dimension->to);
+        [$x, $y] = [($x1 + $x2) / 2, ($y1 + $y2) / 2 - 1];
+        $turn = abs($y2 - $y1) > abs($x2 - $x1) ? sprintf(' transform="rotate(-90 %.3f %.3f)"', $x, $y) : '';
 
-            return sprintf('<path class="%s" d="M%.3f %.3fL%.3f %.3f"/><text text-anchor="middle" x="%.3f" y="%.3f">%s</text>', $class, $x1, $y1, $x2, $y2, ($x1 + $x2) / 2, ($y1 + $y2) / 2 - 1, self::escape($shape->text));
-        }
-        assert($shape instanceof Label);
-        [$x, $y] = $at($shape->at);
-        $turn = $shape->turned ? sprintf(' transform="rotate(-90 %.3f %.3f)"', $x, $y) : '';
+        return sprintf('<path class="%s" d="M%.3f %.3fL%.3f %.3f"/><text text-anchor="middle" x="%.3f" y="%.3f"%s>%s</text>', $dimension->style->value, $x1, $y1, $x2, $y2, $x, $y, $turn, self::escape($dimension->text));
+    }
 
-        return sprintf('<text class="%s" text-anchor="%s" x="%.3f" y="%.3f"%s>%s</text>', $class, $shape->anchor, $x, $y, $turn, self::escape($shape->text));
+    public function label(Label $label): string
+    {
+        [$x, $y] = $this->at($label->at);
+        $turn = $label->turned ? sprintf(' transform="rotate(-90 %.3f %.3f)"', $x, $y) : '';
+
+        return sprintf('<text class="%s" text-anchor="%s" x="%.3f" y="%.3f"%s>%s</text>', $label->style->value, $label->anchor, $x, $y, $turn, self::escape($label->fitting(self::LETTER * $this->scale)));
+    }
+
+    /** @return array{float, float} */
+    private function at(DrawnPoint $point): array
+    {
+        $drawn = $point->exaggerated($this->exaggeration);
+
+        return [self::MARGIN + ($drawn->x - $this->left) / $this->scale, self::MARGIN + ($this->top - $drawn->y) / $this->scale];
     }
 
     private static function css(): string

@@ -7,8 +7,10 @@ namespace Incastro\Drawing;
 /**
  * Prints drawings at full size over as many pages as they need. Pages overlap by 10 mm: cut one along its dashed line and lay
  * it on the other so that the crosses meet. Every page says where in the map it lies and carries a line to check its scale.
+ *
+ * @implements ShapeVisitor<null>
  */
-final class TiledPdf
+final class TiledPdf implements ShapeVisitor
 {
     private const MARGIN = 10.0;
 
@@ -18,7 +20,13 @@ final class TiledPdf
 
     private const FONT = 'dejavusans';
 
+    /** How wide a letter is, mm. */
+    private const LETTER = 1.9;
+
     private \TCPDF $pdf;
+
+    /** @var array{float, float, float} where the page at hand begins in the drawing, and how much of it it shows */
+    private array $corner = [0.0, 0.0, 0.0];
 
     public function __construct(string $title, private readonly Paper $paper, private readonly bool $inches)
     {
@@ -63,9 +71,9 @@ final class TiledPdf
                 $y0 = $bottom + $column * ($wide - self::OVERLAP);
                 $this->pdf->StartTransform();
                 $this->pdf->Rect(self::MARGIN, self::MARGIN, $wide, $high, 'CNZ');
+                $this->corner = [$x0, $y0, $high];
                 foreach ($drawing->shapes() as $shape) {
-                    // x of the drawing goes up the page, y to the right.
-                    $this->shape($shape, fn (DrawnPoint $point): array => [self::MARGIN + $point->y - $y0, self::MARGIN + $high - ($point->x - $x0)]);
+                    $shape->accept($this);
                 }
                 $this->pdf->StopTransform();
                 $this->frame($drawing->name, $row, $column, $up, $across, $wide, $high, $height);
@@ -78,28 +86,59 @@ final class TiledPdf
         return $this->pdf->Output('', 'S');
     }
 
-    /** @param \Closure(DrawnPoint): array{float, float} $place */
-    private function shape(Shape $shape, \Closure $place): void
+    public function outline(Outline $outline): mixed
     {
-        if ($shape instanceof Label) {
-            $this->pdf->SetFont(self::FONT, '', 9);
-            [$x, $y] = $place($shape->at);
-            $this->pdf->StartTransform();
-            $this->pdf->Rotate(90, $x, $y);
-            $wide = $shape->anchor === 'middle' ? $this->pdf->GetStringWidth($shape->text) / 2 : 0.0;
-            $this->pdf->Text($x - $wide, $y - 2.2, $shape->text);
-            $this->pdf->StopTransform();
+        $this->line($outline->points(), $outline->style, $outline->closed);
 
-            return;
-        }
-        $flat = array_merge([], ...array_map($place, $shape->points()));
-        $line = match ($shape->style) {
+        return null;
+    }
+
+    public function dimension(Dimension $dimension): mixed
+    {
+        [$from, $to] = [$dimension->from, $dimension->to];
+        $this->line([$from, $to], $dimension->style, false);
+        $this->text(new DrawnPoint(($from->x + $to->x) / 2, ($from->y + $to->y) / 2), $dimension->text, 'middle', abs($to->y - $from->y) > abs($to->x - $from->x));
+
+        return null;
+    }
+
+    public function label(Label $label): mixed
+    {
+        $this->text($label->at, $label->fitting(self::LETTER), $label->anchor, $label->turned);
+
+        return null;
+    }
+
+    /** A text along x of the drawing, which goes up the page, or, turned, along y. */
+    private function text(DrawnPoint $at, string $text, string $anchor, bool $isTurned): void
+    {
+        $this->pdf->SetFont(self::FONT, '', 9);
+        [$x, $y] = $this->placed($at);
+        $this->pdf->StartTransform();
+        $this->pdf->Rotate($isTurned ? 0 : 90, $x, $y);
+        $share = ['start' => 0.0, 'middle' => 0.5, 'end' => 1.0][$anchor] ?? 0.0;
+        $this->pdf->Text($x - $share * $this->pdf->GetStringWidth($text), $y - 2.2, $text);
+        $this->pdf->StopTransform();
+    }
+
+    /** @param list<DrawnPoint> $points */
+    private function line(array $points, Style $style, bool $isClosed): void
+    {
+        $flat = array_merge([], ...array_map($this->placed(...), $points));
+        $line = match ($style) {
             Style::House => ['width' => 0.35, 'dash' => 0, 'color' => [0, 0, 0]],
             Style::Offcut => ['width' => 0.15, 'dash' => '3,2', 'color' => [120, 120, 120]],
             default => ['width' => 0.12, 'dash' => 0, 'color' => [90, 90, 90]],
         };
-        $isClosed = $shape instanceof Outline && $shape->closed;
         $isClosed ? $this->pdf->Polygon($flat, 'D', ['all' => $line]) : $this->pdf->PolyLine($flat, 'D', $line);
+    }
+
+    /** @return array{float, float} x of the drawing goes up the page, y to the right */
+    private function placed(DrawnPoint $point): array
+    {
+        [$x0, $y0, $high] = $this->corner;
+
+        return [self::MARGIN + $point->y - $y0, self::MARGIN + $high - ($point->x - $x0)];
     }
 
     private function frame(string $name, int $row, int $column, int $up, int $across, float $wide, float $high, float $height): void

@@ -66,7 +66,7 @@ final readonly class Templates
 
     public function svg(?string $only = null): string
     {
-        return (new SvgWriter(1.0))->write($this->together($only));
+        return (new SvgWriter(1.0, inches: $this->format->unit === Unit::Inch))->write($this->together($only));
     }
 
     public function dxf(?string $only = null): string

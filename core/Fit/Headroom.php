@@ -161,7 +161,7 @@ final readonly class Headroom
         $doubt = Normal::ONE_SIDED_95 * $sigma;
 
         return [
-            sprintf('tilted up %s: √((%.1f − %.1f − %.1f)² − %.1f²)', $where, $ceiling, $allowance, $doubt, $side),
+            sprintf('tilted up %s: √((%s − %s − %s)² − %s²)', $where, ...array_map(fn (float $mm) => $this->terms->format->finest()->write(Length::ofDouble($mm)), [$ceiling, $allowance, $doubt, $side])),
             Length::ofDouble(sqrt(max(0.0, ($ceiling - $allowance - $doubt) ** 2 - $side ** 2))),
         ];
     }

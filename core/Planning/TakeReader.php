@@ -7,6 +7,7 @@ namespace Incastro\Planning;
 use Incastro\Measure\AngleReader;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\LengthReader;
+use Incastro\Measure\Unit;
 use Incastro\Measure\Unreadable;
 use Incastro\Survey\Slot;
 
@@ -35,7 +36,7 @@ final readonly class TakeReader
         $length = (new LengthReader($this->format->unit))->read($typed);
         if ($slot->kind->takesEnd()) {
             if ($length->nanometres() > self::MOST_LEAN) {
-                throw new Unreadable(sprintf('“%s” was understood as %s. A lean or a fall is at most 150 mm (6 in): type the gap alone.', trim($typed), $this->format->write($length)));
+                throw new Unreadable(sprintf('“%s” was understood as %s. A lean or a fall is at most %s: type the gap alone.', trim($typed), $this->format->write($length), $this->format->unit === Unit::Inch ? '6 in' : '150 mm'));
             }
             if (! $length->isZero() && ! in_array($end, $slot->ends, true)) {
                 throw new Unreadable(sprintf('%s was understood, but not at which end. Say %s.', $this->format->write($length), implode(' or ', $slot->ends)));

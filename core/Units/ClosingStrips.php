@@ -80,7 +80,7 @@ final readonly class ClosingStrips
         $strip = $this->make->covering('filler-'.$edge->side->value, 'Filler', $length, $this->widthOf($edge, $outline), MaterialRole::Frame, new Outline($outline), $works);
         $placed = [new Placed($strip, Pose::at($this->beside($edge->side), $this->v, $this->box->z, Way::Up, $edge->side === Side::Left ? Way::Left : Way::Right, Way::Out), Part::Face, $this->box->id)];
         $joints = [new Joint($strip->key, $this->box->id.($edge->side === Side::Left ? ':stile-L' : ':stile-R'), JointKind::Pocket, 'fillers to stiles')];
-        $cleat = $this->cleat($edge, $this->heightBeside($edge->side));
+        $cleat = $this->cleat($edge, $this->underTheCeilingBehind($this->heightBeside($edge->side), $edge->side));
         if ($cleat !== null) {
             [$u, $t] = [$this->beside($edge->side), $this->terms->board()];
             $placed[] = new Placed($cleat, Pose::at($edge->side === Side::Left ? $u - $t : $u, $this->v - self::CLEAT, $this->box->z, Way::Up, Way::Out, Way::Right), Part::Cleat, $this->box->id);
@@ -267,6 +267,15 @@ final readonly class ClosingStrips
         $high = $side === Side::Left ? $this->box->top->left : $this->box->top->right;
 
         return abs($high - $this->box->outerHeight()->toDouble()) < 1e-6 ? Working::start('height of the box', $this->box->outerHeight()) : Working::start('height of the box there', Length::ofDouble($high));
+    }
+
+    /** A height beside the box, no more than the ceiling leaves where a cleat stands behind the face. */
+    private function underTheCeilingBehind(Working $height, Side $side): Working
+    {
+        $frame = $this->run->frame;
+        $least = min($frame->ceilingAt($this->beside($side), $this->v - self::CLEAT), $frame->ceilingAt($this->beside($side) + ($side === Side::Left ? -1.0 : 1.0) * $this->terms->board(), $this->v - self::CLEAT));
+
+        return $height->atMost('under the ceiling, where it stands', Length::ofDouble(max(1.0, $least - $this->box->z - self::PLAY)));
     }
 
     private function isScribedAbove(): bool

@@ -67,7 +67,7 @@ final class GoingInTest extends TestCase
         $layout = self::tall();
         $clash = $layout->clashes()[0];
         self::assertSame('going-in-slid', $clash->code);
-        self::assertStringContainsString('cannot be slid home under the ceiling: 4 mm short', $clash->sentence);
+        self::assertStringContainsString('cannot be slid home under the ceiling: 5 mm short', $clash->sentence);
         self::assertNotSame([], $clash->waysOut);
         foreach ($clash->waysOut as $way) {
             self::assertSame([], $layout->edited($way->edit)->clashes(), $way->label);

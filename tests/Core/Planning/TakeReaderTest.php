@@ -51,7 +51,7 @@ final class TakeReaderTest extends TestCase
             ['width-low-back', '', null, 'Nothing was typed'],
             ['plumb-left-low', '1/8', null, '1/8 in was understood, but not at which end. Say bottom or top.'],
             ['plumb-left-low', '1/8', 'left', 'Say bottom or top.'],
-            ['fall-depth', '2 ft', 'back', '“2 ft” was understood as 24 in. A lean or a fall is at most 150 mm (6 in)'],
+            ['fall-depth', '2 ft', 'back', '“2 ft” was understood as 24 in. A lean or a fall is at most 6 in: type the gap alone'],
             ['corner-left', '31 5/8', null, 'is not an angle'],
         ];
     }
