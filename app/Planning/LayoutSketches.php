@@ -31,7 +31,7 @@ final readonly class LayoutSketches
         $space = $job->space($spaceId);
         $shape = $space->sheet->shape;
         $survey = (new SpaceSurvey($space->sheet, $space->takes, $space->things, $job->format))->solve();
-        $starting = new StartingLayouts($shape, 'sketch');
+        $starting = new StartingLayouts($shape, 'sketch', $job->format);
         $room = $survey->room;
         if ($room === null) {
             return [];

@@ -26,11 +26,11 @@ final readonly class Verdict
                 ? new self('waiting', sprintf('Waits for %s.', self::count($survey->toGo(), 'reading')))
                 : new self('warning', 'These readings do not make a space. Check heights and depths, and where the widths are taken between them.');
         }
+        if ($clashes !== []) {
+            return new self('clash', 'Does not fit: '.lcfirst(self::first($clashes[0]->sentence)).($survey->disagrees() ? ' Some readings do not agree, too.' : ''));
+        }
         if ($survey->disagrees()) {
             return new self('warning', 'Some readings do not agree with the others.');
-        }
-        if ($clashes !== []) {
-            return new self('clash', 'Does not fit: '.lcfirst(self::first($clashes[0]->sentence)));
         }
         if (! $survey->isSure()) {
             return new self('warning', sprintf('Not sure yet: %s to go%s.', self::count($survey->toGo(), 'reading'), $survey->planIsChecked ? '' : ', a diagonal or a corner among them'));

@@ -108,6 +108,12 @@ final readonly class LengthFormat
         return $this->unit === Unit::Millimetre ? $millimetres : round($millimetres / 25.0) * 25.4;
     }
 
+    /** The nearest place that is quickly found on a tape: a full millimetre, or a full inch. */
+    public function nearestPlace(float $millimetres): float
+    {
+        return $this->unit === Unit::Millimetre ? round($millimetres) : round($millimetres / 25.4) * 25.4;
+    }
+
     /** The next round place below one that is computed: the full 10 mm, or the full inch. */
     public function placeBelow(float $millimetres): float
     {

@@ -22,9 +22,10 @@ final class JobChoices
      * The document of a new job.
      *
      * @param  string  $measure  a name of LengthFormat
+     * @param  ?string  $currency  null: the one that usually goes with the unit
      * @return array<string, mixed>
      */
-    public static function defaults(string $name, string $measure, string $currency = '€'): array
+    public static function defaults(string $name, string $measure, ?string $currency = null): array
     {
         $isInch = LengthFormat::of($measure)->unit === Unit::Inch;
         $length = fn (string $mm, string $inch) => self::stored($isInch ? $inch : $mm, $isInch ? Unit::Inch : Unit::Millimetre);
@@ -40,7 +41,7 @@ final class JobChoices
         return [
             'name' => $name,
             'measure' => $measure,
-            'currency' => $currency,
+            'currency' => $currency ?? ($isInch ? '$' : '€'),
             'skirting_stays' => false,
             'painted' => true,
             'top_over_sides' => false,

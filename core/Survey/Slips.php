@@ -51,7 +51,7 @@ final class Slips
         if ($tool->isLevel()) {
             $candidates[] = [2 * $value, 'the level’s sign the wrong way round', 0.0, 0.0];
         } else {
-            foreach ([[self::INCH, 'one inch', 0.0], [10.0, '10 mm', 0.2], [100.0, '100 mm', 0.3], [12 * self::INCH, 'one foot', 0.3], [2 * self::INCH, 'two inches', 0.8]] as [$size, $words, $penalty]) {
+            foreach ([[self::INCH, 'one inch', 0.0], ...($isInch ? [[self::INCH * 3 / 8, '3/8 in', 0.5], [self::INCH * 4, '4 in', 0.8]] : [[10.0, '10 mm', 0.2], [100.0, '100 mm', 0.3]]), [12 * self::INCH, 'one foot', 0.3], [2 * self::INCH, 'two inches', 0.8]] as [$size, $words, $penalty]) {
                 $candidates[] = [$size, "$words too long", $penalty, 0.0];
                 $candidates[] = [-$size, "$words too short", $penalty, 0.0];
             }

@@ -37,8 +37,8 @@ final readonly class RoomTrial
     {
         $this->format = LengthFormat::millimetres();
         $shape = SpaceShape::of($kind);
-        $this->shelves = (new StartingLayouts($shape, 'trial'))->named('cleat-shelves');
-        $space = ['id' => 'trial', 'takes' => [], 'layout' => (new StartingLayouts($shape, 'trial'))->usual()] + SpaceChoices::defaults('Trial', $this->format, $kind);
+        $this->shelves = (new StartingLayouts($shape, 'trial', $this->format))->named('cleat-shelves');
+        $space = ['id' => 'trial', 'takes' => [], 'layout' => (new StartingLayouts($shape, 'trial', $this->format))->usual()] + SpaceChoices::defaults('Trial', $this->format, $kind);
         $this->job = JobReader::read(JobChoices::defaults('Trial', 'mm/1') + ['ways_in' => [], 'spaces' => [$space]]);
     }
 

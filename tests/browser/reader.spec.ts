@@ -39,6 +39,7 @@ test('what was understood is echoed in both systems', () => {
 
 const plumb: Reading = {
   slot: 'plumb-left-low',
+  place: {},
   kind: 'plumb',
   label: 'Plumb, left wall, lower half',
   how: '',

@@ -22,7 +22,7 @@ final class VocabularyController extends Controller
         return response()->json([
             'kinds' => array_map(fn (SpaceKind $kind) => ['value' => $kind->value, 'label' => $kind->label(), 'hint' => $kind->hint()], SpaceKind::cases()),
             'ceilings' => array_map(fn (CeilingKind $ceiling) => ['value' => $ceiling->value, 'label' => $ceiling->label()], CeilingKind::cases()),
-            'things' => array_map(fn (ThingKind $kind) => ['value' => $kind->value, 'label' => $kind->label(), 'round' => $kind->isRound(), 'cut_around' => $kind->isCutAround(), 'rule' => $kind->usualRule()->value, 'caution' => $kind->caution()], ThingKind::cases()),
+            'things' => array_map(fn (ThingKind $kind) => ['value' => $kind->value, 'label' => $kind->label(), 'round' => $kind->isRound(), 'cut_around' => $kind->isCutAround(), 'may_be_hot' => $kind->mayBeHot(), 'rule' => $kind->usualRule()->value, 'caution' => $kind->caution()], ThingKind::cases()),
             'rules' => array_map(fn (ThingRule $rule) => ['value' => $rule->value, 'label' => $rule->label()], ThingRule::cases()),
             'units' => array_map(fn (UnitKind $unit) => ['value' => $unit->value, 'label' => $unit->label(), 'hint' => $unit->hint()], UnitKind::cases()),
             'tops' => array_map(fn (TopForm $top) => ['value' => $top->value, 'label' => $top->label()], TopForm::cases()),

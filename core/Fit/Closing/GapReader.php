@@ -66,7 +66,7 @@ final readonly class GapReader
     {
         $beside = $this->frame->sideWall($side->value, $v);
 
-        return $beside === null || count($this->taken($beside[0], false, $beside[1])) >= self::LEAST_STATIONS ? null : new Straightedge($beside[0], false, round($beside[1]), 0.0);
+        return $beside === null || count($this->taken($beside[0], false, $beside[1])) >= self::LEAST_STATIONS ? null : new Straightedge($beside[0], false, $this->terms->format->nearestPlace($beside[1]), 0.0);
     }
 
     /** The top of a box against the ceiling, at the plane of its face. */
@@ -97,7 +97,7 @@ final readonly class GapReader
         // The longest level that goes in along the ceiling: what it tells of one box it tells of all.
         $length = min($this->frame->length() - 2 * self::FROM_ENDS, self::LONGEST_LEVEL);
 
-        return $length < 2 * self::FROM_ENDS ? null : new Straightedge($this->frame->wall, true, self::FROM_ENDS, round($length), round($box->face()));
+        return $length < 2 * self::FROM_ENDS ? null : new Straightedge($this->frame->wall, true, self::FROM_ENDS, $this->terms->format->nearestPlace($length), $this->terms->format->nearestPlace($box->face()));
     }
 
     /** A level foot at the datum against the floor, along a stretch of the run. */
@@ -123,7 +123,7 @@ final readonly class GapReader
 
     public function backOffsets(float $z): ?Straightedge
     {
-        return count($this->taken($this->frame->wall, true, $z)) >= self::LEAST_STATIONS ? null : new Straightedge($this->frame->wall, true, 0.0, round($z));
+        return count($this->taken($this->frame->wall, true, $z)) >= self::LEAST_STATIONS ? null : new Straightedge($this->frame->wall, true, 0.0, $this->terms->format->nearestPlace($z));
     }
 
     /** An upright back edge against the run's own wall: u of the panel, v of its reference line. */
@@ -144,7 +144,7 @@ final readonly class GapReader
 
     public function backUprightOffsets(float $u): ?Straightedge
     {
-        return count($this->taken($this->frame->wall, false, $u)) >= self::LEAST_STATIONS ? null : new Straightedge($this->frame->wall, false, round($u), 0.0);
+        return count($this->taken($this->frame->wall, false, $u)) >= self::LEAST_STATIONS ? null : new Straightedge($this->frame->wall, false, $this->terms->format->nearestPlace($u), 0.0);
     }
 
     /** A level end at a height against the wall on its side, from the back out. */
@@ -171,7 +171,7 @@ final readonly class GapReader
     {
         $beside = $this->frame->sideWall($side->value, $v);
 
-        return $beside === null || count($this->taken($beside[0], true, $z)) >= self::LEAST_STATIONS ? null : new Straightedge($beside[0], true, 0.0, round($z));
+        return $beside === null || count($this->taken($beside[0], true, $z)) >= self::LEAST_STATIONS ? null : new Straightedge($beside[0], true, 0.0, $this->terms->format->nearestPlace($z));
     }
 
     /** How far into the room a wall comes at the face, along the height of an edge: u in mm. */

@@ -62,7 +62,7 @@ final readonly class LayoutChoices
             throw new InvalidChoice($path, 'An action carries a seed of 8 to 80 letters, from which new cells get their ids.');
         }
         if (($value['action'] ?? null) === 'start') {
-            $started = (new StartingLayouts($this->shape, $seed))->named(is_string($value['name'] ?? null) ? $value['name'] : '') ?? throw new InvalidChoice($path, 'There is no such layout to start from.');
+            $started = (new StartingLayouts($this->shape, $seed, $this->format))->named(is_string($value['name'] ?? null) ? $value['name'] : '') ?? throw new InvalidChoice($path, 'There is no such layout to start from.');
 
             return [$started, new Edit('layout', $layout)];
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Incastro\Planning\Layout;
 
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Space\SpaceShape;
 
@@ -15,7 +17,7 @@ final readonly class StartingLayouts
 {
     private LayoutIds $ids;
 
-    public function __construct(private SpaceShape $shape, string $seed)
+    public function __construct(private SpaceShape $shape, string $seed, private LengthFormat $format)
     {
         $this->ids = new LayoutIds($seed);
     }
@@ -141,7 +143,7 @@ final readonly class StartingLayouts
     /** @return array<string, mixed> a worktop on two boxes with room for knees between them, and nothing above */
     private function desk(): array
     {
-        $low = ['size' => self::mm(680)];
+        $low = ['size' => $this->size(680)];
         $part = fn (string $unit, int $share) => LayoutDocument::bay($this->ids->next(), [$low + $this->tier($unit, 0, $unit === 'box' ? 2 : 0), ['joined' => false] + $this->tier('open', 0, 0)], ['size' => ['share' => $share]]);
 
         return $this->along(0, [$part('box', 4), $part('knee', 8), $part('box', 4)], 'worktop');
@@ -150,14 +152,16 @@ final readonly class StartingLayouts
     /** @return array<string, mixed> boxes as deep as a bed, low under the slope, with a worktop to lie on */
     private function platform(): array
     {
-        $part = fn () => LayoutDocument::bay($this->ids->next(), [['size' => self::mm(320)] + $this->tier('box', 0, 0), ['joined' => false] + $this->tier('open', 0, 0)], ['top' => 'below']);
+        $part = fn () => LayoutDocument::bay($this->ids->next(), [['size' => $this->size(320)] + $this->tier('box', 0, 0), ['joined' => false] + $this->tier('open', 0, 0)], ['top' => 'below']);
 
-        return $this->along(0, [$part(), $part(), $part()], 'worktop', ['depth' => self::mm(900)]);
+        return $this->along(0, [$part(), $part(), $part()], 'worktop', ['depth' => $this->size(900)]);
     }
 
-    /** @return array{nm: int, typed: string} */
-    private static function mm(int $millimetres): array
+    /** @return array{nm: int, typed: string} a size that is round in the person's own unit */
+    private function size(int $millimetres): array
     {
-        return ['nm' => $millimetres * 1_000_000, 'typed' => "$millimetres mm"];
+        $size = Length::ofDouble($this->format->place((float) $millimetres));
+
+        return ['nm' => $size->nanometres(), 'typed' => $this->format->write($size)];
     }
 }

@@ -45,6 +45,12 @@ enum ThingKind: string
         return $this === self::Pipe || $this === self::Flue;
     }
 
+    /** Whether it may be hot, so that wood keeps further from it. */
+    public function mayBeHot(): bool
+    {
+        return $this === self::Pipe;
+    }
+
     /** Whether pieces are cut around it; anything else, furniture leaves room for. */
     public function isCutAround(): bool
     {

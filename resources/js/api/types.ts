@@ -306,6 +306,7 @@ export interface ThingEntry {
   swing: string | null
   direction: string | null
   traced?: { typed: string; corners: [number, number][] } | null
+  hot: boolean
 }
 
 export interface WayIn {
@@ -325,7 +326,13 @@ export interface Choice {
 export interface Vocabulary {
   kinds: (Choice & { hint: string })[]
   ceilings: Choice[]
-  things: (Choice & { round: boolean; cut_around: boolean; rule: string; caution: string | null })[]
+  things: (Choice & {
+    round: boolean
+    cut_around: boolean
+    may_be_hot: boolean
+    rule: string
+    caution: string | null
+  })[]
   rules: Choice[]
   ways: Choice[]
   units: (Choice & { hint: string })[]

@@ -1,6 +1,6 @@
 import { api, Refused } from '@/api/client'
 import { useOutbox } from '@/outbox/store'
-import type { Edit, JobAnswer, StationName } from '@/api/types'
+import type { Edit, JobAnswer, Reading, StationName } from '@/api/types'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { deviceId, nextSequence } from './device'

@@ -80,7 +80,7 @@ async function keep(again = isAgain.value) {
     return
   }
   if (said.value.fault) return
-  const slot = { slot: props.reading.slot, label: props.reading.label }
+  const slot = { slot: props.reading.slot, label: props.reading.label, place: props.reading.place }
   const taking = job.take(slot, number, end.value, again ? null : (last.value?.id ?? null))
   // What is understood goes on at once: the next number must not land in this field while this one is under way.
   if (isUnderstood.value && !props.doubt) {

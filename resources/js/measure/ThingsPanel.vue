@@ -33,6 +33,8 @@ const isRound = (thing: ThingEntry) =>
   words.value.things.find((kind) => kind.value === thing.kind)?.round ?? false
 const isCutAround = (thing: ThingEntry) =>
   words.value.things.find((kind) => kind.value === thing.kind)?.cut_around ?? false
+const mayBeHot = (thing: ThingEntry) =>
+  words.value.things.find((kind) => kind.value === thing.kind)?.may_be_hot ?? false
 const caution = (thing: ThingEntry) =>
   words.value.things.find((kind) => kind.value === thing.kind)?.caution ?? null
 const faults = (id: string) =>
@@ -72,6 +74,7 @@ async function add(kind: string) {
     swing: null,
     direction: known.round ? 'up' : null,
     traced: null,
+    hot: false,
   }
   if (await job.edit('space', { path: `things.${id}`, value })) {
     open.value = id
@@ -231,6 +234,21 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
             :options="['up', 'along', 'out']"
             :aria-labelledby="`dir-${thing.id}`"
             @update:model-value="change(thing, 'direction', $event)"
+          />
+        </div>
+        <div v-if="mayBeHot(thing)" class="pair">
+          <span :id="`hot-${thing.id}`">It is</span>
+          <SelectButton
+            :model-value="thing.hot"
+            :options="[
+              { label: 'cold', value: false },
+              { label: 'hot', value: true },
+            ]"
+            option-label="label"
+            option-value="value"
+            :allow-empty="false"
+            :aria-labelledby="`hot-${thing.id}`"
+            @update:model-value="change(thing, 'hot', $event)"
           />
         </div>
         <div v-if="thing.kind === 'door'" class="pair">

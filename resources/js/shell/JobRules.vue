@@ -92,6 +92,17 @@ const sheetsOf = (material: string): StockEntry[] =>
           @update:model-value="set('measure', $event)"
         />
       </div>
+      <label class="row"
+        >Currency
+        <InputText
+          class="number"
+          maxlength="4"
+          :model-value="choices.currency"
+          :invalid="refused('currency') !== undefined"
+          @change="set('currency', valueOf($event))"
+        />
+      </label>
+      <p v-if="refused('currency')" class="fault">{{ refused('currency') }}</p>
       <div class="switch">
         <ToggleSwitch
           :model-value="choices.skirting_stays"

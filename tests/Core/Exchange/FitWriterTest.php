@@ -34,7 +34,7 @@ final class FitWriterTest extends TestCase
     {
         $space = new TestKind($kind, 17);
         foreach (array_keys(StartingLayouts::names($kind)) as $name) {
-            $plan = $space->plan((new StartingLayouts(SpaceShape::of($kind), "starting-$name"))->named($name) ?? []);
+            $plan = $space->plan((new StartingLayouts(SpaceShape::of($kind), "starting-$name", LengthFormat::millimetres('1')))->named($name) ?? []);
             $this->allAddUp(self::station($plan), $name);
             foreach ($plan->pieces() as $piece) {
                 $lengths = new LengthWriter(LengthFormat::millimetres());
@@ -49,7 +49,7 @@ final class FitWriterTest extends TestCase
     public function test_every_station_of_a_scribe_line_is_its_gap_cut_from_the_blank(SpaceKind $kind): void
     {
         $name = (string) array_key_first(StartingLayouts::names($kind));
-        $plan = (new TestKind($kind, 9))->plan((new StartingLayouts(SpaceShape::of($kind), 'starting'))->named($name) ?? []);
+        $plan = (new TestKind($kind, 9))->plan((new StartingLayouts(SpaceShape::of($kind), 'starting', LengthFormat::millimetres('1')))->named($name) ?? []);
         $scribed = 0;
         foreach (self::station($plan)['runs'] as $run) {
             foreach ($run['edges'] as $edge) {

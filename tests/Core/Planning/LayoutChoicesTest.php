@@ -285,7 +285,7 @@ final class LayoutChoicesTest extends TestCase
             $names = StartingLayouts::names($kind);
             self::assertGreaterThanOrEqual(4, count($names), $kind->value);
             self::assertLessThanOrEqual(6, count($names), $kind->value);
-            $starting = new StartingLayouts(SpaceShape::of($kind), 'a seed of it');
+            $starting = new StartingLayouts(SpaceShape::of($kind), 'a seed of it', LengthFormat::millimetres('1'));
             foreach (array_keys($names) as $name) {
                 $layout = $starting->named($name);
                 self::assertNotNull($layout, $name);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Planning;
 
 use Incastro\Geometry\Convex;
+use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Layout\StartingLayouts;
 use Incastro\Planning\SpacePlan;
@@ -26,7 +27,7 @@ final class StartingLayoutsTest extends TestCase
         $space = new TestKind($kind, $seed);
         $plans = [];
         foreach (array_keys(StartingLayouts::names($kind)) as $name) {
-            $layout = (new StartingLayouts(SpaceShape::of($kind), "starting-$name"))->named($name);
+            $layout = (new StartingLayouts(SpaceShape::of($kind), "starting-$name", LengthFormat::millimetres('1')))->named($name);
             self::assertNotNull($layout);
             $plans[$name] = $space->plan($layout);
         }
@@ -123,7 +124,7 @@ final class StartingLayoutsTest extends TestCase
     public function test_an_end_panel_covers_the_side_of_its_box_where_no_wall_is(): void
     {
         $space = new TestKind(SpaceKind::RoomCorner);
-        $layout = (new StartingLayouts(SpaceShape::of(SpaceKind::RoomCorner), 'with a panel'))->named('one-run');
+        $layout = (new StartingLayouts(SpaceShape::of(SpaceKind::RoomCorner), 'with a panel', LengthFormat::millimetres('1')))->named('one-run');
         self::assertNotNull($layout);
         $run = $space->plan($layout)->layout?->runs[0];
         self::assertNotNull($run);
