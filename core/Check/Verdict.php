@@ -27,7 +27,7 @@ final readonly class Verdict
                 : new self('warning', 'These readings do not make a space. Check heights and depths, and where the widths are taken between them.');
         }
         if ($clashes !== []) {
-            return new self('clash', 'Does not fit: '.lcfirst(self::first($clashes[0]->sentence)).($survey->disagrees() ? ' Some readings do not agree, too.' : ''));
+            return new self('clash', 'Does not fit: '.self::goingOn(self::first($clashes[0]->sentence)).($survey->disagrees() ? ' Some readings do not agree, too.' : ''));
         }
         if ($survey->disagrees()) {
             return new self('warning', 'Some readings do not agree with the others.');
@@ -47,6 +47,12 @@ final readonly class Verdict
     private static function first(string $text): string
     {
         return (preg_split('/(?<=\.) (?=\p{Lu})/u', $text) ?: [$text])[0];
+    }
+
+    /** A sentence after a colon; the mark of a piece keeps its letter. */
+    private static function goingOn(string $sentence): string
+    {
+        return preg_match('/^\p{Lu}\p{Ll}/u', $sentence) === 1 ? lcfirst($sentence) : $sentence;
     }
 
     public static function count(int $number, string $noun): string

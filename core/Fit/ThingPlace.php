@@ -24,6 +24,9 @@ final readonly class ThingPlace
     /** A thing flush with its wall is given this much, mm, so that what lies on the wall covers it. */
     private const FLUSH = 2.0;
 
+    /** A wall that leans no more than this over the height of a thing is plumb for it, mm. */
+    private const PLUMB = 0.05;
+
     public function __construct(private Room $room, private RunFrame $frame)
     {
     }
@@ -68,7 +71,8 @@ final readonly class ThingPlace
         $own = $this->room->frame($thing->face === Face::Wall ? $thing->wall : 0);
         $left = $thing->left($own->length());
         $runs = $thing->runs();
-        $foot = $thing->face === Face::Wall ? $thing->foot($own->ceilingAt($left + $thing->width / 2, 0.0)) : 0.0;
+        $foot = $thing->face === Face::Wall ? self::foot($thing, $own) : 0.0;
+        [$least, $most] = $thing->face === Face::Wall ? self::behind($thing, $own, $runs === 'up' ? [0.0, $own->ceilingAt($left, 0.0)] : [$foot, $foot + $thing->height]) : [0.0, 0.0];
         // A pipe up a wall touches it no more than its brackets let it.
         $out = $thing->face !== Face::Wall ? $thing->up : ($runs === 'up' ? max(0.0, $thing->standsOut - $thing->sectionSize()[1]) : 0.0);
         $isSameWay = $this->isSameWay($own);
@@ -79,17 +83,53 @@ final readonly class ThingPlace
                 'out' => $isSameWay ? Axis::V : Axis::U,
                 default => $isSameWay ? Axis::U : Axis::V,
             },
-            new Polygon(array_map(function (Point $point) use ($runs, $own, $left, $foot, $out, $isSameWay): Point {
+            self::swept(array_map(fn (float $wall) => array_map(function (Point $point) use ($runs, $own, $left, $foot, $out, $isSameWay, $wall): Point {
                 [$along, $from] = match ($runs) {
-                    'up' => [$left + $point->x, $out + $point->y],
+                    'up' => [$left + $point->x, $wall + $out + $point->y],
                     'out' => [$left + $point->x, 0.0],
-                    default => [$left, $point->x],
+                    default => [$left, $wall + $point->x],
                 };
                 [$u, $v] = $this->frame->place($own->point($along, $from));
 
                 return $runs === 'up' ? new Point($u, $v) : new Point(($runs === 'out') === $isSameWay ? $u : $v, $foot + $point->y);
-            }, $section->points)),
+            }, $section->points), $runs === 'out' || $most - $least < self::PLUMB ? [($least + $most) / 2] : [$least, $most])),
         ];
+    }
+
+    /**
+     * What a section takes up, wherever its wall stands.
+     *
+     * @param  non-empty-list<list<Point>>  $places
+     */
+    private static function swept(array $places): Polygon
+    {
+        return count($places) === 1 ? new Polygon($places[0]) : Polygon::around(array_merge(...$places));
+    }
+
+    /** How high the foot of a thing on a wall lies: it is measured from the floor under it. */
+    private static function foot(Thing $thing, RunFrame $own): float
+    {
+        $middle = $thing->left($own->length()) + $thing->width / 2;
+
+        return $thing->foot($own->ceilingAt($middle, 0.0), $own->floorAt($middle, 0.0));
+    }
+
+    /**
+     * How far in and out the surface stands that a thing is fixed to, over its height, mm: a pipe follows its wall, what
+     * carries a house stands plumb.
+     *
+     * @param  array{float, float}  $z
+     * @return array{float, float}
+     */
+    private static function behind(Thing $thing, RunFrame $own, array $z): array
+    {
+        if (in_array($thing->kind, [ThingKind::Post, ThingKind::Chase, ThingKind::Beam, ThingKind::Stringer], true)) {
+            return [0.0, 0.0];
+        }
+        $u = $thing->left($own->length()) + $thing->width / 2;
+        $places = array_map(fn (float $height) => $own->backAt($u, $height), [$z[0], ...$own->bendsBetween($z[0], $z[1]), $z[1]]);
+
+        return [min($places), max($places)];
     }
 
     /**
@@ -183,17 +223,18 @@ final readonly class ThingPlace
         $length = $own->length();
         $left = $thing->left($length);
         $ceiling = $own->ceilingAt($left + $thing->width / 2, 0.0);
-        $foot = $thing->foot($ceiling);
+        $foot = self::foot($thing, $own);
         $out = max(self::FLUSH, $thing->standsOut);
+        [$least, $most] = self::behind($thing, $own, self::runs($thing, 'up') ? [0.0, $ceiling] : [$foot, $foot + $thing->height]);
         if (self::runs($thing, 'along')) {
-            return [[0.0, $length], [0.0, $out], [$foot, $foot + $thing->height]];
+            return [[0.0, $length], [$least, $out + $most], [$foot, $foot + $thing->height]];
         }
         if (self::runs($thing, 'up')) {
-            return [[$left, $left + $thing->width], [max(0.0, $out - $thing->width), $out], [0.0, $ceiling]];
+            return [[$left, $left + $thing->width], [max(0.0, $out - $thing->width) + $least, $out + $most], [0.0, $ceiling]];
         }
         $isTall = in_array($thing->kind, [ThingKind::Post, ThingKind::Chase], true) && $thing->height < 2.0;
 
-        return [[$left, $left + $thing->width], [0.0, $out], $isTall ? [0.0, $ceiling] : [$foot, $foot + $thing->height]];
+        return [[$left, $left + $thing->width], [$least, $out + $most], $isTall ? [0.0, $ceiling] : [$foot, $foot + $thing->height]];
     }
 
     /** @return array{array{float, float}, array{float, float}, array{float, float}} */

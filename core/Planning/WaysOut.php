@@ -84,7 +84,8 @@ final class WaysOut
     private static function movesOn(Finding $finding, array $after): bool
     {
         foreach ($after as $other) {
-            if ($other->code === $finding->code && $finding->related !== [] && in_array($finding->related[0], $other->related, true)) {
+            // What is opened up behind a board needs the board away, too.
+            if (in_array($other->code, [$finding->code, 'board-across'], true) && $finding->related !== [] && in_array($finding->related[0], $other->related, true)) {
                 return true;
             }
         }

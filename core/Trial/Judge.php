@@ -55,6 +55,9 @@ final class Judge
     /** @var list<float> */
     public array $inPlaceGaps = [];
 
+    /** @var array<string, array{float, float}> by run: how far it is pushed sideways from where it was planned, and where its plinth is level */
+    public array $stands = [];
+
     public function __construct(private readonly TrueRoom $room, private readonly Dice $dice)
     {
     }
@@ -63,8 +66,6 @@ final class Judge
     public function run(FittedRun $run, float $front, float $plinth): void
     {
         if ($run->boxes === []) {
-            $this->jams[] = 'nothing was planned';
-
             return;
         }
         $wall = $run->frame->wall;
@@ -86,6 +87,9 @@ final class Judge
                 }
             }
         }
+        // An end at which no box stands is held by what was planned there.
+        $isBetween = is_finite($leftmost) && is_finite($rightmost);
+        [$leftmost, $rightmost] = [is_finite($leftmost) ? $leftmost : $run->left, is_finite($rightmost) ? $rightmost : $run->right];
         $free = $rightmost - $leftmost;
         $width = $run->right - $run->left;
         $slack = $free - $width;
@@ -94,10 +98,13 @@ final class Judge
         }
         $by = ($leftmost + $rightmost) / 2 - ($run->left + $run->right) / 2;
         $level = $this->highestFloor($run, $by);
+        $this->stands[$run->run->id] = [max(min(0.0, $rightmost - $run->right), $leftmost - $run->left), $level];
         foreach ($run->boxes as $box) {
             $this->boxes++;
-            $this->slack[] = $slack - $run->reserved;
-            $this->padded += $slack - $run->reserved > self::PADDED ? 1 : 0;
+            if ($isBetween) {
+                $this->slack[] = $slack - $run->reserved;
+                $this->padded += $slack - $run->reserved > self::PADDED ? 1 : 0;
+            }
             $this->overhead($wall, $box, $by, $level + $box->z, $mouth, $front, $box->z > $plinth + 1.0 ? 0.0 : $plinth);
         }
         foreach ($run->edges as $edge) {

@@ -7,7 +7,7 @@ namespace Incastro\Trial;
 use Incastro\Planning\SpacePlan;
 use Incastro\Survey\Survey;
 
-/** What came of one made-up room. */
+/** What came of one made-up room: refused where no way out solved what clashes. */
 final readonly class RoomResult
 {
     public function __construct(
@@ -18,6 +18,8 @@ final readonly class RoomResult
         public SpacePlan $plan,
         public Judge $judge,
         public ShelfJudge $shelves,
+        public ?PieceJudge $pieces = null,
+        public bool $isRefused = false,
     ) {
     }
 
@@ -29,7 +31,7 @@ final readonly class RoomResult
     /** @return list<string> what did not go in */
     public function jams(): array
     {
-        return [...$this->judge->jams, ...$this->shelves->jams];
+        return [...$this->judge->jams, ...$this->shelves->jams, ...$this->pieces->jams ?? []];
     }
 
     /**

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Incastro\Trial;
 
-use Incastro\Fit\Layout\Layout;
+use Incastro\Fit\FittedRun;
 use Incastro\Measure\LengthFormat;
+use Incastro\Planning\InvalidChoice;
 use Incastro\Planning\Job;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\JobReader;
@@ -15,71 +16,141 @@ use Incastro\Planning\Planner;
 use Incastro\Planning\Space;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Planning\SpacePlan;
+use Incastro\Planning\ThingChoices;
+use Incastro\Rules\Edit;
+use Incastro\Rules\Finding;
 use Incastro\Rules\Rule;
+use Incastro\Rules\Severity;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Space\SpaceShape;
 use Incastro\Survey\Survey;
 
 /**
- * One made-up room from measuring to fitting: a person measures it, the ordinary planner plans the usual layout of its kind,
- * and shelves from wall to wall where the kind has them, and what was planned is put into the true room.
+ * One made-up room from measuring to fitting: a person measures it, the ordinary planner plans what its household wants, the
+ * person takes a way out of what clashes, and what was planned is put into the true room, piece by piece. A bare room has
+ * nothing on its walls and takes the usual layout of its kind, and shelves from wall to wall where the kind has them.
  */
 final readonly class RoomTrial
 {
-    private Job $job;
+    /** Ways out that a person takes before giving a layout up. */
+    private const WAYS_OUT = 3;
 
     private LengthFormat $format;
+
+    private SpaceShape $shape;
 
     /** @var array<string, mixed>|null shelves from wall to wall, where the kind has such a layout */
     private ?array $shelves;
 
-    public function __construct(private SpaceKind $kind, private float $slips)
+    public function __construct(private SpaceKind $kind, private float $slips, private bool $isBare = false)
     {
         $this->format = LengthFormat::millimetres();
-        $shape = SpaceShape::of($kind);
-        $this->shelves = (new StartingLayouts($shape, 'trial', $this->format))->named('cleat-shelves');
-        $space = ['id' => 'trial', 'takes' => [], 'layout' => (new StartingLayouts($shape, 'trial', $this->format))->usual()] + SpaceChoices::defaults('Trial', $this->format, $kind);
-        $this->job = JobReader::read(JobChoices::defaults('Trial', 'mm/1') + ['ways_in' => [], 'spaces' => [$space]]);
+        $this->shape = SpaceShape::of($kind);
+        $this->shelves = (new StartingLayouts($this->shape, 'trial', $this->format))->named('cleat-shelves');
     }
 
     public function run(int $seed): RoomResult
     {
-        $shape = SpaceShape::of($this->kind);
-        $room = new TrueRoom($shape, $seed, $this->planHeight($shape));
+        $usual = $this->job(['layout' => (new StartingLayouts($this->shape, 'trial', $this->format))->usual()] + SpaceChoices::defaults('Trial', $this->format, $this->kind), false);
+        // Where the sheet takes the plan of an average room of the kind.
+        $room = new TrueRoom($this->shape, $seed, $usual->spaces[0]->sheet->places()->planHeight());
         $person = new Person($room, new Dice($seed + 1_000_003), $this->format, $this->slips);
         $survey = $person->measure();
-        $layout = $this->job->spaces[0]->layout;
         // Shelves ask for no offsets: they are planned by what the starting sheet gave.
-        $shelves = new ShelfJudge($room, $this->job->materials->carcass->thickness->toDouble());
-        foreach ($this->shelves === null ? [] : $this->plan($person, $survey, LayoutReader::read($this->shelves))->layout->runs ?? [] as $run) {
+        $shelves = new ShelfJudge($room, $usual->materials->carcass->thickness->toDouble());
+        foreach ($this->shelves === null ? [] : $this->plan($usual, $person, $survey, ['layout' => $this->shelves] + $usual->spaces[0]->choices)->layout->runs ?? [] as $run) {
             $shelves->run($run);
         }
-        $plan = $this->plan($person, $survey, $layout);
+        $household = $this->isBare ? null : new Household($room, new Dice($seed + 3_000_017));
+        $job = $household === null ? $usual : $this->job($usual->spaces[0]->choices, $household->skirtingStays);
+        // The layouts are looked at in the room as measured, before one goes round it for what is on its walls.
+        $suits = fn (array $choices): bool => self::clash($this->plan($job, $person, $survey, $choices)) === null;
+        $choices = $household?->choices($this->format, $job->materials->carcass->thickness, $suits) ?? $usual->spaces[0]->choices;
+        $tries = $this->isBare ? 0 : self::WAYS_OUT;
+        $plan = $this->settled($job, $person, $survey, $choices, $tries);
         if ($plan->layout !== null) {
             $survey = $person->takeOffsets($plan->layout, $survey);
-            $plan = $this->plan($person, $survey, $layout);
+            $plan = $this->settled($job, $person, $survey, $choices, $tries);
         }
         $judge = new Judge($room, new Dice($seed + 2_000_003));
         foreach ($plan->layout->runs ?? [] as $run) {
-            $judge->run($run, $this->job->materials->frame->thickness->toDouble(), $this->job->rules->mm(Rule::PlinthHeight));
+            $judge->run($run, $job->materials->frame->thickness->toDouble(), $job->rules->mm(Rule::PlinthHeight));
         }
         if (($plan->layout->runs ?? []) === []) {
             $judge->jams[] = 'no room could be made of the readings';
         }
+        $pieces = $household === null ? null : $this->pieces($room, $household, $choices, $plan, $judge);
 
-        return new RoomResult($seed, $room, $person, $survey, $plan, $judge, $shelves);
+        $isGivenUp = array_filter($plan->layout->runs ?? [], fn (FittedRun $run) => $run->boxes !== []) === [];
+
+        return new RoomResult($seed, $room, $person, $survey, $plan, $judge, $shelves, $pieces, $household !== null && ($isGivenUp || self::clash($plan) !== null));
     }
 
-    private function plan(Person $person, Survey $survey, Layout $layout): SpacePlan
+    /** @param array<string, mixed> $choices */
+    private function job(array $choices, bool $skirtingStays): Job
     {
-        $space = $this->job->spaces[0];
-
-        return (new Planner())->furnished($this->job, new Space($space->id, $space->name, $person->sheet(), $person->takes, $layout, [], [], $space->choices), $survey);
+        return JobReader::read(['skirting_stays' => $skirtingStays] + JobChoices::defaults('Trial', 'mm/1') + ['ways_in' => [], 'spaces' => [['id' => 'trial', 'takes' => []] + $choices]]);
     }
 
-    /** Where the sheet takes the plan of an average room of the kind. */
-    private function planHeight(SpaceShape $shape): float
+    /**
+     * Planned, and where that clashes planned again with the first way out that was checked, as often as the person has
+     * patience for.
+     *
+     * @param  array<string, mixed>  $choices
+     */
+    private function settled(Job $job, Person $person, Survey $survey, array &$choices, int &$tries): SpacePlan
     {
-        return $this->job->spaces[0]->sheet->places()->planHeight();
+        $plan = $this->plan($job, $person, $survey, $choices);
+        while ($tries > 0 && ($clash = self::clash($plan)) !== null && $clash->waysOut !== []) {
+            $tries--;
+            $choices = $this->edited($job, $choices, $clash->waysOut[0]->edit);
+            $plan = $this->plan($job, $person, $survey, $choices);
+        }
+
+        return $plan;
+    }
+
+    /** The first clash with a way out, or else the first. */
+    private static function clash(SpacePlan $plan): ?Finding
+    {
+        $clashes = array_values(array_filter($plan->findings, fn (Finding $finding) => $finding->severity === Severity::Clash));
+        $solved = array_values(array_filter($clashes, fn (Finding $clash) => $clash->waysOut !== []));
+
+        return $solved[0] ?? $clashes[0] ?? null;
+    }
+
+    /**
+     * @param  array<string, mixed>  $choices
+     * @return array<string, mixed>
+     */
+    private function edited(Job $job, array $choices, Edit $edit): array
+    {
+        try {
+            return SpaceChoices::apply($choices, $edit, $this->format, $job->materials->carcass->thickness)[0];
+        } catch (InvalidChoice) {
+            return $choices;
+        }
+    }
+
+    /** @param array<string, mixed> $choices */
+    private function plan(Job $job, Person $person, Survey $survey, array $choices): SpacePlan
+    {
+        $things = array_values(array_map(ThingChoices::read(...), $choices['things']));
+
+        return (new Planner())->furnished($job, new Space('trial', 'Trial', $person->sheet(), $person->takes, LayoutReader::read($choices['layout']), $things, [], $choices), $survey);
+    }
+
+    /** @param array<string, mixed> $choices */
+    private function pieces(TrueRoom $room, Household $household, array $choices, SpacePlan $plan, Judge $judge): PieceJudge
+    {
+        $left = array_column(array_filter($choices['things'], fn (array $thing) => $thing['rule'] !== 'removed'), 'id');
+        $pieces = new PieceJudge($room, array_values(array_filter($household->things, fn (TrueThing $thing) => in_array($thing->id, $left, true))), $household->skirtingStays);
+        foreach ($plan->layout->runs ?? [] as $r => $run) {
+            if (isset($judge->stands[$run->run->id])) {
+                $pieces->run($run, $plan->assemblies[$r], ...$judge->stands[$run->run->id]);
+            }
+        }
+
+        return $pieces;
     }
 }

@@ -34,6 +34,12 @@ final class TrialReport
     /** @var list<float> */
     private array $slack = [];
 
+    private int $pieces = 0;
+
+    private int $overlaps = 0;
+
+    private int $refused = 0;
+
     private int $shelves = 0;
 
     private int $tipped = 0;
@@ -55,6 +61,13 @@ final class TrialReport
     {
         $judge = $room->judge;
         $this->rooms++;
+        if ($room->isRefused) {
+            $this->refused++;
+
+            return;
+        }
+        $this->pieces += $room->pieces->pieces ?? 0;
+        $this->overlaps += $room->pieces->overlaps ?? 0;
         $this->fit += $room->fits() ? 1 : 0;
         $this->boxes += $judge->boxes;
         $this->padded += $judge->padded;
@@ -84,13 +97,14 @@ final class TrialReport
 
         return [
             'kind' => $this->kind->value, 'rooms' => $this->rooms, 'seed' => $this->seed, 'seconds' => round($seconds, 1),
-            'first_time_fit' => $share($this->fit, $this->rooms),
+            'first_time_fit' => $share($this->fit, $this->rooms - $this->refused),
             'template_gap_mm' => self::spread($this->template),
             'in_place_gap_mm' => self::spread($this->inPlace),
             'gaps_covered' => $share($this->covered, $this->edges), 'padded' => $share($this->padded, $this->boxes),
+            'pieces_put_in' => $this->pieces, 'overlaps' => $this->overlaps, 'refused' => $share($this->refused, $this->rooms),
             'slack_mm' => self::spread($this->slack),
             'shelves' => ['put_in' => $this->shelves, 'tipped' => $this->tipped, 'slack_mm' => self::spread($this->shelfSlack)],
-            'readings' => $this->rooms === 0 ? 0.0 : round($this->takes / $this->rooms, 1),
+            'readings' => $this->rooms === $this->refused ? 0.0 : round($this->takes / ($this->rooms - $this->refused), 1),
             'slips' => $this->slips,
             'worst_rooms' => array_map(fn (array $room) => ['seed' => $room['seed'], 'why' => $room['why']], $this->worst),
         ];

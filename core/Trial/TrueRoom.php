@@ -166,6 +166,14 @@ final readonly class TrueRoom
         return $this->corners[$spot->wall]->plus($from * $dx - $spot->depth * $dy, $from * $dy + $spot->depth * $dx);
     }
 
+    /** A place before a wall's surface: so far from its left end as one faces it, so far out, at a height. */
+    public function before(int $edge, float $along, float $out, float $z): Point
+    {
+        [$dx, $dy] = $this->direction($edge);
+
+        return $this->onWall($edge, $this->length($edge) - $along, $z)->plus(-$out * $dy, $out * $dx);
+    }
+
     /**
      * Where a wall meets the line that runs along another, so far out from it: how far along from the other's left end, mm.
      * Found by walking along the wall: twist and lean make it neither plumb nor straight.

@@ -16,6 +16,7 @@ use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Works\Cut;
 use Incastro\Pieces\Works\CutFor;
+use Incastro\Pieces\Works\Work;
 use Incastro\Rules\MaterialRole;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingRule;
@@ -67,11 +68,12 @@ final readonly class CutAround
             $placed = $next;
         }
 
-        return $became === [] ? $assembly->placing($placed, $assembly->joints) : $assembly->placing($placed, $this->joined($assembly->joints, $placed, $became));
+        return $assembly->placing($placed, $this->joined($assembly->joints, $placed, $became));
     }
 
     /**
-     * Joints of a piece that was parted are those of its parts that still reach the other.
+     * Joints of a piece that was parted are those of its parts that still reach the other; two that are cut for the same thing
+     * may part there altogether.
      *
      * @param  list<Joint>  $joints
      * @param  list<Placed>  $placed
@@ -80,9 +82,10 @@ final readonly class CutAround
      */
     private function joined(array $joints, array $placed, array $became): array
     {
-        $byKey = [];
+        $byKey = $isCut = [];
         foreach ($placed as $one) {
             $byKey[$one->piece->key] = $one;
+            $isCut[$one->piece->key] = array_filter($one->piece->works, fn (Work $work) => $work instanceof CutFor) !== [];
         }
         $parts = function (string $key) use (&$parts, $became): array {
             return isset($became[$key]) ? array_merge([], ...array_map($parts, $became[$key])) : [$key];
@@ -91,7 +94,7 @@ final readonly class CutAround
         foreach ($joints as $joint) {
             foreach ($parts($joint->a) as $a) {
                 foreach ($parts($joint->b) as $b) {
-                    $isWhole = $a === $joint->a && $b === $joint->b;
+                    $isWhole = $a === $joint->a && $b === $joint->b && ! (($isCut[$a] ?? false) && ($isCut[$b] ?? false));
                     if ($isWhole || (isset($byKey[$a], $byKey[$b]) && $byKey[$a]->solid()->overlap($byKey[$b]->solid(), -Joinery::TOUCH) > -Joinery::TOUCH)) {
                         $joined[] = new Joint($a, $b, $joint->kind, $joint->use, $joint->shares);
                     }

@@ -28,6 +28,9 @@ final class Placed
     /** A point this near to an arris lies on it, mm. */
     private const ON_EDGE = 1e-3;
 
+    /** A part does not lie along an edge that it reaches beyond by more than this, mm. */
+    private const BESIDE = 0.01;
+
     /** Around all of it; a bevel may leave less. */
     public readonly Block $bounds;
 
@@ -125,7 +128,8 @@ final class Placed
             [$nx, $ny] = [$way * $nx, $way * $ny];
             $alongs = array_map(fn (Point $at) => (($at->x - $p->x) * ($q->x - $p->x) + ($at->y - $p->y) * ($q->y - $p->y)) / $long, $outline);
             $outs = array_map(fn (Point $at) => ($at->x - $p->x) * $nx + ($at->y - $p->y) * $ny, $outline);
-            if (max(-INF, ...$alongs) < self::ON_EDGE || min(INF, ...$alongs) > $long - self::ON_EDGE || max(-INF, ...$outs) < -$bevel->slope * $t - self::ON_EDGE) {
+            // Beyond its own edge a part is bounded by another.
+            if (max(-INF, ...$outs) > self::BESIDE || max(-INF, ...$alongs) < self::ON_EDGE || min(INF, ...$alongs) > $long - self::ON_EDGE || max(-INF, ...$outs) < -$bevel->slope * $t - self::ON_EDGE) {
                 continue;
             }
             $sign = $bevel->fromOrigin ? 1.0 : -1.0;

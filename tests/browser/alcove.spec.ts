@@ -66,7 +66,7 @@ test('what cannot be read is refused at the field, and stays there', async ({ pa
   const corner = page.getByLabel('Corner, left back', { exact: true })
   await corner.fill('steep')
   await corner.press('Enter')
-  await expect(page.getByText('“steep” is not an angle')).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Open reading' }).getByText('“steep” is not an angle')).toBeVisible()
   await expect(corner).toHaveValue('steep')
 })
 
@@ -125,7 +125,7 @@ test('a gap is closed another way when the person says so', async ({ page }) => 
   await page.getByRole('option', { name: 'cover trim' }).click()
   await expect(page.getByRole('row', { name: /B1 left stile to wall/ })).toContainText('chosen by you')
   await page.getByRole('link', { name: /^Pieces/ }).click()
-  await expect(page.getByText('B1-trim-left')).toBeVisible()
+  await expect(page.getByText('B1-trim-left', { exact: true })).toBeVisible()
 })
 
 test('inches are written as true fractions all the way', async ({ page }) => {

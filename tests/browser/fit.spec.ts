@@ -10,7 +10,7 @@ async function demoJob(page: Page, file: string, name: string, keepLayout = true
     job: { spaces: { layout: unknown; things: { id: string }[] }[] }
   }
   if (!keepLayout && job.job.spaces[0])
-    job.job.spaces[0].layout = { runs: [], members: [], closings: {}, openings: [] }
+    job.job.spaces[0].layout = { runs: [], members: [], closings: {}, openings: [], marks: {} }
   await page.getByLabel('Import a job').setInputFiles({
     name: 'job.json',
     mimeType: 'application/json',
@@ -76,7 +76,7 @@ test('bays and tiers are split, weighted, swapped, copied and mirrored by key, a
   await page.locator('body').press('ArrowUp')
   await expect(cell(page)).toContainText('tier 2 of 2')
   await page.locator('body').press('b')
-  await expect(page.getByRole('heading', { name: 'Box B2' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Box B3' })).toBeVisible()
   await page.locator('body').press('m')
   await expect(cell(page)).toContainText('Bay 2')
   await page.locator('body').press('c')
@@ -93,7 +93,7 @@ test('bays and tiers are split, weighted, swapped, copied and mirrored by key, a
 })
 
 /** What is provoked, and the press that solves it. */
-const clashes: { name: string; provoke: (page: Page) => Promise<void>; says: RegExp; way: RegExp }[] = [
+const clashes: { name: string; provoke: (page: Page) => Promise<void>; says: RegExp; way: RegExp; leaves?: RegExp }[] = [
   {
     name: 'a covered socket',
     provoke: (page) => addThing(page, 'Socket'),
@@ -157,6 +157,8 @@ const clashes: { name: string; provoke: (page: Page) => Promise<void>; says: Reg
       }),
     says: /strikes box B1 when it opens/,
     way: /will slide instead/,
+    // It is behind the box’s side all the same.
+    leaves: /of door, which stays uncovered/,
   },
   {
     name: 'a shelf too shallow',
@@ -225,7 +227,8 @@ for (const clash of clashes) {
     await expect(verdict(page)).toContainText('Does not fit')
     await card.getByRole('button', { name: clash.way }).first().click()
     await expect(page.locator('.finding.clash').filter({ hasText: clash.says })).toHaveCount(0)
-    await expect(verdict(page)).not.toContainText('Does not fit')
+    if (clash.leaves) await expect(verdict(page)).toContainText(clash.leaves)
+    else await expect(verdict(page)).not.toContainText('Does not fit')
   })
 }
 

@@ -24,6 +24,7 @@ final class TrialRoomsCommand extends Command
         {--seed=1 : of the first room}
         {--kind= : alcove, closet, under-stair or roof-slope; all four where left out}
         {--slips=0.01 : share of readings that go wrong}
+        {--rooms= : bare, for rooms with nothing on their walls and the usual layout}
         {--json : accepted; the output is JSON in any case}
         {--draw= : seed of one room to print as SVG}';
 
@@ -39,7 +40,7 @@ final class TrialRoomsCommand extends Command
         }
         if ($this->option('draw') !== null) {
             $kind = SpaceKind::from($this->text('kind') ?: 'alcove');
-            $result = (new RoomTrial($kind, (float) $this->text('slips')))->run((int) $this->text('draw'));
+            $result = (new RoomTrial($kind, (float) $this->text('slips'), $this->text('rooms') === 'bare'))->run((int) $this->text('draw'));
             $this->output->writeln((new SvgWriter(10.0))->write((new TrialDrawing($result))->draw()));
 
             return self::SUCCESS;
@@ -59,7 +60,7 @@ final class TrialRoomsCommand extends Command
         $start = hrtime(true);
         $seed = (int) $this->text('seed');
         $report = new TrialReport($kind, $seed);
-        $trial = new RoomTrial($kind, (float) $this->text('slips'));
+        $trial = new RoomTrial($kind, (float) $this->text('slips'), $this->text('rooms') === 'bare');
         for ($i = 0; $i < (int) $this->text('count'); $i++) {
             $report->add($trial->run($seed + $i));
         }
@@ -86,6 +87,9 @@ final class TrialRoomsCommand extends Command
         }
         if (filter_var($this->text('slips'), FILTER_VALIDATE_FLOAT, ['options' => ['min_range' => 0.0, 'max_range' => 1.0]]) === false) {
             $faults[] = new Fault('command:0:slips', sprintf('“%s” is not a share from 0 to 1.', $this->text('slips')));
+        }
+        if (! in_array($this->text('rooms'), ['', 'bare'], true)) {
+            $faults[] = new Fault('command:0:rooms', sprintf('“%s” is not a way to furnish rooms. It is bare, or left out.', $this->text('rooms')));
         }
         $kinds = array_map(fn (SpaceKind $kind) => $kind->value, self::KINDS);
         if ($this->text('kind') !== '' && ! in_array($this->text('kind'), $kinds, true)) {

@@ -33,6 +33,9 @@ final readonly class GapReader
     /** A wall is looked at this far before its end, mm. */
     private const BEFORE_END = 1.0;
 
+    /** A step in a gap rises over this much, mm. */
+    private const STEEP = 1e-3;
+
     /** Fewer stations make no line. */
     private const LEAST_STATIONS = 2;
 
@@ -247,10 +250,12 @@ final readonly class GapReader
     private function withNotch(array $bends, float $from, float $to): array
     {
         $notch = $this->notchTop();
-        if ($notch > $from && $notch < $to) {
-            $bends = [...$bends, $notch - 1e-3, $notch];
-            sort($bends);
+        if ($notch - 2 * self::STEEP <= $from || $notch + self::STEEP >= $to) {
+            return $bends;
         }
+        // A bend right beside the step is the step.
+        $bends = [...array_filter($bends, fn (float $bend) => abs($bend - $notch) > 2 * self::STEEP), $notch - self::STEEP, $notch];
+        sort($bends);
 
         return $bends;
     }

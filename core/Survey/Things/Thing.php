@@ -53,10 +53,10 @@ final readonly class Thing
         return $this->fromRight ? $length - $this->along - $this->width : $this->along;
     }
 
-    /** Where its foot lies above the floor, mm, under a ceiling so high. */
-    public function foot(float $height): float
+    /** How high its foot lies, mm, under a ceiling and over a floor so high. */
+    public function foot(float $ceiling, float $floor = 0.0): float
     {
-        return $this->fromCeiling ? $height - $this->up - $this->height : $this->up;
+        return $this->fromCeiling ? $ceiling - $this->up - $this->height : $floor + $this->up;
     }
 
     /** "up", "along" its wall, or "out" of it. */
