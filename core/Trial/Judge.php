@@ -9,6 +9,7 @@ use Incastro\Fit\Closing\Closing;
 use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Fit\Closing\Side;
 use Incastro\Fit\FittedRun;
+use Incastro\Fit\Layout\RunEnd;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polyline;
 
@@ -58,7 +59,11 @@ final class Judge
     /** @var array<string, array{float, float}> by run: how far it is pushed sideways from where it was planned, and where its plinth is level */
     public array $stands = [];
 
-    public function __construct(private readonly TrueRoom $room, private readonly Dice $dice)
+    /**
+     * @param  bool  $asPlanned  whether runs are set where they were marked out, as far as the walls let them; else midway between
+     * @param  bool  $skirtingStays  whether skirting stands on the walls
+     */
+    public function __construct(private readonly TrueRoom $room, private readonly Dice $dice, private readonly bool $asPlanned = false, private readonly bool $skirtingStays = false)
     {
     }
 
@@ -80,15 +85,15 @@ final class Judge
         foreach ($run->boxes as $box) {
             foreach ($this->places($box, $slide) as [$v, $z]) {
                 if (abs($box->u - $run->left) < 1.0 && $z <= $box->z + $box->top->left + self::LIFT) {
-                    $leftmost = max($leftmost, $this->room->meets($left, $wall, $v, $z));
+                    $leftmost = max($leftmost, $this->side($left, $wall, $v, $z));
                 }
                 if (abs($box->right() - $run->right) < 1.0 && $z <= $box->z + $box->top->right + self::LIFT) {
-                    $rightmost = min($rightmost, $this->room->meets($right, $wall, $v, $z));
+                    $rightmost = min($rightmost, $this->side($right, $wall, $v, $z));
                 }
             }
         }
         // An end at which no box stands is held by what was planned there.
-        $isBetween = is_finite($leftmost) && is_finite($rightmost);
+        $isBetween = is_finite($leftmost) && is_finite($rightmost) && $run->run->left !== RunEnd::Stops && $run->run->right !== RunEnd::Stops;
         [$leftmost, $rightmost] = [is_finite($leftmost) ? $leftmost : $run->left, is_finite($rightmost) ? $rightmost : $run->right];
         $free = $rightmost - $leftmost;
         $width = $run->right - $run->left;
@@ -96,9 +101,10 @@ final class Judge
         if ($slack < -self::PUSH) {
             $this->jams[] = sprintf('jams between the walls: %.1f wide, %.1f free', $width, $free);
         }
-        $by = ($leftmost + $rightmost) / 2 - ($run->left + $run->right) / 2;
+        $pushed = max(min(0.0, $rightmost - $run->right), $leftmost - $run->left);
+        $by = $this->asPlanned ? $pushed : ($leftmost + $rightmost) / 2 - ($run->left + $run->right) / 2;
         $level = $this->highestFloor($run, $by);
-        $this->stands[$run->run->id] = [max(min(0.0, $rightmost - $run->right), $leftmost - $run->left), $level];
+        $this->stands[$run->run->id] = [$pushed, $level];
         foreach ($run->boxes as $box) {
             $this->boxes++;
             if ($isBetween) {
@@ -110,6 +116,14 @@ final class Judge
         foreach ($run->edges as $edge) {
             $this->edge($run, $edge, $wall, $by, $level);
         }
+    }
+
+    /** Where a side of the space stands along a run, its skirting where that stays. */
+    private function side(int $edge, int $wall, float $v, float $z): float
+    {
+        $skirting = $this->skirtingStays && $z < $this->room->skirtingHeight ? $this->room->skirtingThickness : 0.0;
+
+        return $this->room->meets($edge, $wall, $v, $z) + ($edge === $this->room->shape->after($wall) ? $skirting : -$skirting);
     }
 
     /**
@@ -244,8 +258,8 @@ final class Judge
         $gaps = [];
         foreach ($stations as $at) {
             $gap = match (true) {
-                $box !== null && $edge->side === Side::Left => $box->u + $by - $this->room->meets($this->room->shape->after($wall), $wall, $box->face(), $box->z + $at),
-                $box !== null && $edge->side === Side::Right => $this->room->meets($this->room->shape->before($wall), $wall, $box->face(), $box->z + $at) - $box->right() - $by,
+                $box !== null && $edge->side === Side::Left => $box->u + $by - $this->side($this->room->shape->after($wall), $wall, $box->face(), $box->z + $at),
+                $box !== null && $edge->side === Side::Right => $this->side($this->room->shape->before($wall), $wall, $box->face(), $box->z + $at) - $box->right() - $by,
                 $box !== null && $edge->side === Side::Top => $this->room->ceilingAt($this->at($wall, $box->u + $at + $by, $box->face())) - $level - $box->topAt($box->u + $at, $box->face()),
                 $edge->side === Side::Foot => $this->toFloor($run, $edge, $wall, $by, $level, $at),
                 default => null,

@@ -72,7 +72,7 @@ final readonly class RoomTrial
             $survey = $person->takeOffsets($plan->layout, $survey);
             $plan = $this->settled($job, $person, $survey, $choices, $tries);
         }
-        $judge = new Judge($room, new Dice($seed + 2_000_003));
+        $judge = new Judge($room, new Dice($seed + 2_000_003), $household !== null, $household !== null && $household->skirtingStays);
         foreach ($plan->layout->runs ?? [] as $run) {
             $judge->run($run, $job->materials->frame->thickness->toDouble(), $job->rules->mm(Rule::PlinthHeight));
         }

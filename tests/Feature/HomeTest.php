@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Home;
 use App\Models\Job;
 use Illuminate\Support\Facades\DB;
+use Incastro\Planning\Layout\LayoutDocument;
 use Tests\TestCase;
 
 final class HomeTest extends TestCase
@@ -59,7 +60,7 @@ final class HomeTest extends TestCase
         $job = $this->alcove($user);
         $this->actingAs($user);
         $copy = $this->space($job)->replicate();
-        $copy->choices = array_replace($copy->choices, ['name' => 'The other side']);
+        $copy->choices = array_replace($copy->choices, ['name' => 'The other side', 'layout' => ['marks' => []] + LayoutDocument::renamed($copy->choices['layout'], fn () => (string) str()->uuid())]);
         $copy->save();
         foreach ($this->space($job)->facts()->get() as $i => $fact) {
             $other = $fact->replicate();

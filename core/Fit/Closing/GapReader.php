@@ -199,7 +199,10 @@ final readonly class GapReader
         $of = hypot(Tool::Rule->sigma(0.0), self::ROUNDING);
         $line = SmoothLine::through($knots, $of);
 
-        return new Gap(array_map(fn (float $at) => new Point($at - $from, $line->at($at) + ($less === null ? 0.0 : $less($at))), $places), $sigma, $of, true);
+        $stations = array_map(fn (float $at) => new Point($at - $from, $line->at($at) + ($less === null ? 0.0 : $less($at))), $places);
+        $strays = max(array_map(fn (Point $station) => abs($station->y - $gapAt($station->x + $from)), $stations));
+
+        return new Gap($stations, $sigma, $of, true, $strays);
     }
 
     /** @return list<Slot> the stations of the nearest straightedge beside a place, in rising order */

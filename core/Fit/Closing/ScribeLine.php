@@ -72,10 +72,13 @@ final readonly class ScribeLine
         return $this->blank()->minus(Length::ofDouble($this->gap->most));
     }
 
-    /** What may remain open after the line is cut to from its stations, mm: half of it, either way, and never less than a saw's. */
+    /**
+     * What may remain open after the line is cut to from its stations, mm: never less than a saw's, and as much as the other
+     * readings say that the wall is elsewhere.
+     */
     public function mayRemain(): float
     {
-        return $this->gap->byRule ? 1.5 : 3.0;
+        return $this->gap->byRule ? max(1.5, $this->gap->strays) : 3.0;
     }
 
     /** Depth to cut at a station of the gap: o − g. */

@@ -100,7 +100,7 @@ final class FilesTest extends TestCase
     {
         return [
             'a text for a number' => ['job.spaces.0.layout.runs.0.bays.0.tiers.0.fixed_shelves', 'two', '$.job.spaces[0].layout.runs[0].bays[0].tiers[0].fixed_shelves: This is string; it must be integer.'],
-            'half a layout' => ['job.spaces.0.layout', ['members' => []], '$.job.spaces[0].layout: runs, closings, openings is missing.'],
+            'half a layout' => ['job.spaces.0.layout', ['members' => []], '$.job.spaces[0].layout: runs, closings, openings, marks is missing.'],
             'the layout of an older format' => ['job.spaces.0.layout', ['run' => 'a', 'box' => 'b', 'width' => null, 'height' => null, 'depth' => null, 'fixed_shelves' => 1, 'adjustable_shelves' => 2, 'closings' => self::OPEN], '$.job.spaces[0].layout: runs is missing.'],
             'a length below nothing' => ['job.spaces.0.takes.3.value.nm', -1, '$.job.spaces[0].takes[3].value.nm: This is below the least, 0.'],
             'an unknown slot' => ['job.spaces.0.takes.2.slot', 'width-sideways', '$.job.spaces[0].takes[2].slot: “width-sideways” is not a reading'],

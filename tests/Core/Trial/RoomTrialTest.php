@@ -11,13 +11,17 @@ use Incastro\Survey\Slot;
 use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Space\SpaceShape;
+use Incastro\Survey\Things\ThingKind;
 use Incastro\Trial\Dice;
 use Incastro\Trial\Judge;
 use Incastro\Trial\Person;
+use Incastro\Trial\PieceJudge;
 use Incastro\Trial\RoomTrial;
 use Incastro\Trial\TrialReport;
 use Incastro\Trial\TrueRoom;
+use Incastro\Trial\TrueThing;
 use Incastro\Trial\TrueWall;
+use Incastro\Units\Assembly;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -33,7 +37,7 @@ final class RoomTrialTest extends TestCase
     public function test_everything_goes_in_at_the_first_try(SpaceKind $kind): void
     {
         $report = new TrialReport($kind, 1);
-        $trial = new RoomTrial($kind, 0.0);
+        $trial = new RoomTrial($kind, 0.0, true);
         for ($seed = 1; $seed <= 25; $seed++) {
             $report->add($trial->run($seed));
         }
@@ -43,12 +47,60 @@ final class RoomTrialTest extends TestCase
         self::assertLessThanOrEqual(1.0, $result['in_place_gap_mm']['p95']);
         self::assertGreaterThanOrEqual(0.995, $result['gaps_covered']);
         self::assertLessThanOrEqual(0.05, $result['padded']);
+        self::assertSame(0, $result['pieces_put_in']);
+    }
+
+    /** Every piece, among things on the walls, in layouts with members and runs that meet in corners. */
+    #[DataProvider('kinds')]
+    public function test_every_piece_goes_into_furnished_rooms(SpaceKind $kind): void
+    {
+        $report = new TrialReport($kind, 1);
+        $trial = new RoomTrial($kind, 0.0);
+        $things = [];
+        for ($seed = 1; $seed <= 18; $seed++) {
+            $result = $trial->run($seed);
+            $report->add($result);
+            foreach ($result->plan->space->things as $thing) {
+                $things[$thing->kind->value] = true;
+            }
+        }
+        $result = $report->toArray(0.0);
+        self::assertSame(1.0, $result['first_time_fit'], json_encode($result['worst_rooms'], JSON_THROW_ON_ERROR));
+        self::assertSame(0, $result['overlaps']);
+        self::assertGreaterThan(400, $result['pieces_put_in']);
+        self::assertLessThanOrEqual(0.12, $result['refused']);
+        self::assertSame([], array_diff(['socket', 'pipe', 'post'], array_keys($things)));
+    }
+
+    public function test_a_piece_in_a_wall_a_thing_or_another_piece_does_not_pass(): void
+    {
+        $result = (new RoomTrial(SpaceKind::Alcove, 0.0))->run(3);
+        $run = $result->plan->layout->runs[0] ?? null;
+        $assembly = $result->plan->assemblies[0] ?? null;
+        self::assertNotNull($run);
+        self::assertNotNull($assembly);
+        [$by, $level] = $result->judge->stands[$run->run->id];
+        $judged = function (array $things, float $by, Assembly $assembly) use ($result, $run, $level): array {
+            $judge = new PieceJudge($result->room, $things, false);
+            $judge->run($run, $assembly, $by, $level);
+
+            return $judge->jams;
+        };
+        self::assertSame([], $judged([], $by, $assembly));
+        // Pushed 30 mm to the left it stands in the left wall.
+        self::assertStringContainsString('through the left wall', implode('; ', $judged([], $by - 30.0, $assembly)));
+        // A shelf that nobody planned for, across the box.
+        $box = $run->boxes[0];
+        $beam = new TrueThing('beam', ThingKind::Beam, 0, $box->u + 50.0, 400.0, 100.0, 100.0, 300.0);
+        self::assertStringContainsString('stands in the beam', implode('; ', $judged([$beam], $by, $assembly)));
+        // Every piece twice: each stands in itself.
+        self::assertStringContainsString('B1-side-L stands in B1-side-L', implode('; ', $judged([], $by, $assembly->placing([...$assembly->placed, ...$assembly->placed], $assembly->joints))));
     }
 
     public function test_slips_are_caught_before_they_jam_a_box(): void
     {
         $report = new TrialReport(SpaceKind::Alcove, 200);
-        $trial = new RoomTrial(SpaceKind::Alcove, 0.03);
+        $trial = new RoomTrial(SpaceKind::Alcove, 0.03, true);
         for ($seed = 200; $seed < 240; $seed++) {
             $report->add($trial->run($seed));
         }
@@ -127,7 +179,7 @@ final class RoomTrialTest extends TestCase
 
     public function test_the_judge_lets_nothing_pass_that_would_jam(): void
     {
-        $result = (new RoomTrial(SpaceKind::Alcove, 0.0))->run(3);
+        $result = (new RoomTrial(SpaceKind::Alcove, 0.0, true))->run(3);
         $run = $result->plan->layout?->runs[0];
         self::assertNotNull($run);
         $judged = function (FittedRun $run) use ($result): Judge {
