@@ -2,7 +2,7 @@
 import { api } from '@/api/client'
 import type { Drawing } from '@/api/types'
 import DrawingView from '@/drawing/DrawingView.vue'
-import FindingCard from '@/job/FindingCard.vue'
+import FindingList from '@/job/FindingList.vue'
 import { useJob } from '@/job/store'
 import { useQuery } from '@tanstack/vue-query'
 import { refThrottled, useLocalStorage } from '@vueuse/core'
@@ -164,13 +164,13 @@ function select(ref: string): void {
       </div>
     </section>
     <aside class="side">
-      <FindingCard v-for="finding in clashes" :key="finding.code + finding.place" :finding="finding" />
+      <FindingList :findings="clashes" label="What clashes" />
       <CellPanel :station="station" :layout="layout" />
       <RunPanel :station="station" :layout="layout" />
       <GoingIn :carried="station.carried" />
       <section class="card notes">
         <h3>Mind</h3>
-        <FindingCard v-for="finding in notes" :key="finding.sentence" :finding="finding" />
+        <FindingList :findings="notes" label="Mind" />
       </section>
       <Button
         text
@@ -186,7 +186,7 @@ function select(ref: string): void {
 .fit-station {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 340px;
-  grid-template-rows: minmax(320px, 1fr) auto;
+  grid-template-rows: minmax(0, 1fr) auto;
   gap: 14px;
   height: 100%;
 }
@@ -194,7 +194,7 @@ function select(ref: string): void {
   position: relative;
   display: flex;
   flex-direction: column;
-  min-height: 320px;
+  min-height: 0;
   padding: 8px;
 }
 .bar {
@@ -233,6 +233,7 @@ function select(ref: string): void {
   background: var(--card);
 }
 .side {
+  position: relative;
   display: grid;
   grid-row: 1 / 3;
   grid-column: 2;
@@ -249,7 +250,8 @@ function select(ref: string): void {
   padding: 0 14px 4px;
 }
 .ledger {
-  max-height: 236px;
+  position: relative;
+  max-height: min(236px, 32vh);
   overflow: auto;
 }
 .waits {

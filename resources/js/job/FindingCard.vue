@@ -5,8 +5,8 @@ import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import { useJob } from './store'
 
-/** A finding where it stands, with its ways out; those of a clash in a large layout are looked for when asked. */
-const props = defineProps<{ finding: Finding }>()
+/** A finding where it stands, with its ways out (bare: those alone, under a line that says it); those of a clash in a large layout are looked for when asked. */
+const props = defineProps<{ finding: Finding; bare?: boolean }>()
 const job = useJob()
 const found = ref<Finding | null>(null)
 const looking = ref(false)
@@ -32,8 +32,8 @@ async function look(): Promise<void> {
 </script>
 
 <template>
-  <article class="finding" :class="finding.severity">
-    <p>{{ finding.sentence }}</p>
+  <article :class="bare ? 'bare' : ['finding', finding.severity]">
+    <p v-if="!bare">{{ finding.sentence }}</p>
     <div v-if="ways.length > 0" class="ways">
       <Button v-for="way in ways" :key="way.label" :label="way.label" @click="job.edit('space', way.edit)" />
     </div>
@@ -51,6 +51,15 @@ async function look(): Promise<void> {
 </template>
 
 <style scoped>
+.bare {
+  padding: 0 10px 10px 38px;
+}
+.bare:not(:has(button, p)) {
+  padding: 0;
+}
+.bare .ways {
+  margin-top: 0;
+}
 .finding {
   padding: 10px 14px;
   border-left: 4px solid var(--line-strong);

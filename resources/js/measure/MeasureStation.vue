@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Reading } from '@/api/types'
-import FindingCard from '@/job/FindingCard.vue'
+import FindingList from '@/job/FindingList.vue'
 import { useJob } from '@/job/store'
 import { useOutbox } from '@/outbox/store'
 import { isTyping } from '@/job/typing'
@@ -175,7 +175,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
       </div>
       <ThingsPanel v-if="page === 'things'" v-model:open="openThing" :station="station" />
       <template v-else>
-        <FindingCard v-for="finding in above" :key="finding.code + finding.place" :finding="finding" />
+        <FindingList :findings="above" label="What does not agree" />
         <DevicePanel v-if="job.space?.choices.practice" :open="open" />
         <ol>
           <li
@@ -251,6 +251,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
   height: 100%;
 }
 .said {
+  position: relative;
   max-height: 42%;
   overflow: auto;
   padding: 10px 14px;
@@ -264,6 +265,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
   color: var(--soft);
 }
 .book {
+  position: relative;
   min-height: 0;
   overflow: auto;
 }

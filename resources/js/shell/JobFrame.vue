@@ -203,6 +203,8 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
   margin: 10px 20px 0;
 }
 .station {
+  /* What is hidden but read aloud is placed in here, and not below the page. */
+  position: relative;
   flex: 1;
   min-height: 0;
   padding: 14px 20px;

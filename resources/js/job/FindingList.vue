@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import type { Finding } from '@/api/types'
+import { computed, ref } from 'vue'
+import FindingCard from './FindingCard.vue'
+
+/** Findings, one line each, the most serious first and each once; a press opens one with its ways out. */
+const props = defineProps<{ findings: Finding[]; label: string }>()
+
+/** So many lines stand there before the rest is asked for. */
+const MOST = 4
+const SERIOUS = ['clash', 'warning', 'note']
+
+const all = ref(false)
+const opened = ref<string | null>(null)
+
+const lines = computed(() =>
+  [...new Map(props.findings.map((finding) => [finding.sentence, finding])).values()].sort(
+    (a, b) => SERIOUS.indexOf(a.severity) - SERIOUS.indexOf(b.severity),
+  ),
+)
+const shown = computed(() =>
+  all.value || lines.value.length <= MOST + 1 ? lines.value : lines.value.slice(0, MOST),
+)
+const key = (finding: Finding) => `${finding.code} ${finding.place}`
+
+const signs: Record<string, string> = { clash: '✕', warning: '!', note: '·' }
+const words: Record<string, string> = { clash: 'Clash', warning: 'Warning', note: 'Note' }
+</script>
+
+<template>
+  <ul v-if="lines.length > 0" class="findings" :aria-label="label">
+    <li v-for="finding in shown" :key="key(finding)" class="finding" :class="finding.severity">
+      <button
+        type="button"
+        class="line"
+        :aria-expanded="opened === key(finding)"
+        @click="opened = opened === key(finding) ? null : key(finding)"
+      >
+        <span class="sign" role="img" :aria-label="words[finding.severity]">{{
+          signs[finding.severity]
+        }}</span>
+        <span class="sentence">{{ finding.sentence }}</span>
+      </button>
+      <FindingCard v-if="opened === key(finding)" :finding="finding" bare />
+    </li>
+    <li v-if="shown.length < lines.length">
+      <button type="button" class="line more" @click="all = true">
+        {{ lines.length - shown.length }} more …
+      </button>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.findings {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 2px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+.finding {
+  border-radius: 8px;
+}
+.line {
+  display: grid;
+  grid-template-columns: 22px minmax(0, 1fr);
+  gap: 6px;
+  align-items: baseline;
+  width: 100%;
+  min-height: 40px;
+  padding: 8px 10px;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+.sign {
+  font-weight: 700;
+  text-align: center;
+}
+.sentence {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.line[aria-expanded='true'] .sentence {
+  white-space: normal;
+}
+.clash {
+  background: var(--brick-wash);
+}
+.clash .sign {
+  color: var(--brick);
+}
+.warning {
+  background: var(--ochre-wash);
+}
+.warning .sign {
+  color: var(--ochre);
+}
+.note {
+  color: var(--soft);
+}
+.more {
+  grid-template-columns: minmax(0, 1fr);
+  padding-left: 38px;
+  color: var(--soft);
+}
+</style>
