@@ -106,7 +106,12 @@ final class WaysOut
             } catch (InvalidChoice) {
                 return null;
             }
-            $this->tried[$key] = ($this->plan)($this->space->choosing(LayoutReader::read($choices['layout']), array_values(array_map(ThingChoices::read(...), $choices['things'])), $choices));
+            $layout = LayoutReader::read($choices['layout']);
+            if (! $layout->holdsAnything()) {
+                // To build nothing solves everything, and nothing.
+                return null;
+            }
+            $this->tried[$key] = ($this->plan)($this->space->choosing($layout, array_values(array_map(ThingChoices::read(...), $choices['things'])), $choices));
         }
 
         return $this->tried[$key];

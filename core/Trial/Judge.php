@@ -60,7 +60,8 @@ final class Judge
     public array $stands = [];
 
     /**
-     * @param  bool  $asPlanned  whether runs are set where they were marked out, as far as the walls let them; else midway between
+     * @param  bool  $asPlanned  whether runs are set where they were marked out, as far as the walls let them, and levelled to one
+     *                           line; else midway between the walls, each from its own floor
      * @param  bool  $skirtingStays  whether skirting stands on the walls
      */
     public function __construct(private readonly TrueRoom $room, private readonly Dice $dice, private readonly bool $asPlanned = false, private readonly bool $skirtingStays = false)
@@ -103,7 +104,8 @@ final class Judge
         }
         $pushed = max(min(0.0, $rightmost - $run->right), $leftmost - $run->left);
         $by = $this->asPlanned ? $pushed : ($leftmost + $rightmost) / 2 - ($run->left + $run->right) / 2;
-        $level = $this->highestFloor($run, $by);
+        // Runs that meet are levelled to one line, from where the floor is highest.
+        $level = $this->asPlanned ? max([-INF, ...array_map($this->room->floorAt(...), $this->room->corners)]) : $this->highestFloor($run, $by);
         $this->stands[$run->run->id] = [$pushed, $level];
         foreach ($run->boxes as $box) {
             $this->boxes++;

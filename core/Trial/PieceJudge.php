@@ -7,6 +7,7 @@ namespace Incastro\Trial;
 use Incastro\Fit\Box;
 use Incastro\Fit\Closing\Side;
 use Incastro\Fit\FittedRun;
+use Incastro\Fit\Layout\RunEnd;
 use Incastro\Geometry\Convex;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Solid;
@@ -65,6 +66,7 @@ final class PieceJudge
     public function run(FittedRun $run, Assembly $assembly, float $by, float $level): void
     {
         $wall = $run->frame->wall;
+        $by = $this->aside($run, $assembly, $by, $level);
         $boxes = $this->home($run, $assembly, $by, $level, null);
         $outs = [];
         $shared = [];
@@ -98,6 +100,26 @@ final class PieceJudge
         foreach ($run->boxes as $box) {
             $this->path($run, $assembly, $box, $by, $level);
         }
+    }
+
+    /** A run that stops short at one end is pushed that way by what meets the wall at the other. */
+    private function aside(FittedRun $run, Assembly $assembly, float $by, float $level): float
+    {
+        foreach (['left wall' => [$run->run->right, 1.0], 'right wall' => [$run->run->left, -1.0]] as $name => [$end, $way]) {
+            $over = $this->surfaces($run->frame->wall)[$name] ?? null;
+            if ($over === null || $end !== RunEnd::Stops) {
+                continue;
+            }
+            $most = 0.0;
+            foreach ($assembly->placed as $placed) {
+                foreach (self::isOfBox($run, $placed) ? $placed->solid()->parts : [] as $part) {
+                    $most = max($most, $this->deepest($part, fn (array $at): float => $over($at[0] + $by, $at[1], $at[2] + $level)));
+                }
+            }
+            $by += $way * min($most, self::MOVES);
+        }
+
+        return $by;
     }
 
     /**

@@ -66,7 +66,9 @@ test('what cannot be read is refused at the field, and stays there', async ({ pa
   const corner = page.getByLabel('Corner, left back', { exact: true })
   await corner.fill('steep')
   await corner.press('Enter')
-  await expect(page.getByRole('region', { name: 'Open reading' }).getByText('“steep” is not an angle')).toBeVisible()
+  await expect(
+    page.getByRole('region', { name: 'Open reading' }).getByText('“steep” is not an angle'),
+  ).toBeVisible()
   await expect(corner).toHaveValue('steep')
 })
 

@@ -95,7 +95,13 @@ test('bays and tiers are split, weighted, swapped, copied and mirrored by key, a
 })
 
 /** What is provoked, and the press that solves it. */
-const clashes: { name: string; provoke: (page: Page) => Promise<void>; says: RegExp; way: RegExp; leaves?: RegExp }[] = [
+const clashes: {
+  name: string
+  provoke: (page: Page) => Promise<void>
+  says: RegExp
+  way: RegExp
+  leaves?: RegExp
+}[] = [
   {
     name: 'a covered socket',
     provoke: (page) => addThing(page, 'Socket'),

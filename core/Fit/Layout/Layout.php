@@ -36,6 +36,20 @@ final readonly class Layout
         return true;
     }
 
+    /** Whether any of its cells is built at all. */
+    public function holdsAnything(): bool
+    {
+        foreach ($this->runs as $run) {
+            foreach ($run->bays as $bay) {
+                if (array_filter($bay->tiers, fn (Tier $tier) => ! in_array($tier->unit, [UnitKind::Open, UnitKind::Knee], true)) !== []) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     /** How many cells it has. */
     public function cells(): int
     {

@@ -37,6 +37,9 @@ final readonly class WallAssumptions
     /** The line between a wall's corners goes through them, mm. */
     private const THROUGH = 1e-2;
 
+    /** Rows nearer than this to each other are stations of a straightedge, mm. */
+    private const BESIDE = 600.0;
+
     /** How far a plumb straightedge is out of plumb, mm a metre, and where it may stand, mm. */
     private const PLUMB = 0.5;
 
@@ -83,6 +86,11 @@ final readonly class WallAssumptions
         foreach (array_slice($rows, 1, -1) as $j => $middle) {
             if ($plumbs < 2 || count($rows) > 3) {
                 $all[] = Observation::linear("straight-$wall-$j", 0.0, self::BOW * $part, RoomNetwork::difference($field->weights($end / 2, $middle), self::chord($field, $end / 2, $low, $high, $middle)), true);
+            }
+            // Between two stations of a straightedge it bends by no more than its share of the bow: where the plan is taken, too.
+            [$below, $above] = [$rows[$j], $rows[$j + 2]];
+            if ($above - $below < self::BESIDE) {
+                $all[] = Observation::linear("smooth-$wall-$j", 0.0, self::BOW * ($above - $below) / ($high - $low), RoomNetwork::difference($field->weights($end / 2, $middle), self::chord($field, $end / 2, $below, $above, $middle)), true);
             }
         }
         foreach (array_slice($field->stations, 1, -1) as $j => $station) {

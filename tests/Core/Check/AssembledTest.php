@@ -104,7 +104,11 @@ final class AssembledTest extends TestCase
     public function test_a_post_through_a_worktop_is_a_clash_of_the_worktop(): void
     {
         // A post 495 out under a worktop of 520 cannot be notched: less than 50 would be left.
-        $plan = self::base(['unit' => 'knee'], 500.0)->thing('t', 'post', 500, 0, 120, 1, 495, 'may-be-covered')->plan();
+        // A box on the right is what is left when the worktop goes.
+        $under = Doc::tier('low', ['unit' => 'knee', 'size' => TestLayout::mm(700)]);
+        $plan = TestLayout::of([TestLayout::bay('a', [], [$under, Doc::tier('high', ['joined' => false, 'unit' => 'open'])]), TestLayout::bay('b', ['size' => TestLayout::mm(250)])], ['depth' => TestLayout::mm(500)])
+            ->with(['members' => [Doc::member('w', 'worktop', ['low'])]])
+            ->thing('t', 'post', 350, 0, 120, 1, 495, 'may-be-covered')->plan();
         $clash = array_values(array_filter(self::clashes($plan), fn (Finding $finding) => $finding->code === 'assembled-thing'))[0] ?? null;
         self::assertNotNull($clash);
         self::assertSame('w', $clash->place);
