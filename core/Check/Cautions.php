@@ -6,6 +6,7 @@ namespace Incastro\Check;
 
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\Terms;
+use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
 use Incastro\Units\Assembly;
 
@@ -25,18 +26,18 @@ final class Cautions
         $cautions = [];
         foreach ($run->boxes as $box) {
             if ($box->highest() > self::TALL) {
-                $cautions[] = Finding::note('anchor', 'Anchor every box to studs through its nailers, top and bottom: what is this tall can tip over. Check for cables and pipes with a detector before each screw.', $place);
+                $cautions[] = Finding::note(Code::Anchor, 'Anchor every box to studs through its nailers, top and bottom: what is this tall can tip over. Check for cables and pipes with a detector before each screw.', $place);
                 break;
             }
         }
         [$heaviest, $mark] = self::heaviest($run, $assembly, $terms);
         if ($heaviest > self::HEAVY) {
-            $cautions[] = Finding::note('heavy', sprintf('The pieces of box %s together weigh about %.0f kg. Carry and stand it up with two people.', $mark, $heaviest), $place);
+            $cautions[] = Finding::note(Code::Heavy, sprintf('The pieces of box %s together weigh about %.0f kg. Carry and stand it up with two people.', $mark, $heaviest), $place);
         }
         if (! $terms->rules->skirtingStays && $terms->room->skirtingThickness > 0.0) {
-            $cautions[] = Finding::note('strip', 'Skirting comes off behind the furniture. Old paint may hold lead: test it before scraping or sanding.', $place);
+            $cautions[] = Finding::note(Code::Strip, 'Skirting comes off behind the furniture. Old paint may hold lead: test it before scraping or sanding.', $place);
         }
-        $cautions[] = Finding::note('saw', 'Eyes, ears and a mask at the saw, no gloves at a spinning blade, support for long sheets.', $place);
+        $cautions[] = Finding::note(Code::Saw, 'Eyes, ears and a mask at the saw, no gloves at a spinning blade, support for long sheets.', $place);
 
         return $cautions;
     }

@@ -7,7 +7,8 @@ namespace Incastro\Check;
 use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\Terms;
-use Incastro\Rules\Edit;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Severity;
 use Incastro\Rules\WayOut;
@@ -19,9 +20,6 @@ use Incastro\Units\Placed;
 /** What was found when everything was put together, told once for every pair of owners, by its worst place. */
 final class Collisions
 {
-    /** What is said of things on the faces of the space before pieces are looked at. */
-    private const REACH = ['in-the-way', 'clearance', 'covered', 'vent-closed', 'escape-covered', 'socket-covered', 'buried', 'out-of-reach'];
-
     /** @var array<string, array{float, Finding}> by what meets what */
     private array $worst = [];
 
@@ -37,12 +35,12 @@ final class Collisions
     /**
      * Whether a clash of one of some kinds is about all of these already.
      *
-     * @param  list<string>  $codes
+     * @param  \Closure(Code): bool  $kind
      */
-    private function isSaid(array $codes, string ...$about): bool
+    private function isSaid(\Closure $kind, string ...$about): bool
     {
         foreach ($this->found as $finding) {
-            if (in_array($finding->code, $codes, true) && array_diff($about, [$finding->place, ...$finding->related]) === []) {
+            if ($kind($finding->code) && array_diff($about, [$finding->place, ...$finding->related]) === []) {
                 return true;
             }
         }
@@ -58,12 +56,12 @@ final class Collisions
 
     public function overlapping(Placed $a, Placed $b, float $by): void
     {
-        if ($this->isSaid(['overlap'], $a->owner, $b->owner)) {
+        if ($this->isSaid(fn (Code $code) => $code === Code::Overlap, $a->owner, $b->owner)) {
             return;
         }
         $pair = [$a->owner, $b->owner];
         sort($pair);
-        $this->note('overlap:'.implode('|', $pair), $by, fn () => Finding::clash('assembled-overlap', sprintf(
+        $this->note('overlap:'.implode('|', $pair), $by, fn () => Finding::clash(Code::AssembledOverlap, sprintf(
             '%s stands %s inside %s, %s along and %s up.',
             $a->piece->mark,
             $this->terms->write($by),
@@ -75,31 +73,31 @@ final class Collisions
 
     public function apart(Placed $a, Placed $b): void
     {
-        $this->note("apart:$a->owner|$b->owner", 0.0, fn () => Finding::clash('assembled-apart', sprintf('%s does not reach %s, to which it is fixed.', $a->piece->mark, $b->piece->mark), $a->owner)->about([$a->piece->key, $b->piece->key])->withWaysOut($this->without($a->owner)));
+        $this->note("apart:$a->owner|$b->owner", 0.0, fn () => Finding::clash(Code::AssembledApart, sprintf('%s does not reach %s, to which it is fixed.', $a->piece->mark, $b->piece->mark), $a->owner)->about([$a->piece->key, $b->piece->key])->withWaysOut($this->without($a->owner)));
     }
 
     public function outside(FittedRun $run, Placed $placed, string $surface, float $by): void
     {
         // A run that asks for more than it has stands in the walls, and a box that is too high in the ceiling.
-        if ($this->isSaid(['run-overfull', 'run-depth'], $run->run->id) || $this->isSaid(['going-in-slid'], $placed->owner)) {
+        if ($this->isSaid(fn (Code $code) => $code === Code::RunOverfull || $code === Code::RunDepth, $run->run->id) || $this->isSaid(fn (Code $code) => $code === Code::GoingInSlid, $placed->owner)) {
             return;
         }
         $shape = $this->terms->room->shape;
         $what = is_numeric($surface) ? 'the '.$shape->wallName((int) $surface) : "the $surface";
-        $this->note("outside:$placed->owner|$surface", $by, fn () => Finding::clash('assembled-outside', sprintf('%s goes %s through %s.', $placed->piece->mark, $this->terms->write($by), $what), $placed->owner)
+        $this->note("outside:$placed->owner|$surface", $by, fn () => Finding::clash(Code::AssembledOutside, sprintf('%s goes %s through %s.', $placed->piece->mark, $this->terms->write($by), $what), $placed->owner)
             ->about([$placed->piece->key])->withWaysOut([...$this->larger($run, $placed->owner), ...$this->without($placed->owner)]));
     }
 
     public function inThing(Placed $placed, Thing $thing, float $by, string $words): void
     {
-        if ($this->isSaid(self::REACH, $thing->id)) {
+        if ($this->isSaid(fn (Code $code) => $code->isAboutThing(), $thing->id)) {
             return;
         }
         $ways = $this->without($placed->owner);
         if ($thing->kind === ThingKind::Socket || $thing->kind === ThingKind::Switch || $thing->kind === ThingKind::Pipe || $thing->kind === ThingKind::PictureRail || $thing->kind === ThingKind::WindowTrim) {
-            $ways[] = new WayOut(ucfirst($thing->name).' will be removed', new Edit("things.$thing->id.rule", ThingRule::Removed->value));
+            $ways[] = new WayOut(ucfirst($thing->name).' will be removed', Edits::thing($thing->id)->with('rule', ThingRule::Removed->value));
         }
-        $this->note("thing:$placed->owner|$thing->id", $by, fn () => Finding::clash('assembled-thing', sprintf($words, $placed->piece->mark, $this->terms->write($by), lcfirst($thing->name)), $placed->owner)
+        $this->note("thing:$placed->owner|$thing->id", $by, fn () => Finding::clash(Code::AssembledThing, sprintf($words, $placed->piece->mark, $this->terms->write($by), lcfirst($thing->name)), $placed->owner)
             ->about([$thing->id, $placed->piece->key])->withWaysOut($ways));
     }
 
@@ -117,15 +115,15 @@ final class Collisions
         $ways = [];
         $box = $run->box($owner);
         if ($run->run->height !== null) {
-            $ways[] = new WayOut('As high as goes in', new Edit("layout.runs.{$run->run->id}.height", null));
+            $ways[] = new WayOut('As high as goes in', Edits::run($run->run->id)->with('height', null));
         }
         if ($run->run->depth !== null) {
-            $ways[] = new WayOut('As deep as goes in', new Edit("layout.runs.{$run->run->id}.depth", null));
+            $ways[] = new WayOut('As deep as goes in', Edits::run($run->run->id)->with('depth', null));
         }
         foreach ($run->run->bays as $bay) {
             foreach ($bay->tiers as $tier) {
                 if ($tier->depth !== null && ($tier->id === $owner || $box?->holds($tier->id) === true)) {
-                    $ways[] = new WayOut('As deep as the run', new Edit("layout.tiers.$tier->id.depth", null));
+                    $ways[] = new WayOut('As deep as the run', Edits::tier($tier->id)->with('depth', null));
                 }
             }
         }
@@ -141,14 +139,14 @@ final class Collisions
             foreach ($run->run->bays as $bay) {
                 foreach ($bay->tiers as $tier) {
                     if ($tier->id === $id) {
-                        return [new WayOut('Leave an open gap there', new Edit("layout.tiers.$tier->id.unit", 'open'))];
+                        return [new WayOut('Leave an open gap there', Edits::tier($tier->id)->with('unit', 'open'))];
                     }
                 }
             }
             foreach ([['worktop', $run->worktops], ['plinth', $run->plinths], ['end panel', $run->panels]] as [$name, $members]) {
                 foreach ($members as $member) {
                     if ($member->id === $owner && ! str_contains($member->id, '/plinth/')) {
-                        return [new WayOut("Take the $name away", new Edit("layout.members.$id", null))];
+                        return [new WayOut("Take the $name away", Edits::withoutMember($id))];
                     }
                 }
             }

@@ -11,7 +11,7 @@ use Incastro\Fit\Headroom;
 use Incastro\Fit\Terms;
 use Incastro\Measure\Length;
 use Incastro\Pieces\Piece;
-use Incastro\Rules\Edit;
+use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
@@ -78,7 +78,7 @@ final readonly class GoingIn
         $doubt = Normal::ONE_SIDED_95 * $sigma;
         $tilt = $this->terms->rule(Rule::TiltAllowance);
         if ($high > $wide && $high > $deep) {
-            $steps[] = new Step('stood-up', sprintf('stood up %s: it needs √(%s² + %s²) + %s = %s, and the ceiling there is %s, less %s of doubt', $where, $this->mm($high), $this->mm($deep), $this->mm($tilt), $this->mm(hypot($high, $deep) + $tilt), $this->mm($ceiling), $this->mm($doubt)), Passage::tilted($high, $deep, $ceiling - $doubt, $tilt));
+            $steps[] = new Step(StepKind::StoodUp, sprintf('stood up %s: it needs √(%s² + %s²) + %s = %s, and the ceiling there is %s, less %s of doubt', $where, $this->mm($high), $this->mm($deep), $this->mm($tilt), $this->mm(hypot($high, $deep) + $tilt), $this->mm($ceiling), $this->mm($doubt)), Passage::tilted($high, $deep, $ceiling - $doubt, $tilt));
         }
         $steps[] = $this->slid($headroom, $box);
 
@@ -97,7 +97,7 @@ final readonly class GoingIn
         $lift = $this->terms->rule(Rule::TopAllowance);
         $place = $box->z > 0.0 ? sprintf('lifted to %s and slid home', $this->mm($box->z)) : 'slid home';
 
-        return new Step('slid', $spare < 0.0 ? sprintf('%s, %s higher than what is free on its way', $place, $this->mm(-$spare)) : sprintf('%s: %s is free above it on its way, and %s are wanted', $place, $this->mm($spare), $this->mm($lift)), $spare - $lift);
+        return new Step(StepKind::Slid, $spare < 0.0 ? sprintf('%s, %s higher than what is free on its way', $place, $this->mm(-$spare)) : sprintf('%s: %s is free above it on its way, and %s are wanted', $place, $this->mm($spare), $this->mm($lift)), $spare - $lift);
     }
 
     private function panel(Piece $piece): Carried
@@ -122,7 +122,7 @@ final readonly class GoingIn
             }
             $size = $way->kind === 'turn' ? sprintf('from %s into %s wide', $this->mm($way->width), $this->mm($way->secondWidth)) : sprintf('%s by %s', $this->mm($way->width), $this->mm($way->height));
 
-            return new Step('way-in', sprintf('%s “%s”, %s', $way->kind === 'turn' ? 'round' : 'through', $way->name, $size), $spare);
+            return new Step(StepKind::WayIn, sprintf('%s “%s”, %s', $way->kind === 'turn' ? 'round' : 'through', $way->name, $size), $spare);
         }, $this->ways);
     }
 
@@ -147,7 +147,7 @@ final readonly class GoingIn
                     [$width, $height] = [min($width, $thing->width), min($height, $thing->height)];
                 }
             }
-            $steps[] = new Step('mouth', sprintf('through the door of the space, %s by %s', $this->mm($width), $this->mm($height)), Passage::door($sizes, $width, $height, $this->hands));
+            $steps[] = new Step(StepKind::Mouth, sprintf('through the door of the space, %s by %s', $this->mm($width), $this->mm($height)), Passage::door($sizes, $width, $height, $this->hands));
         }
 
         return $steps;
@@ -167,12 +167,12 @@ final readonly class GoingIn
             }
             $short = $this->mm(-$step->spare);
             $name = ucfirst($one->what).' '.$one->mark;
-            $sentence = match ($step->code) {
-                'stood-up' => sprintf('%s cannot be stood up: %s short. It is %s.', $name, $short, $step->words),
-                'slid' => sprintf('%s cannot be slid home under the ceiling: %s short. It is %s.', $name, $short, $step->words),
+            $sentence = match ($step->kind) {
+                StepKind::StoodUp => sprintf('%s cannot be stood up: %s short. It is %s.', $name, $short, $step->words),
+                StepKind::Slid => sprintf('%s cannot be slid home under the ceiling: %s short. It is %s.', $name, $short, $step->words),
                 default => sprintf('%s does not go in: %s, %s short.', $name, $step->words, $short),
             };
-            $findings[] = Finding::clash('going-in-'.$step->code, $sentence, $one->id)->withWaysOut($this->waysOut($one, $step, $layout));
+            $findings[] = Finding::clash($step->kind->code(), $sentence, $one->id)->withWaysOut($this->waysOut($one, $step, $layout));
         }
 
         return $findings;
@@ -189,28 +189,28 @@ final readonly class GoingIn
             $bay = $box->columns[0]->bayId;
             $ways = [];
             $tiers = array_merge([], ...array_map(fn ($column) => $column->openings, $box->columns));
-            foreach ($step->code === 'stood-up' || $step->code === 'way-in' || $step->code === 'mouth' ? self::SPLITS : [] as $at) {
+            foreach ($step->kind === StepKind::StoodUp || $step->kind === StepKind::WayIn || $step->kind === StepKind::Mouth ? self::SPLITS : [] as $at) {
                 // At a height that is round in the person's own unit.
                 $height = Length::ofDouble($this->terms->format->place($at));
                 if ($box->outerHeight()->toDouble() > $at + self::LEAST_UPPER && count($tiers) === 1) {
-                    $ways[] = new WayOut(sprintf('Split at %s: base and upper', $this->terms->format->write($height)), new Edit('layout.do', ['action' => 'base-upper', 'cell' => $bay, 'seed' => sprintf('split-%s-%.0f', $bay, $at), 'at' => ['nm' => $height->nanometres(), 'typed' => $this->terms->format->write($height)]]));
+                    $ways[] = new WayOut(sprintf('Split at %s: base and upper', $this->terms->format->write($height)), Edits::action('base-upper', $bay, sprintf('split-%s-%.0f', $bay, $at), ['at' => ['nm' => $height->nanometres(), 'typed' => $this->terms->format->write($height)]]));
                 }
             }
             if (count($tiers) > 1) {
-                $ways[] = new WayOut('Cut it into base and upper', new Edit('layout.do', ['action' => 'base-upper', 'cell' => $bay, 'seed' => "split-$bay"]));
+                $ways[] = new WayOut('Cut it into base and upper', Edits::action('base-upper', $bay, "split-$bay"));
             }
-            if ($step->code === 'stood-up' || $step->code === 'slid') {
+            if ($step->kind === StepKind::StoodUp || $step->kind === StepKind::Slid) {
                 $lower = Length::ofDouble($box->outerHeight()->toDouble() + $step->spare)->roundedDown($this->terms->format->step);
                 if ($lower->isPositive()) {
-                    $ways[] = new WayOut(sprintf('Lower the run to %s', $this->terms->format->write($lower)), new Edit("layout.runs.{$run->run->id}.height", ['nm' => $lower->nanometres(), 'typed' => '']));
+                    $ways[] = new WayOut(sprintf('Lower the run to %s', $this->terms->format->write($lower)), Edits::run($run->run->id)->measuring('height', $lower));
                 }
             }
-            $ways[] = new WayOut('As high as goes in', new Edit("layout.runs.{$run->run->id}.height", null));
-            if ($step->code === 'way-in' || $step->code === 'mouth') {
-                $ways[] = new WayOut('Split the bay in two', new Edit('layout.do', ['action' => 'split-bay', 'cell' => $bay, 'seed' => "halves-$bay"]));
+            $ways[] = new WayOut('As high as goes in', Edits::run($run->run->id)->with('height', null));
+            if ($step->kind === StepKind::WayIn || $step->kind === StepKind::Mouth) {
+                $ways[] = new WayOut('Split the bay in two', Edits::action('split-bay', $bay, "halves-$bay"));
                 $shallow = $run->depth->result->plus(Length::ofDouble($step->spare))->roundedDown($this->terms->format->step);
                 if ($shallow->isGreaterThan(Length::ofMillimetres(200))) {
-                    $ways[] = new WayOut(sprintf('Make the run %s deep', $this->terms->format->write($shallow)), new Edit("layout.runs.{$run->run->id}.depth", ['nm' => $shallow->nanometres(), 'typed' => '']));
+                    $ways[] = new WayOut(sprintf('Make the run %s deep', $this->terms->format->write($shallow)), Edits::run($run->run->id)->measuring('depth', $shallow));
                 }
             }
 

@@ -11,7 +11,8 @@ use Incastro\Fit\Layout\RunEnd;
 use Incastro\Fit\Layout\UnitKind;
 use Incastro\Fit\Terms;
 use Incastro\Measure\Length;
-use Incastro\Rules\Edit;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\WayOut;
 use Incastro\Survey\Things\Thing;
@@ -143,11 +144,11 @@ final readonly class Meetings
         $names = implode(' and ', array_map(fn (Box $one) => 'box '.$one->mark, $before));
         $ids = array_map(fn (Box $one) => $one->id, $before);
         if ($open >= self::OPEN) {
-            return Finding::note('blind-corner', sprintf('A blind corner: %s before box %s, which is reached through %s of its %s. It is for what is seldom needed; or leave the corner open.', $names.(count($by) === 1 ? ' stands' : ' stand'), $box->mark, $this->terms->write($open), $this->terms->write($width)), $box->id)->about($ids);
+            return Finding::note(Code::BlindCorner, sprintf('A blind corner: %s before box %s, which is reached through %s of its %s. It is for what is seldom needed; or leave the corner open.', $names.(count($by) === 1 ? ' stands' : ' stand'), $box->mark, $this->terms->write($open), $this->terms->write($width)), $box->id)->about($ids);
         }
-        $ways = array_map(fn (string $end) => new WayOut("Let the run leave the corner at its $end end open", new Edit("layout.runs.{$run->run->id}.$end", RunEnd::Corner->value)), array_keys($by));
+        $ways = array_map(fn (string $end) => new WayOut("Let the run leave the corner at its $end end open", Edits::run($run->run->id)->with($end, RunEnd::Corner->value)), array_keys($by));
 
-        return Finding::clash('front-closed', sprintf('%s %s the front of box %s: %s of its %s would stay open, and nothing goes in or out.', ucfirst($names), count($by) === 1 ? 'closes' : 'close', $box->mark, $this->terms->write($open), $this->terms->write($width)), $box->id)
+        return Finding::clash(Code::FrontClosed, sprintf('%s %s the front of box %s: %s of its %s would stay open, and nothing goes in or out.', ucfirst($names), count($by) === 1 ? 'closes' : 'close', $box->mark, $this->terms->write($open), $this->terms->write($width)), $box->id)
             ->about($ids)
             ->withWaysOut([...$ways, self::withoutRun($run)]);
     }
@@ -157,17 +158,17 @@ final readonly class Meetings
         $ways = [];
         foreach (['left' => $run->run->left, 'right' => $run->run->right] as $end => $is) {
             if ($is === RunEnd::Through) {
-                $ways[] = new WayOut("Let its $end end stop at the other run", new Edit("layout.runs.{$run->run->id}.$end", RunEnd::Stops->value));
+                $ways[] = new WayOut("Let its $end end stop at the other run", Edits::run($run->run->id)->with($end, RunEnd::Stops->value));
             }
         }
         $ways[] = self::withoutRun($run);
 
-        return Finding::clash('overlap', sprintf('Where two runs meet, %s would stand %s inside %s of another run.', $name, $this->terms->write($by), $otherName), $id)->about([$otherId])->withWaysOut($ways);
+        return Finding::clash(Code::Overlap, sprintf('Where two runs meet, %s would stand %s inside %s of another run.', $name, $this->terms->write($by), $otherName), $id)->about([$otherId])->withWaysOut($ways);
     }
 
     public static function withoutRun(FittedRun $run): WayOut
     {
-        return new WayOut('Take this run away', new Edit('layout.do', ['action' => 'remove-run', 'cell' => $run->run->id, 'seed' => 'remove-'.$run->run->id]));
+        return new WayOut('Take this run away', Edits::action('remove-run', $run->run->id, 'remove-'.$run->run->id));
     }
 
     /** @return list<Finding> */
@@ -199,14 +200,14 @@ final readonly class Meetings
         $ways = [];
         foreach ($run->cells as $cell) {
             if ($cell->boxId === $box->id) {
-                $ways[] = new WayOut('Leave an open gap there', new Edit("layout.tiers.{$cell->tier->id}.unit", 'open'));
+                $ways[] = new WayOut('Leave an open gap there', Edits::tier($cell->tier->id)->with('unit', 'open'));
             }
         }
         if ($depth->isGreaterThan(Length::ofMillimetres(150))) {
-            array_unshift($ways, new WayOut(sprintf('Make the run %s deep', $this->terms->format->write($depth)), new Edit("layout.runs.{$run->run->id}.depth", ['nm' => $depth->nanometres(), 'typed' => ''])));
+            array_unshift($ways, new WayOut(sprintf('Make the run %s deep', $this->terms->format->write($depth)), Edits::run($run->run->id)->measuring('depth', $depth)));
         }
-        $ways[] = new WayOut(ucfirst($thing->name).' will slide instead', new Edit("things.$thing->id.swing", 'slides'));
+        $ways[] = new WayOut(ucfirst($thing->name).' will slide instead', Edits::thing($thing->id)->with('swing', 'slides'));
 
-        return Finding::clash('door-swing', sprintf('%s strikes box %s when it opens: the box stands %s inside its swing.', ucfirst($thing->name), $box->mark, $this->terms->write($by)), $box->id)->about([$thing->id])->withWaysOut($ways);
+        return Finding::clash(Code::DoorSwing, sprintf('%s strikes box %s when it opens: the box stands %s inside its swing.', ucfirst($thing->name), $box->mark, $this->terms->write($by)), $box->id)->about([$thing->id])->withWaysOut($ways);
     }
 }

@@ -10,7 +10,8 @@ use Incastro\Fit\Layout\UnitKind;
 use Incastro\Fit\Terms;
 use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Block;
-use Incastro\Rules\Edit;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
@@ -97,20 +98,20 @@ final readonly class Reach
             return null;
         }
 
-        return $this->clash('clearance', sprintf('%s stands %s too near to %s, which keeps %s.', $this->name($cell), $this->terms->write(min($near, $thing->clearance)), lcfirst($thing->name), $this->terms->write($thing->clearance)), $thing, $cell);
+        return $this->clash(Code::Clearance, sprintf('%s stands %s too near to %s, which keeps %s.', $this->name($cell), $this->terms->write(min($near, $thing->clearance)), lcfirst($thing->name), $this->terms->write($thing->clearance)), $thing, $cell);
     }
 
     private function covered(Thing $thing, Block $block, FittedCell $cell, Block $before): Finding
     {
         $overlap = $before->overlap($block);
         $code = match ($thing->kind) {
-            ThingKind::Vent => 'vent-closed',
-            ThingKind::Window, ThingKind::Hatch => 'escape-covered',
-            default => 'covered',
+            ThingKind::Vent => Code::VentClosed,
+            ThingKind::Window, ThingKind::Hatch => Code::EscapeCovered,
+            default => Code::Covered,
         };
         $why = match ($code) {
-            'vent-closed' => 'its air path would be closed',
-            'escape-covered' => 'it may be an escape route',
+            Code::VentClosed => 'its air path would be closed',
+            Code::EscapeCovered => 'it may be an escape route',
             default => 'it stays uncovered',
         };
 
@@ -121,22 +122,22 @@ final readonly class Reach
     {
         if (! in_array($thing->id, $this->openings, true) && ! $thing->kind->isCutAround()) {
             $overlap = $before->overlap($block);
-            $code = $thing->kind === ThingKind::JunctionBox ? 'buried' : 'socket-covered';
+            $code = $thing->kind === ThingKind::JunctionBox ? Code::Buried : Code::SocketCovered;
 
             return $this->clash($code, sprintf('%s would be buried behind %s, %s × %s of it: it stays where a hand can reach it.', ucfirst($thing->name), lcfirst($this->name($cell)), $this->terms->write($overlap[0]), $this->terms->write($overlap[2])), $thing, $cell, [
-                new WayOut('Cut an opening for it in the back', new Edit("layout.openings.$thing->id", true)),
+                new WayOut('Cut an opening for it in the back', Edits::opening($thing->id)),
             ]);
         }
         $deep = $cell->face - $block->v1;
         if ($deep > $this->terms->rule(Rule::Reach)) {
-            return $this->clash('out-of-reach', sprintf('%s lies %s deep in %s; a hand reaches %s.', ucfirst($thing->name), $this->terms->write($deep), lcfirst($this->name($cell)), $this->terms->write($this->terms->rule(Rule::Reach))), $thing, $cell, [
-                new WayOut(sprintf('Make the run %s deep', $this->terms->format->write($this->terms->rules->get(Rule::Reach))), new Edit("layout.runs.{$this->run->run->id}.depth", ['nm' => $this->terms->rules->get(Rule::Reach)->nanometres(), 'typed' => ''])),
+            return $this->clash(Code::OutOfReach, sprintf('%s lies %s deep in %s; a hand reaches %s.', ucfirst($thing->name), $this->terms->write($deep), lcfirst($this->name($cell)), $this->terms->write($this->terms->rule(Rule::Reach))), $thing, $cell, [
+                new WayOut(sprintf('Make the run %s deep', $this->terms->format->write($this->terms->rules->get(Rule::Reach))), Edits::run($this->run->run->id)->measuring('depth', $this->terms->rules->get(Rule::Reach))),
             ]);
         }
         $board = $this->boardAcross($block, $cell, $assembly);
 
-        return $board === null ? null : $this->clash('board-across', sprintf('%s of box %s runs across %s: a hand cannot reach it.', ucfirst($board), $this->mark($cell), lcfirst($thing->name)), $thing, $cell, [
-            new WayOut('Take its shelves out', new Edit("layout.tiers.{$cell->tier->id}.shelves", ['fixed' => 0, 'adjustable' => 0])),
+        return $board === null ? null : $this->clash(Code::BoardAcross, sprintf('%s of box %s runs across %s: a hand cannot reach it.', ucfirst($board), $this->mark($cell), lcfirst($thing->name)), $thing, $cell, [
+            new WayOut('Take its shelves out', Edits::tier($cell->tier->id)->shelves(0, 0)),
         ]);
     }
 
@@ -164,7 +165,7 @@ final readonly class Reach
             return null;
         }
 
-        return $this->clash('in-the-way', sprintf('%s stands in the way of %s: %s too much.', ucfirst($thing->name), lcfirst($this->name($cell)), $this->terms->write($overlap)), $thing, $cell);
+        return $this->clash(Code::InTheWay, sprintf('%s stands in the way of %s: %s too much.', ucfirst($thing->name), lcfirst($this->name($cell)), $this->terms->write($overlap)), $thing, $cell);
     }
 
     /** Whether a piece still stands where a thing does, though pieces are cut around it. */
@@ -190,11 +191,11 @@ final readonly class Reach
     }
 
     /** @param list<WayOut> $ways */
-    private function clash(string $code, string $sentence, Thing $thing, FittedCell $cell, array $ways = []): Finding
+    private function clash(Code $code, string $sentence, Thing $thing, FittedCell $cell, array $ways = []): Finding
     {
-        $ways[] = new WayOut('Leave an open gap there', new Edit("layout.tiers.{$cell->tier->id}.unit", 'open'));
+        $ways[] = new WayOut('Leave an open gap there', Edits::tier($cell->tier->id)->with('unit', 'open'));
         if (! in_array($thing->kind, [ThingKind::JunctionBox, ThingKind::Valve, ThingKind::Post, ThingKind::Beam, ThingKind::Stringer, ThingKind::Vent, ThingKind::Flue, ThingKind::Fireplace, ThingKind::Window, ThingKind::Hatch], true)) {
-            $ways[] = new WayOut(ucfirst($thing->name).' will be removed', new Edit("things.$thing->id.rule", ThingRule::Removed->value));
+            $ways[] = new WayOut(ucfirst($thing->name).' will be removed', Edits::thing($thing->id)->with('rule', ThingRule::Removed->value));
         }
 
         return Finding::clash($code, $sentence, $cell->tier->id)->about([$thing->id, ...($cell->boxId === null ? [] : [$cell->boxId])])->withWaysOut($ways);

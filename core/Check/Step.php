@@ -7,7 +7,7 @@ namespace Incastro\Check;
 /** One step of carrying something in: what is done, and how much room is to spare, mm; negative where it does not go. */
 final readonly class Step
 {
-    public function __construct(public string $code, public string $words, public float $spare)
+    public function __construct(public StepKind $kind, public string $words, public float $spare)
     {
     }
 

@@ -52,7 +52,7 @@ final readonly class LengthWriter
     public static function finding(Finding $finding): array
     {
         return [
-            'code' => $finding->code, 'severity' => $finding->severity->value, 'sentence' => $finding->sentence, 'place' => $finding->place, 'related' => $finding->related,
+            'code' => $finding->code->value, 'severity' => $finding->severity->value, 'sentence' => $finding->sentence, 'place' => $finding->place, 'related' => $finding->related,
             'ways_out' => array_map(fn (WayOut $way) => ['label' => $way->label, 'edit' => $way->edit->toArray()], $finding->waysOut),
         ];
     }

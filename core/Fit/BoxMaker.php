@@ -9,6 +9,7 @@ use Incastro\Fit\Layout\TopForm;
 use Incastro\Fit\Layout\UnitKind;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
+use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Rule;
 
@@ -80,7 +81,7 @@ final class BoxMaker
         $depth = $tier->depth ?? $this->depth->result;
         $this->cells[] = $cell = new FittedCell($tier, $bay->bay->id, null, $bay->u, $z, $bay->width, $height, $left, $right, $this->back, $this->back + $depth->toDouble());
         if ($cell->isTooSmall($this->board->toDouble())) {
-            $this->findings[] = Finding::clash('too-thin', sprintf(
+            $this->findings[] = Finding::clash(Code::TooThin, sprintf(
                 '%s cannot be made %s wide, %s high and %s deep. Give it more, or leave an open gap.',
                 $tier->unit === UnitKind::Filler ? 'A filler panel' : ($cell->shelves() === 1 ? 'A shelf' : $cell->shelves().' shelves'),
                 $this->terms->format->write($bay->width->result),
@@ -236,7 +237,7 @@ final class BoxMaker
     {
         $tiers = $group[0]->bay->stacks()[$k];
 
-        return Finding::clash('too-thin', sprintf(
+        return Finding::clash(Code::TooThin, sprintf(
             'A box of %s by %s has no room between its boards, which are %s thick. Join it with its neighbour, or give it more.',
             $this->terms->format->write($outer->result),
             $this->terms->format->write($height->result),

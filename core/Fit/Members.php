@@ -11,7 +11,8 @@ use Incastro\Fit\Layout\Run;
 use Incastro\Geometry\Point;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
-use Incastro\Rules\Edit;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
@@ -256,8 +257,8 @@ final readonly class Members
 
     private function noRoom(Member $member): Finding
     {
-        return Finding::clash('member-no-room', 'The ceiling leaves a worktop no room there. Lower what is under it, or take the worktop away.', $member->id)
-            ->withWaysOut([new WayOut('Take the worktop away', new Edit("layout.members.$member->id", null))]);
+        return Finding::clash(Code::MemberNoRoom, 'The ceiling leaves a worktop no room there. Lower what is under it, or take the worktop away.', $member->id)
+            ->withWaysOut([new WayOut('Take the worktop away', Edits::withoutMember($member->id))]);
     }
 
     /** @param list<Box> $boxes */
@@ -343,8 +344,8 @@ final readonly class Members
         $findings = [];
         foreach ($this->of(MemberKind::EndPanel) as $member) {
             if (! in_array($member->id, $standing, true)) {
-                $findings[] = Finding::clash('end-panel-nowhere', 'An end panel stands at an end of the run that no wall closes, beside a box. This one has no such place.', $member->id)
-                    ->withWaysOut([new WayOut('Take the end panel away', new Edit("layout.members.$member->id", null))]);
+                $findings[] = Finding::clash(Code::EndPanelNowhere, 'An end panel stands at an end of the run that no wall closes, beside a box. This one has no such place.', $member->id)
+                    ->withWaysOut([new WayOut('Take the end panel away', Edits::withoutMember($member->id))]);
             }
         }
 

@@ -14,7 +14,8 @@ use Incastro\Fit\Layout\Size;
 use Incastro\Fit\Layout\TopForm;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
-use Incastro\Rules\Edit;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
@@ -341,14 +342,14 @@ final class RunFitter
         $findings = [];
         if ($across->over->isPositive() || $this->isNothingLeft($across)) {
             $fixed = count($this->run->bays) === 1 ? $this->run->bays[0]->size->fixed : null;
-            $findings[] = Finding::clash('run-overfull', $fixed === null
+            $findings[] = Finding::clash(Code::RunOverfull, $fixed === null
                 ? sprintf('The bays ask for %s more than the run has.', $this->terms->format->write($across->over->roundedUp($this->terms->format->step)))
                 : sprintf('The box jams between the walls: its width is %s, and %s is the most that goes.', $this->terms->format->write($fixed), $this->terms->format->write($fixed->minus($across->over)->roundedDown($this->terms->format->step))), $this->run->id)
                 ->about(array_map(fn (Bay $bay) => $bay->id, $this->run->bays));
         }
         foreach ($this->run->bays as $bay) {
             if ($divisions[$bay->id]->over->isPositive()) {
-                $findings[] = Finding::clash('bay-overfull', sprintf('The tiers of this bay ask for %s more than its height has.', $this->terms->format->write($divisions[$bay->id]->over->roundedUp($this->terms->format->step))), $bay->id);
+                $findings[] = Finding::clash(Code::BayOverfull, sprintf('The tiers of this bay ask for %s more than its height has.', $this->terms->format->write($divisions[$bay->id]->over->roundedUp($this->terms->format->step))), $bay->id);
             }
         }
 
@@ -376,14 +377,14 @@ final class RunFitter
         foreach ($this->run->bays as $bay) {
             foreach ($bay->tiers as $tier) {
                 if ($tier->depth?->isGreaterThan($deepest) === true) {
-                    $findings[] = Finding::clash('tier-depth', sprintf('This tier stands out in front of the space: its depth is %s, and %s is the most that goes.', $this->terms->format->write($tier->depth), $this->terms->format->write($deepest)), $tier->id)
-                        ->withWaysOut([new WayOut('As deep as the run', new Edit("layout.tiers.$tier->id.depth", null))]);
+                    $findings[] = Finding::clash(Code::TierDepth, sprintf('This tier stands out in front of the space: its depth is %s, and %s is the most that goes.', $this->terms->format->write($tier->depth), $this->terms->format->write($deepest)), $tier->id)
+                        ->withWaysOut([new WayOut('As deep as the run', Edits::tier($tier->id)->with('depth', null))]);
                 }
             }
         }
         if ($this->run->depth !== null) {
             if ($this->run->depth->isGreaterThan($deepest)) {
-                $findings[] = Finding::clash('run-depth', sprintf('The run stands out in front of the space: its depth is %s, and %s is the most that goes.', $this->terms->format->write($this->run->depth), $this->terms->format->write($deepest)), $this->run->id);
+                $findings[] = Finding::clash(Code::RunDepth, sprintf('The run stands out in front of the space: its depth is %s, and %s is the most that goes.', $this->terms->format->write($this->run->depth), $this->terms->format->write($deepest)), $this->run->id);
             }
         }
 

@@ -7,7 +7,8 @@ namespace Incastro\Fit;
 use Incastro\Geometry\Point;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
-use Incastro\Rules\Edit;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
@@ -59,8 +60,8 @@ final class ShelfFitter
                 if (min($shelf->length->result->toDouble(), $shelf->depth->result->toDouble()) >= self::LEAST) {
                     $shelves[] = $shelf;
                 } else {
-                    $this->findings[] = Finding::clash('shelf-no-room', sprintf('Walls or ceiling leave shelf %d no room. Take it out, or put fewer there.', $i), $cell->tier->id)
-                        ->withWaysOut([new WayOut('Keep '.($i - 1), new Edit("layout.tiers.{$cell->tier->id}.shelves", ['fixed' => $i - 1, 'adjustable' => 0]))]);
+                    $this->findings[] = Finding::clash(Code::ShelfNoRoom, sprintf('Walls or ceiling leave shelf %d no room. Take it out, or put fewer there.', $i), $cell->tier->id)
+                        ->withWaysOut([new WayOut('Keep '.($i - 1), Edits::tier($cell->tier->id)->shelves($i - 1, 0))]);
                 }
             }
         }

@@ -7,7 +7,8 @@ namespace Incastro\Fit;
 use Incastro\Fit\Layout\Size;
 use Incastro\Fit\Layout\Tier;
 use Incastro\Measure\Length;
-use Incastro\Rules\Edit;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\WayOut;
 
@@ -82,8 +83,8 @@ final readonly class TierDivider
         foreach (self::ordered($bays)[1] as $bay) {
             foreach ($bay->bay->tiers as $tier) {
                 if ($tier->snap !== null) {
-                    $findings[] = Finding::warning('snap-ring', 'This tier lines up with one that, by way of others, lines up with it. It keeps its own height.', $tier->id)
-                        ->withWaysOut([new WayOut('Line it up with nothing', new Edit("layout.tiers.$tier->id.snap", null))]);
+                    $findings[] = Finding::warning(Code::SnapRing, 'This tier lines up with one that, by way of others, lines up with it. It keeps its own height.', $tier->id)
+                        ->withWaysOut([new WayOut('Line it up with nothing', Edits::tier($tier->id)->with('snap', null))]);
                 }
             }
         }

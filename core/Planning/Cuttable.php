@@ -8,7 +8,8 @@ use Incastro\Cut\CutPiece;
 use Incastro\Cut\StockFit;
 use Incastro\Fit\Box;
 use Incastro\Fit\FittedLayout;
-use Incastro\Rules\Edit;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
@@ -47,7 +48,7 @@ final readonly class Cuttable
 
     private function finding(Placed $placed, string $reason, FittedLayout $layout): Finding
     {
-        return Finding::clash('no-stock', sprintf('%s cannot be cut: %s. Give the job a sheet for it, or make it smaller.', $placed->piece->mark, $reason), $placed->owner)
+        return Finding::clash(Code::NoStock, sprintf('%s cannot be cut: %s. Give the job a sheet for it, or make it smaller.', $placed->piece->mark, $reason), $placed->owner)
             ->about([$placed->piece->key])->withWaysOut($this->waysOut($placed->owner, $layout));
     }
 
@@ -75,14 +76,14 @@ final readonly class Cuttable
         $columns = $box->columns;
         $middle = intdiv(count($columns), 2);
         $ways = count($columns) > 1
-            ? [new WayOut('Make two boxes of it', new Edit("layout.bays.{$columns[$middle]->bayId}.joined", false))]
+            ? [new WayOut('Make two boxes of it', Edits::bay($columns[$middle]->bayId)->with('joined', false))]
             : [self::split($columns[0]->bayId)];
 
-        return [...$ways, new WayOut('Cut it into base and upper', new Edit('layout.do', ['action' => 'base-upper', 'cell' => $columns[0]->bayId, 'seed' => 'for-sheets-'.$columns[0]->bayId]))];
+        return [...$ways, new WayOut('Cut it into base and upper', Edits::action('base-upper', $columns[0]->bayId, 'for-sheets-'.$columns[0]->bayId))];
     }
 
     private static function split(string $bay): WayOut
     {
-        return new WayOut('Split the bay in two', new Edit('layout.do', ['action' => 'split-bay', 'cell' => $bay, 'seed' => "for-sheets-$bay"]));
+        return new WayOut('Split the bay in two', Edits::action('split-bay', $bay, "for-sheets-$bay"));
     }
 }

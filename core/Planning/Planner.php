@@ -23,6 +23,7 @@ use Incastro\Fit\LayoutFitter;
 use Incastro\Fit\Marks;
 use Incastro\Fit\Terms;
 use Incastro\Pieces\Piece;
+use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\SpaceSurvey;
@@ -72,7 +73,7 @@ final readonly class Planner
     /**
      * One finding of a space with all its ways out tried, however long that takes.
      */
-    public function waysOut(Job $job, Space $space, string $code, string $place): ?Finding
+    public function waysOut(Job $job, Space $space, Code $code, string $place): ?Finding
     {
         $room = (new SpaceSurvey($space->sheet, $space->takes, $space->things, $job->format))->solve()->room;
         if ($room === null) {
@@ -94,7 +95,7 @@ final readonly class Planner
     {
         $marks ??= new Marks($space->layout->marks);
         // What would make the survey surer is said where one measures.
-        $findings = array_values(array_filter($survey->findings, fn (Finding $finding) => ! in_array($finding->code, ['unchecked', 'struck'], true)));
+        $findings = array_values(array_filter($survey->findings, fn (Finding $finding) => ! in_array($finding->code, [Code::Unchecked, Code::Struck], true)));
         if ($survey->room === null) {
             return new SpacePlan($space, $survey, null, [], [], $findings, Verdict::of($survey, null, $findings));
         }

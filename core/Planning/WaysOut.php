@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Planning;
 
 use Incastro\Planning\Layout\LayoutReader;
+use Incastro\Rules\Code;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Severity;
@@ -85,7 +86,7 @@ final class WaysOut
     {
         foreach ($after as $other) {
             // What is opened up behind a board needs the board away, too.
-            if (in_array($other->code, [$finding->code, 'board-across'], true) && $finding->related !== [] && in_array($finding->related[0], $other->related, true)) {
+            if (in_array($other->code, [$finding->code, Code::BoardAcross], true) && $finding->related !== [] && in_array($finding->related[0], $other->related, true)) {
                 return true;
             }
         }

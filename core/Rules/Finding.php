@@ -17,7 +17,7 @@ final readonly class Finding
      * @param  list<string>  $related
      */
     public function __construct(
-        public string $code,
+        public Code $code,
         public Severity $severity,
         public string $sentence,
         public string $place,
@@ -26,18 +26,18 @@ final readonly class Finding
     ) {
     }
 
-    public static function clash(string $code, string $sentence, string $place): self
+    public static function clash(Code $code, string $sentence, string $place): self
     {
         return new self($code, Severity::Clash, $sentence, $place);
     }
 
     /** @param list<string> $related */
-    public static function warning(string $code, string $sentence, string $place, array $related = []): self
+    public static function warning(Code $code, string $sentence, string $place, array $related = []): self
     {
         return new self($code, Severity::Warning, $sentence, $place, [], $related);
     }
 
-    public static function note(string $code, string $sentence, string $place): self
+    public static function note(Code $code, string $sentence, string $place): self
     {
         return new self($code, Severity::Note, $sentence, $place);
     }

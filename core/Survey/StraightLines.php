@@ -8,6 +8,7 @@ use Incastro\Geometry\Point;
 use Incastro\Geometry\SmoothLine;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
+use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
 
 /**
@@ -66,6 +67,6 @@ final readonly class StraightLines
         }
         $slot = $line[$odd[0]]->slot;
 
-        return Finding::warning('suspect', sprintf('“%s” is about %s too %s for its neighbours: a wall bends, it does not jump. Take it again.', $slot->label, $this->format->write(Length::ofDouble(abs($odd[1]))), $odd[1] > 0 ? 'large' : 'small'), $slot->id);
+        return Finding::warning(Code::Suspect, sprintf('“%s” is about %s too %s for its neighbours: a wall bends, it does not jump. Take it again.', $slot->label, $this->format->write(Length::ofDouble(abs($odd[1]))), $odd[1] > 0 ? 'large' : 'small'), $slot->id);
     }
 }

@@ -16,9 +16,6 @@ use Incastro\Survey\Space\Sheet;
  */
 final readonly class Survey
 {
-    /** Findings that say the readings do not agree. */
-    private const DISAGREE = ['takes-differ', 'suspect', 'undecided', 'too-few', 'plan-cannot-close', 'plan-crosses'];
-
     /**
      * @param  list<Slot>  $slots
      * @param  array<string, Reading>  $readings  by slot
@@ -62,7 +59,7 @@ final readonly class Survey
     public function disagrees(): bool
     {
         foreach ($this->findings as $finding) {
-            if (in_array($finding->code, self::DISAGREE, true)) {
+            if ($finding->code->isDisagreement()) {
                 return true;
             }
         }

@@ -7,6 +7,7 @@ namespace Incastro\Survey;
 use Incastro\Geometry\Polygon;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
+use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Words;
 use Incastro\Survey\Network\Adjusted;
@@ -88,7 +89,7 @@ final readonly class SurveyFindings
         $best = MostHelpful::position($draft, array_combine(array_map(fn (Observation $candidate) => $candidate->id, $candidates), $candidates));
         $slot = $this->slot($best);
 
-        return [Finding::warning('plan-floats', sprintf(
+        return [Finding::warning(Code::PlanFloats, sprintf(
             count($corners) === 1 ? 'Corner %s floats: the readings do not say where it is.%s' : 'Corners %s float: the readings do not say where they are.%s',
             $names,
             $slot === null ? ' Add a diagonal or a corner there.' : sprintf(' “%s” would help most.', $slot->label),
@@ -102,16 +103,16 @@ final readonly class SurveyFindings
         foreach ($scrutinised->suspects ?? [] as $suspect) {
             [$take, $slot] = $this->takes[$suspect->id];
             if ($this->isRetaken($suspect, $scrutinised->suspects ?? [])) {
-                $findings[] = Finding::note('struck', sprintf('One take of “%s” was %s and does not count; the other agrees with the rest.', $slot->label, $this->error($slot, $suspect->error, $suspect->slip)), $slot->id);
+                $findings[] = Finding::note(Code::Struck, sprintf('One take of “%s” was %s and does not count; the other agrees with the rest.', $slot->label, $this->error($slot, $suspect->error, $suspect->slip)), $slot->id);
             } else {
-                $findings[] = Finding::warning('suspect', sprintf('“%s” is %s. Take it again.', $slot->label, $this->error($slot, $suspect->error, $suspect->slip)), $slot->id);
+                $findings[] = Finding::warning(Code::Suspect, sprintf('“%s” is %s. Take it again.', $slot->label, $this->error($slot, $suspect->error, $suspect->slip)), $slot->id);
             }
         }
         foreach ($scrutinised->undecided ?? [] as $set) {
             $findings[] = $this->undecided($set);
         }
         if ($scrutinised->tooFew ?? false) {
-            $findings[] = Finding::warning('too-few', 'More than one reading is wrong, and there are too few to say which. More readings are needed: a diagonal or a corner that is not there yet, or these again.', '');
+            $findings[] = Finding::warning(Code::TooFew, 'More than one reading is wrong, and there are too few to say which. More readings are needed: a diagonal or a corner that is not there yet, or these again.', '');
         }
 
         return $findings;
@@ -140,11 +141,11 @@ final readonly class SurveyFindings
         $again = $this->takes[$set->takeAgain][1];
         $slots = array_unique(array_map(fn (string $id) => $this->takes[$id][1]->id, $set->ids));
         if (count($slots) === 1) {
-            return Finding::warning('takes-differ', sprintf('The takes of “%s” differ by more than their tool does. Take it a third time.', $again->label), $again->id);
+            return Finding::warning(Code::TakesDiffer, sprintf('The takes of “%s” differ by more than their tool does. Take it a third time.', $again->label), $again->id);
         }
         $new = $this->slot($set->newReading);
 
-        return Finding::warning('undecided', sprintf(
+        return Finding::warning(Code::Undecided, sprintf(
             'One of these is wrong, and they cannot be told apart: %s. Take “%s” again%s.',
             Words::listed($members, 'or'),
             $again->label,
@@ -166,7 +167,7 @@ final readonly class SurveyFindings
         $findings = [];
         foreach ($this->readings as $reading) {
             if ($reading->takesDiffer()) {
-                $findings[] = Finding::warning('takes-differ', sprintf('The two takes of “%s” differ by more than a tape does. Take it a third time.', $reading->slot->label), $reading->slot->id);
+                $findings[] = Finding::warning(Code::TakesDiffer, sprintf('The two takes of “%s” differ by more than a tape does. Take it a third time.', $reading->slot->label), $reading->slot->id);
             }
         }
 
@@ -181,11 +182,11 @@ final readonly class SurveyFindings
         $proven = $closing->provenWrong();
         $slot = $proven === [] ? null : $this->takes[$proven[0]][1];
         if ($slot !== null && count($this->readings[$slot->id]->takes) > 1) {
-            return [Finding::note('struck', sprintf('One take of “%s” cannot be: no plan closes with it. It does not count; the other does.', $slot->label), $slot->id)];
+            return [Finding::note(Code::Struck, sprintf('One take of “%s” cannot be: no plan closes with it. It does not count; the other does.', $slot->label), $slot->id)];
         }
         foreach (array_slice($closing->contradictions()->found, 0, 2) as [$long, $way]) {
             $sum = array_sum(array_map(fn (PlanReading $part) => $part->value, $way));
-            $findings[] = Finding::warning('plan-cannot-close', sprintf(
+            $findings[] = Finding::warning(Code::PlanCannotClose, sprintf(
                 'No plan closes: %s was read as %s, but %s come to %s together. It is at least %s too long, or one of them too short. Take them again.',
                 $name($long),
                 $this->mm($long->value),
@@ -207,7 +208,7 @@ final readonly class SurveyFindings
         $shape = $this->sheet->shape;
         $crossing = (new Polygon(array_map(fn (int $corner) => $this->network->corner($adjusted->unknowns, $corner, $this->network->planHeight), array_keys($shape->edges))))->crossing();
 
-        return $crossing === null ? [] : [Finding::warning('plan-crosses', sprintf('The plan crosses itself: %s crosses %s. Check the order of the corners, which go round anticlockwise as seen from above, and the sides there.', $shape->edgeName($crossing[0]), $shape->edgeName($crossing[1])), '')];
+        return $crossing === null ? [] : [Finding::warning(Code::PlanCrosses, sprintf('The plan crosses itself: %s crosses %s. Check the order of the corners, which go round anticlockwise as seen from above, and the sides there.', $shape->edgeName($crossing[0]), $shape->edgeName($crossing[1])), '')];
     }
 
     /** @return list<Finding> */
@@ -218,7 +219,7 @@ final readonly class SurveyFindings
         }
         $open = array_values(array_filter($this->slots, fn (Slot $slot) => $slot->kind === ReadingKind::Diagonal && ! isset($this->readings[$slot->id])));
 
-        return [Finding::warning('plan-not-checked', 'Nothing shows yet whether the space is skewed: widths and depths agree just as well in a slanted plan. Take one diagonal or one corner angle.', $open[0]->id ?? '')];
+        return [Finding::warning(Code::PlanNotChecked, 'Nothing shows yet whether the space is skewed: widths and depths agree just as well in a slanted plan. Take one diagonal or one corner angle.', $open[0]->id ?? '')];
     }
 
     /**
@@ -248,7 +249,7 @@ final readonly class SurveyFindings
         $best = $this->mostHelpful($room, $walls->adjusted, $wallCandidates, $levelCandidates, $ofWalls, $ofLevels);
         $more = count($names) - self::NAMED;
 
-        return [Finding::note('unchecked', sprintf(
+        return [Finding::note(Code::Unchecked, sprintf(
             'Nothing checks %s%s: take them with care, or twice.%s',
             $more > 0 ? implode(', ', array_slice($names, 0, self::NAMED)) : Words::listed(array_values($names), 'and'),
             $more > 0 ? sprintf(' and %d more', $more) : '',
@@ -290,7 +291,7 @@ final readonly class SurveyFindings
         }
         $findings = [];
         if ($this->slot('height-front') !== null && ! isset($this->readings['height-front'])) {
-            $findings[] = Finding::note('height-in-front-missing', 'The ceiling height in front is not known, so a box is reckoned to be stood up under the space’s own ceiling.', 'height-front');
+            $findings[] = Finding::note(Code::HeightInFrontMissing, 'The ceiling height in front is not known, so a box is reckoned to be stood up under the space’s own ceiling.', 'height-front');
         }
         foreach ($room->things as $thing) {
             $place = "thing:$thing->id";
@@ -298,18 +299,18 @@ final readonly class SurveyFindings
                 $length = $room->edgeLength($thing->wall);
                 $left = $thing->left($length);
                 if ($left < -self::OVER || $left + $thing->width > $length + self::OVER) {
-                    $findings[] = Finding::warning('thing-outside', sprintf('%s lies outside %s: it is %s wide at %s from the %s corner, and the wall is %s long. Check the distance or the corner it is measured from.', $thing->name, $room->shape->wallName($thing->wall), $this->mm($thing->width), $this->mm($thing->along), $thing->fromRight ? 'right' : 'left', $this->mm($length)), $place);
+                    $findings[] = Finding::warning(Code::ThingOutside, sprintf('%s lies outside %s: it is %s wide at %s from the %s corner, and the wall is %s long. Check the distance or the corner it is measured from.', $thing->name, $room->shape->wallName($thing->wall), $this->mm($thing->width), $this->mm($thing->along), $thing->fromRight ? 'right' : 'left', $this->mm($length)), $place);
                 }
                 // Under a slope the wall is as high as it is there.
                 $height = $room->frame($thing->wall)->ceilingAt(max(0.0, min($length, $left + $thing->width / 2)), 0.0);
                 $foot = $thing->foot($height);
                 if ($foot < -self::OVER || $foot + $thing->height > $height + 200.0) {
-                    $findings[] = Finding::warning('thing-outside', sprintf('%s does not lie between floor and ceiling: %s high at %s from the %s, under %s. Check the height or what it is measured from.', $thing->name, $this->mm($thing->height), $this->mm($thing->up), $thing->fromCeiling ? 'ceiling' : 'floor', $this->mm($height)), $place);
+                    $findings[] = Finding::warning(Code::ThingOutside, sprintf('%s does not lie between floor and ceiling: %s high at %s from the %s, under %s. Check the height or what it is measured from.', $thing->name, $this->mm($thing->height), $this->mm($thing->up), $thing->fromCeiling ? 'ceiling' : 'floor', $this->mm($height)), $place);
                 }
             }
             $caution = $thing->kind->caution();
             if ($caution !== null) {
-                $findings[] = Finding::note('caution-'.$thing->kind->value, $caution, $place);
+                $findings[] = Finding::note(Code::Caution, $caution, $place);
             }
         }
 

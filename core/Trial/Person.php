@@ -9,6 +9,7 @@ use Incastro\Fit\FittedLayout;
 use Incastro\Measure\Angle;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
+use Incastro\Rules\Code;
 use Incastro\Survey\Reading;
 use Incastro\Survey\ReadingKind;
 use Incastro\Survey\SheetChoices;
@@ -154,7 +155,7 @@ final class Person
         $bySlot = array_column($survey->slots, null, 'id');
         $place = null;
         foreach ($survey->findings as $finding) {
-            if (in_array($finding->code, ['suspect', 'undecided', 'takes-differ', 'plan-cannot-close'], true) && isset($bySlot[$finding->place])) {
+            if (in_array($finding->code, [Code::Suspect, Code::Undecided, Code::TakesDiffer, Code::PlanCannotClose], true) && isset($bySlot[$finding->place])) {
                 $place = $bySlot[$finding->place];
                 break;
             }

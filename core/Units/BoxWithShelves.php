@@ -16,7 +16,8 @@ use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
-use Incastro\Rules\Edit;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\MaterialRole;
 use Incastro\Rules\Rule;
@@ -213,8 +214,8 @@ final readonly class BoxWithShelves
         $t = $this->terms->materials->carcass->thickness;
         $fits = max(0, (int) floor(($opening->height->result->toDouble() - self::LOWEST_OPENING) / (self::LOWEST_OPENING + $t->toDouble())));
 
-        return Finding::clash('shelves-too-close', sprintf('%d shelves leave openings of %s; %s is the least that a hand gets into. Take some out.', $opening->shelves(), $this->terms->format->write($spacing->result), $this->terms->format->write($least)), $opening->tierId)
-            ->withWaysOut([new WayOut($fits === 1 ? 'Keep 1 shelf' : "Keep $fits shelves", new Edit("layout.tiers.$opening->tierId.shelves", ['fixed' => min($fits, $opening->fixedShelves), 'adjustable' => max(0, $fits - min($fits, $opening->fixedShelves))]))]);
+        return Finding::clash(Code::ShelvesTooClose, sprintf('%d shelves leave openings of %s; %s is the least that a hand gets into. Take some out.', $opening->shelves(), $this->terms->format->write($spacing->result), $this->terms->format->write($least)), $opening->tierId)
+            ->withWaysOut([new WayOut($fits === 1 ? 'Keep 1 shelf' : "Keep $fits shelves", Edits::tier($opening->tierId)->shelves(min($fits, $opening->fixedShelves), max(0, $fits - min($fits, $opening->fixedShelves))))]);
     }
 
     private function tooShallow(Opening $opening, Working $depth): Finding
@@ -222,10 +223,10 @@ final readonly class BoxWithShelves
         $least = $this->terms->rules->get(Rule::LeastDepth);
         $deeper = $this->box->outerDepth()->plus($least)->minus($depth->result)->roundedUp($this->terms->format->step);
 
-        return Finding::clash('too-shallow', sprintf('A shelf here is %s deep; things fall off one of less than %s.', $this->terms->format->write($depth->result->roundedDown($this->terms->format->step)), $this->terms->format->write($least)), $opening->tierId)
+        return Finding::clash(Code::TooShallow, sprintf('A shelf here is %s deep; things fall off one of less than %s.', $this->terms->format->write($depth->result->roundedDown($this->terms->format->step)), $this->terms->format->write($least)), $opening->tierId)
             ->withWaysOut([
-                new WayOut(sprintf('Make the box %s deep', $this->terms->format->write($deeper)), new Edit("layout.tiers.{$this->box->id}.depth", ['nm' => $deeper->nanometres(), 'typed' => ''])),
-                new WayOut('Take its shelves out', new Edit("layout.tiers.$opening->tierId.shelves", ['fixed' => 0, 'adjustable' => 0])),
+                new WayOut(sprintf('Make the box %s deep', $this->terms->format->write($deeper)), Edits::tier($this->box->id)->measuring('depth', $deeper)),
+                new WayOut('Take its shelves out', Edits::tier($opening->tierId)->shelves(0, 0)),
             ]);
     }
 

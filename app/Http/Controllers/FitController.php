@@ -21,6 +21,7 @@ use Incastro\Exchange\LengthWriter;
 use Incastro\Exchange\Templates;
 use Incastro\Planning\JobReader;
 use Incastro\Planning\Planner;
+use Incastro\Rules\Code;
 
 /** Other looks at what is fitted into a space: from above, cut through, in the round; layouts to start from; templates. */
 final class FitController extends Controller
@@ -55,9 +56,9 @@ final class FitController extends Controller
     /** All ways out of one finding: of a large layout the answer to an edit brings only the first few. */
     public function waysOut(Request $request, Space $space, Planner $planner): JsonResponse
     {
-        $data = $request->validate(['code' => ['required', 'string', 'max:60'], 'place' => ['required', 'string', 'max:120']]);
+        $data = $request->validate(['code' => ['required', Rule::enum(Code::class)], 'place' => ['required', 'string', 'max:120']]);
         $job = JobReader::read(JobDocument::of($space->job));
-        $finding = $planner->waysOut($job, $job->space($space->id), $data['code'], $data['place']);
+        $finding = $planner->waysOut($job, $job->space($space->id), Code::from($data['code']), $data['place']);
         if ($finding === null) {
             abort(404, 'This is solved already.');
         }

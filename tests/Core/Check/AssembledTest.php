@@ -35,7 +35,7 @@ final class AssembledTest extends TestCase
     private static function clashes(SpacePlan $plan): array
     {
         // That its boards are longer than a sheet is another matter.
-        return array_values(array_filter($plan->findings, fn (Finding $finding) => $finding->severity === Severity::Clash && $finding->code !== 'no-stock'));
+        return array_values(array_filter($plan->findings, fn (Finding $finding) => $finding->severity === Severity::Clash && $finding->code->value !== 'no-stock'));
     }
 
     /** @param array<string, mixed> $low */
@@ -109,7 +109,7 @@ final class AssembledTest extends TestCase
         $plan = TestLayout::of([TestLayout::bay('a', [], [$under, Doc::tier('high', ['joined' => false, 'unit' => 'open'])]), TestLayout::bay('b', ['size' => TestLayout::mm(250)])], ['depth' => TestLayout::mm(500)])
             ->with(['members' => [Doc::member('w', 'worktop', ['low'])]])
             ->thing('t', 'post', 350, 0, 120, 1, 495, 'may-be-covered')->plan();
-        $clash = array_values(array_filter(self::clashes($plan), fn (Finding $finding) => $finding->code === 'assembled-thing'))[0] ?? null;
+        $clash = array_values(array_filter(self::clashes($plan), fn (Finding $finding) => $finding->code->value === 'assembled-thing'))[0] ?? null;
         self::assertNotNull($clash);
         self::assertSame('w', $clash->place);
         self::assertStringStartsWith('W1-top stands ', $clash->sentence);
@@ -179,6 +179,6 @@ final class AssembledTest extends TestCase
     {
         // A bay that is 100 too wide stands in both walls: that is one thing.
         $clashes = TestLayout::of([TestLayout::bay('a', ['size' => TestLayout::mm(1300)])])->clashes();
-        self::assertSame(['run-overfull', 'no-stock'], array_map(fn (Finding $finding) => $finding->code, $clashes));
+        self::assertSame(['run-overfull', 'no-stock'], array_map(fn (Finding $finding) => $finding->code->value, $clashes));
     }
 }

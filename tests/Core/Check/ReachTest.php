@@ -49,13 +49,13 @@ final class ReachTest extends TestCase
     #[DataProvider('clashes')]
     public function test_every_clash_has_a_place_an_amount_and_a_way_out_that_solves_it(TestLayout $layout, string $code, string $words): void
     {
-        $clash = array_values(array_filter($layout->clashes(), fn (Finding $finding) => $finding->code === $code))[0] ?? null;
-        self::assertNotNull($clash, implode(', ', array_map(fn (Finding $finding) => $finding->code.': '.$finding->sentence, $layout->clashes())));
+        $clash = array_values(array_filter($layout->clashes(), fn (Finding $finding) => $finding->code->value === $code))[0] ?? null;
+        self::assertNotNull($clash, implode(', ', array_map(fn (Finding $finding) => $finding->code->value.': '.$finding->sentence, $layout->clashes())));
         self::assertStringContainsString($words, $clash->sentence);
         self::assertNotSame('', $clash->place);
         self::assertNotSame([], $clash->waysOut, $clash->sentence);
         foreach ($clash->waysOut as $way) {
-            $codes = array_map(fn (Finding $finding) => $finding->code.$finding->place, $layout->edited($way->edit)->clashes());
+            $codes = array_map(fn (Finding $finding) => $finding->code->value.$finding->place, $layout->edited($way->edit)->clashes());
             self::assertNotContains($code.$clash->place, $codes, $way->label);
         }
     }
@@ -68,7 +68,7 @@ final class ReachTest extends TestCase
         // 82 + 2 · 5 of air, both ways.
         self::assertEqualsWithDelta(92.0 * 92.0, $back->outline->holes[0]->area(), 0.5);
         $shelved = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['adjustable_shelves' => 5])])])->thing('socket', 'socket', 200, 440, 82, 82, 8, 'reachable')->with(['openings' => ['socket']]);
-        self::assertSame('board-across', $shelved->clashes()[0]->code);
+        self::assertSame('board-across', $shelved->clashes()[0]->code->value);
         self::assertSame([], $shelved->edited($shelved->clashes()[0]->waysOut[0]->edit)->clashes());
     }
 
@@ -114,13 +114,13 @@ final class ReachTest extends TestCase
         $layout = self::plain();
         $second = Doc::run('second', 1, [TestLayout::bay('c', [], [Doc::tier('c-1')])], ['depth' => TestLayout::mm(300)]);
         $both = $layout->with(['runs' => [...$layout->layout['runs'], $second], 'members' => [...$layout->layout['members'], Doc::member('p2', 'plinth', ['c'])]]);
-        $clash = array_values(array_filter($both->clashes(), fn (Finding $finding) => $finding->code === 'overlap'))[0] ?? null;
+        $clash = array_values(array_filter($both->clashes(), fn (Finding $finding) => $finding->code->value === 'overlap'))[0] ?? null;
         self::assertNotNull($clash);
         self::assertStringContainsString('inside box B1 of another run', $clash->sentence);
         $shelves = $layout->with(['runs' => [...$layout->layout['runs'], Doc::run('second', 1, [TestLayout::bay('c', [], [Doc::tier('c-1', ['unit' => 'shelves'])])], ['depth' => TestLayout::mm(300)])]]);
         self::assertStringContainsString('shelves would stand', implode(', ', array_map(fn (Finding $finding) => $finding->sentence, $shelves->clashes())));
         foreach ($clash->waysOut as $way) {
-            $left = array_filter($both->edited($way->edit)->clashes(), fn (Finding $finding) => $finding->code === 'overlap');
+            $left = array_filter($both->edited($way->edit)->clashes(), fn (Finding $finding) => $finding->code->value === 'overlap');
             self::assertSame([], array_values($left), $way->label);
         }
     }

@@ -54,7 +54,7 @@ final class VerdictTest extends TestCase
 
     public function test_cautions_stand_where_they_apply(): void
     {
-        $codes = fn (SpacePlan $space) => array_map(fn ($finding) => $finding->code, $space->findings);
+        $codes = fn (SpacePlan $space) => array_map(fn ($finding) => $finding->code->value, $space->findings);
         self::assertSame(['anchor', 'heavy', 'strip', 'saw'], $codes(self::planned(new TestAlcove(fn () => 0.0, fn () => 1200.0, skirting: 120.0), ['depth' => '400'])));
         // No skirting there, nothing to take off.
         self::assertSame(['anchor', 'heavy', 'saw'], $codes(self::planned(TestAlcove::leaning(), ['depth' => '400'])));
@@ -70,7 +70,7 @@ final class VerdictTest extends TestCase
         foreach (array_filter($space->pieces(), fn ($piece) => str_starts_with($piece->mark, 'B1-')) as $piece) {
             $kilograms += $piece->outline->area() * $piece->thickness->toDouble() * 680e-9;
         }
-        $heavy = array_values(array_filter($space->findings, fn ($finding) => $finding->code === 'heavy'))[0];
+        $heavy = array_values(array_filter($space->findings, fn ($finding) => $finding->code->value === 'heavy'))[0];
         self::assertStringContainsString(sprintf('about %.0f kg', $kilograms), $heavy->sentence);
     }
 }

@@ -69,11 +69,11 @@ final class CornersTest extends TestCase
     public function test_a_box_behind_another_runs_is_a_blind_corner(): void
     {
         // Box B2 is 200 deep off the left wall, and B1 begins 5 from it: of its 1189 it shows all but what lies before the face: 995.
-        $notes = array_filter(self::layout('through', 'stops')->plan()->findings, fn (Finding $finding) => $finding->code === 'blind-corner');
+        $notes = array_filter(self::layout('through', 'stops')->plan()->findings, fn (Finding $finding) => $finding->code->value === 'blind-corner');
         self::assertSame(['A blind corner: box B2 stands before box B1, which is reached through 995 mm of its 1189 mm. It is for what is seldom needed; or leave the corner open.'], array_values(array_map(fn (Finding $finding) => $finding->sentence, $notes)));
         // Where the side run goes through, nothing stands before either: each begins beside the other.
         foreach ([['corner', 'corner'], ['through', 'corner']] as $ends) {
-            self::assertNotContains('blind-corner', array_map(fn (Finding $finding) => $finding->code, self::layout(...$ends)->plan()->findings));
+            self::assertNotContains('blind-corner', array_map(fn (Finding $finding) => $finding->code->value, self::layout(...$ends)->plan()->findings));
         }
     }
 
@@ -83,11 +83,11 @@ final class CornersTest extends TestCase
         $bays = [TestLayout::bay('a', ['size' => TestLayout::mm(300)]), TestLayout::bay('b')];
         $layout = TestLayout::of($bays, ['depth' => TestLayout::mm(300), 'left' => 'through']);
         $layout = $layout->with(['runs' => [...$layout->layout['runs'], Doc::run('side', 1, [TestLayout::bay('s')], ['depth' => TestLayout::mm(200), 'right' => 'stops'])]]);
-        $clash = array_values(array_filter($layout->plan()->findings, fn (Finding $finding) => $finding->code === 'front-closed'))[0];
+        $clash = array_values(array_filter($layout->plan()->findings, fn (Finding $finding) => $finding->code->value === 'front-closed'))[0];
         self::assertStringContainsString('closes the front of box B1', $clash->sentence);
         self::assertSame('Let the run leave the corner at its left end open', $clash->waysOut[0]->label);
         foreach ($clash->waysOut as $way) {
-            self::assertNotContains('front-closed', array_map(fn (Finding $finding) => $finding->code, $layout->edited($way->edit)->clashes()), $way->label);
+            self::assertNotContains('front-closed', array_map(fn (Finding $finding) => $finding->code->value, $layout->edited($way->edit)->clashes()), $way->label);
         }
     }
 
@@ -95,11 +95,11 @@ final class CornersTest extends TestCase
     {
         $layout = self::layout('through', 'through');
         $clash = $layout->clashes()[0];
-        self::assertSame('overlap', $clash->code);
+        self::assertSame('overlap', $clash->code->value);
         // The side run is 200 deep, and the back run begins 5 from its wall.
         self::assertSame('Where two runs meet, box B2 would stand 195 mm inside box B1 of another run.', $clash->sentence);
         foreach ($clash->waysOut as $way) {
-            self::assertNotContains('overlap', array_map(fn (Finding $finding) => $finding->code, $layout->edited($way->edit)->clashes()), $way->label);
+            self::assertNotContains('overlap', array_map(fn (Finding $finding) => $finding->code->value, $layout->edited($way->edit)->clashes()), $way->label);
         }
     }
 
@@ -144,7 +144,7 @@ final class CornersTest extends TestCase
         ] + Doc::none();
         foreach ([3, 8, 21, 34] as $seed) {
             $plan = (new TestKind($kind, $seed))->plan($layout);
-            self::assertNotContains('overlap', array_map(fn (Finding $finding) => $finding->code, $plan->findings), "room $seed");
+            self::assertNotContains('overlap', array_map(fn (Finding $finding) => $finding->code->value, $plan->findings), "room $seed");
             self::assertGreaterThan(0.0, self::apart($plan), "room $seed");
         }
     }

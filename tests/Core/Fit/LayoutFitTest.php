@@ -154,7 +154,7 @@ final class LayoutFitTest extends TestCase
     {
         $layout = TestLayout::of([TestLayout::bay('a', ['size' => TestLayout::mm(700)]), TestLayout::bay('b', ['size' => TestLayout::mm(600)])]);
         $clash = $layout->clashes()[0];
-        self::assertSame('run-overfull', $clash->code);
+        self::assertSame('run-overfull', $clash->code->value);
         self::assertSame('The bays ask for 111 mm more than the run has.', $clash->sentence);
         self::assertNotSame([], $clash->waysOut);
         foreach ($clash->waysOut as $way) {

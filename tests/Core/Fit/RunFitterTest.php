@@ -73,7 +73,7 @@ final class RunFitterTest extends TestCase
     public function test_a_size_that_does_not_go_is_a_clash_with_a_checked_way_out(): void
     {
         $space = $this->planned(TestAlcove::leaning(), ['width' => '1200', 'depth' => '400']);
-        $clash = array_values(array_filter($space->findings, fn ($finding) => $finding->code === 'run-overfull'))[0] ?? null;
+        $clash = array_values(array_filter($space->findings, fn ($finding) => $finding->code->value === 'run-overfull'))[0] ?? null;
         self::assertNotNull($clash);
         self::assertStringContainsString('1200 mm, and 1185 mm is the most', $clash->sentence);
         self::assertSame('layout.bays.box-bay.size', $clash->waysOut[0]->edit->path);

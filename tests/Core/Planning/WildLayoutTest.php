@@ -66,7 +66,7 @@ final class WildLayoutTest extends TestCase
         $layout = TestLayout::of([$bay('a', ['size' => TestLayout::mm(3000)], 'box'), $bay('b', [], 'filler'), $bay('c', [], 'shelves'), $bay('d', [], 'box')]);
         $layout = $layout->with(['members' => [...$layout->layout['members'], Doc::member('top', 'worktop', ['b-1', 'c-1'])]]);
         $clashes = $layout->clashes();
-        $thin = array_values(array_filter($clashes, fn ($clash) => $clash->code === 'too-thin'));
+        $thin = array_values(array_filter($clashes, fn ($clash) => $clash->code->value === 'too-thin'));
         self::assertSame(['b-1', 'c-1', 'd-1'], array_map(fn ($clash) => $clash->place, $thin));
         self::assertStringMatchesFormat('A filler panel cannot be made 0 mm wide, %d mm high and 400 mm deep. Give it more, or leave an open gap.', $thin[0]->sentence);
         self::assertStringMatchesFormat('A shelf cannot be made 0 mm wide, %d mm high and 400 mm deep. Give it more, or leave an open gap.', $thin[1]->sentence);

@@ -172,13 +172,13 @@ final class AlcoveSurveyTest extends TestCase
     /** @return list<string> codes of warnings */
     private function codes(Survey $survey): array
     {
-        return array_values(array_map(fn (Finding $finding) => $finding->code, array_filter($survey->findings, fn (Finding $finding) => $finding->severity->value !== 'note')));
+        return array_values(array_map(fn (Finding $finding) => $finding->code->value, array_filter($survey->findings, fn (Finding $finding) => $finding->severity->value !== 'note')));
     }
 
     private function finding(Survey $survey, string $code): Finding
     {
         foreach ($survey->findings as $finding) {
-            if ($finding->code === $code) {
+            if ($finding->code->value === $code) {
                 return $finding;
             }
         }

@@ -219,8 +219,8 @@ final class SpaceSurveyTest extends TestCase
         $hidden = new HiddenRoom(SpaceShape::of(SpaceKind::Alcove), 2);
         $space = (new TestSpace($hidden->shape))->read($hidden->truth(...));
         $thing = fn (float $along, float $up) => new Thing('t', ThingKind::Socket, 'Socket', Face::Wall, 0, $along, false, $up, false, 80.0, 80.0, 10.0, ThingRule::Reachable, 'front', 0.0, 0.0, null, null);
-        $codes = fn (Thing $thing) => array_map(fn (Finding $finding) => $finding->code, array_filter($space->survey([$thing])->findings, fn (Finding $finding) => $finding->place === 'thing:t'));
-        self::assertSame(['caution-socket'], array_values($codes($thing(100.0, 300.0))));
+        $codes = fn (Thing $thing) => array_map(fn (Finding $finding) => $finding->code->value, array_filter($space->survey([$thing])->findings, fn (Finding $finding) => $finding->place === 'thing:t'));
+        self::assertSame(['caution'], array_values($codes($thing(100.0, 300.0))));
         self::assertContains('thing-outside', $codes($thing(4000.0, 300.0)));
         self::assertContains('thing-outside', $codes($thing(100.0, 5000.0)));
         self::assertNotNull($space->survey([$thing(4000.0, 300.0)])->room);

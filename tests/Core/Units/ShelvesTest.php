@@ -87,7 +87,7 @@ final class ShelvesTest extends TestCase
     {
         self::assertSame([], $this->box(1, 4)->findings);
         $findings = $this->box(0, 20)->findings;
-        self::assertSame('shelves-too-close', $findings[0]->code);
+        self::assertSame('shelves-too-close', $findings[0]->code->value);
         // (2000 − 36 − 360) / 21 = 76
         self::assertStringContainsString('openings of 76 mm', $findings[0]->sentence);
     }

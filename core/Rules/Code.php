@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Rules;
+
+/** Which rule found something. */
+enum Code: string
+{
+    case Anchor = 'anchor';
+    case AssembledApart = 'assembled-apart';
+    case AssembledOutside = 'assembled-outside';
+    case AssembledOverlap = 'assembled-overlap';
+    case AssembledThing = 'assembled-thing';
+    case BayOverfull = 'bay-overfull';
+    case BlindCorner = 'blind-corner';
+    case BoardAcross = 'board-across';
+    case Buried = 'buried';
+    case Caution = 'caution';
+    case Clearance = 'clearance';
+    case Covered = 'covered';
+    case DoorSwing = 'door-swing';
+    case EndPanelNowhere = 'end-panel-nowhere';
+    case EscapeCovered = 'escape-covered';
+    case FrontClosed = 'front-closed';
+    case GoingInMouth = 'going-in-mouth';
+    case GoingInSlid = 'going-in-slid';
+    case GoingInStoodUp = 'going-in-stood-up';
+    case GoingInWayIn = 'going-in-way-in';
+    case Heavy = 'heavy';
+    case HeightInFrontMissing = 'height-in-front-missing';
+    case InTheWay = 'in-the-way';
+    case KneesDeep = 'knees-deep';
+    case KneesHigh = 'knees-high';
+    case KneesWide = 'knees-wide';
+    case MemberNoRoom = 'member-no-room';
+    case NoStock = 'no-stock';
+    case OutOfReach = 'out-of-reach';
+    case Overlap = 'overlap';
+    case PlanCannotClose = 'plan-cannot-close';
+    case PlanCrosses = 'plan-crosses';
+    case PlanFloats = 'plan-floats';
+    case PlanNotChecked = 'plan-not-checked';
+    case RunDepth = 'run-depth';
+    case RunOverfull = 'run-overfull';
+    case Saw = 'saw';
+    case ShelfNoRoom = 'shelf-no-room';
+    case ShelvesTooClose = 'shelves-too-close';
+    case SnapRing = 'snap-ring';
+    case SocketCovered = 'socket-covered';
+    case Strip = 'strip';
+    case Struck = 'struck';
+    case Suspect = 'suspect';
+    case TakesDiffer = 'takes-differ';
+    case ThingOutside = 'thing-outside';
+    case TierDepth = 'tier-depth';
+    case TooFew = 'too-few';
+    case TooShallow = 'too-shallow';
+    case TooThin = 'too-thin';
+    case Unchecked = 'unchecked';
+    case Undecided = 'undecided';
+    case VentClosed = 'vent-closed';
+
+    /** Whether readings do not agree with each other, or make no plan. */
+    public function isDisagreement(): bool
+    {
+        return in_array($this, [self::TakesDiffer, self::Suspect, self::Undecided, self::TooFew, self::PlanCannotClose, self::PlanCrosses], true);
+    }
+
+    /** Whether it is said of a thing on a face, and of what is kept free for it. */
+    public function isAboutThing(): bool
+    {
+        return in_array($this, [self::InTheWay, self::Clearance, self::Covered, self::VentClosed, self::EscapeCovered, self::SocketCovered, self::Buried, self::OutOfReach], true);
+    }
+}

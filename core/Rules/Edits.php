@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Rules;
+
+use Incastro\Measure\Length;
+
+/**
+ * Makes the edits that ways out propose: the one place that knows how the parts of a layout are addressed. Example:
+ * `Edits::tier($id)->with('unit', 'open')`.
+ */
+final readonly class Edits
+{
+    private function __construct(private string $path)
+    {
+    }
+
+    public static function run(string $id): self
+    {
+        return new self("layout.runs.$id");
+    }
+
+    public static function bay(string $id): self
+    {
+        return new self("layout.bays.$id");
+    }
+
+    public static function tier(string $id): self
+    {
+        return new self("layout.tiers.$id");
+    }
+
+    public static function thing(string $id): self
+    {
+        return new self("things.$id");
+    }
+
+    /** A field of the part is given a value; null as computed. */
+    public function with(string $field, mixed $value): Edit
+    {
+        return new Edit("$this->path.$field", $value);
+    }
+
+    /** A field of the part is given a length that was computed. */
+    public function measuring(string $field, Length $length): Edit
+    {
+        return $this->with($field, ['nm' => $length->nanometres(), 'typed' => '']);
+    }
+
+    /** A tier keeps so many shelves. */
+    public function shelves(int $fixed, int $adjustable): Edit
+    {
+        return $this->with('shelves', ['fixed' => $fixed, 'adjustable' => $adjustable]);
+    }
+
+    public static function withoutMember(string $id): Edit
+    {
+        return new Edit("layout.members.$id", null);
+    }
+
+    /** An opening is cut for a thing in what covers it. */
+    public static function opening(string $thing): Edit
+    {
+        return new Edit("layout.openings.$thing", true);
+    }
+
+    /**
+     * An action on a cell or a run, as the keys do it.
+     *
+     * @param  string  $seed  of the ids of what is made; the same again makes the same
+     * @param  array<string, mixed>  $more  what the action asks for besides
+     */
+    public static function action(string $action, string $cell, string $seed, array $more = []): Edit
+    {
+        return new Edit('layout.do', ['action' => $action, 'cell' => $cell, 'seed' => $seed] + $more);
+    }
+}
