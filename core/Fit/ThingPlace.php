@@ -12,6 +12,7 @@ use Incastro\Geometry\Prism;
 use Incastro\Geometry\Solid;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Rule;
+use Incastro\Survey\Network\Normal;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\Room\RunFrame;
 use Incastro\Survey\Things\Face;
@@ -23,6 +24,12 @@ final readonly class ThingPlace
 {
     /** A thing flush with its wall is given this much, mm, so that what lies on the wall covers it. */
     private const FLUSH = 2.0;
+
+    /** A pipe further off its wall than this hangs plumb, mm. */
+    private const FREE = 100.0;
+
+    /** σ of where a wall stands, away from the plan's height, that nobody looked at, mm. */
+    private const UNSEEN = 6.0;
 
     /** A wall that leans no more than this over the height of a thing is plumb for it, mm. */
     private const PLUMB = 0.05;
@@ -123,13 +130,17 @@ final readonly class ThingPlace
      */
     private static function behind(Thing $thing, RunFrame $own, array $z): array
     {
-        if (in_array($thing->kind, [ThingKind::Post, ThingKind::Chase, ThingKind::Beam, ThingKind::Stringer], true)) {
+        $isFree = self::runs($thing, 'up') && $thing->standsOut - $thing->width > self::FREE;
+        if ($isFree || in_array($thing->kind, [ThingKind::Post, ThingKind::Chase, ThingKind::Beam, ThingKind::Stringer], true)) {
             return [0.0, 0.0];
         }
         $u = $thing->left($own->length()) + $thing->width / 2;
-        $places = array_map(fn (float $height) => $own->backAt($u, $height), [$z[0], ...$own->bendsBetween($z[0], $z[1]), $z[1]]);
+        $heights = [$z[0], ...$own->bendsBetween($z[0], $z[1]), $z[1]];
+        $places = array_map(fn (float $height) => $own->backAt($u, $height), $heights);
+        // What goes up a wall that nobody looked at may stand further in or out with it.
+        $doubt = self::runs($thing, 'up') ? Normal::ONE_SIDED_95 * max(array_map(fn (float $height) => $own->backSigmaAt($u, $height) ?? self::UNSEEN, $heights)) : 0.0;
 
-        return [min($places), max($places)];
+        return [min($places) - $doubt, max($places) + $doubt];
     }
 
     /**

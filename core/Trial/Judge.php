@@ -72,6 +72,9 @@ final class Judge
     public function run(FittedRun $run, float $front, float $plinth): void
     {
         if ($run->boxes === []) {
+            // Worktops and shelves alone are set to the line that was drawn for them.
+            $this->stands[$run->run->id] = [0.0, max([-INF, ...array_map($this->room->floorAt(...), $this->room->corners)])];
+
             return;
         }
         $wall = $run->frame->wall;

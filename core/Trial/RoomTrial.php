@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Incastro\Trial;
 
-use Incastro\Fit\FittedRun;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\InvalidChoice;
 use Incastro\Planning\Job;
@@ -81,7 +80,7 @@ final readonly class RoomTrial
         }
         $pieces = $household === null ? null : $this->pieces($room, $household, $choices, $plan, $judge);
 
-        $isGivenUp = array_filter($plan->layout->runs ?? [], fn (FittedRun $run) => $run->boxes !== []) === [];
+        $isGivenUp = $plan->pieces() === [];
 
         return new RoomResult($seed, $room, $person, $survey, $plan, $judge, $shelves, $pieces, $household !== null && ($isGivenUp || self::clash($plan) !== null));
     }
