@@ -45,6 +45,9 @@ final class JobUpgrade
             $file['job'] = Format4::job($file['job']);
         }
 
+        // A file written by hand may leave marks out: they are given.
+        $file['job']['spaces'] = array_map(fn (array $space) => ['layout' => $space['layout'] + ['marks' => []]] + $space, $file['job']['spaces']);
+
         return ['format' => JobFile::FORMAT] + $file;
     }
 

@@ -15,6 +15,7 @@ use Incastro\Drawing\ScreenWriter;
 use Incastro\Drawing\SheetDrawing;
 use Incastro\Drawing\WallDrawing;
 use Incastro\Fit\Closing\FittedEdge;
+use Incastro\Fit\Marks;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
 use Incastro\Measure\Length;
@@ -200,7 +201,7 @@ final readonly class PlanWriter
             'spaces' => array_map(fn (SpacePlan $space) => [
                 'id' => $space->space->id,
                 'name' => $space->space->name,
-                'pieces' => array_map(fn (Piece $piece) => $this->piece($piece) + ['drawing' => ScreenWriter::write(PieceDrawing::of($piece))], $space->pieces()),
+                'pieces' => array_map(fn (Piece $piece) => $this->piece($piece) + ['unit' => Marks::unit($piece->mark), 'drawing' => ScreenWriter::write(PieceDrawing::of($piece))], $space->pieces()),
                 'hardware' => $this->hardware($space),
             ], $this->plan->spaces),
         ];

@@ -10,6 +10,9 @@ namespace Incastro\Fit;
  */
 final class Marks
 {
+    /** What a letter stands for. */
+    private const KINDS = ['B' => 'Box', 'E' => 'End panel', 'F' => 'Filler', 'P' => 'Plinth', 'S' => 'Shelves', 'W' => 'Worktop'];
+
     /** @var array<string, true> */
     private array $taken = [];
 
@@ -45,6 +48,14 @@ final class Marks
             $this->countsRows => $this->of($letter, $rowId),
             default => $this->of($letter, $owner).chr(ord('a') + $row % 26),
         };
+    }
+
+    /** What a piece belongs to, by its own mark: "Worktop W1" of "W1-top". */
+    public static function unit(string $piece): string
+    {
+        $mark = explode('-', $piece)[0];
+
+        return trim((self::KINDS[substr($mark, 0, 1)] ?? '').' '.$mark);
     }
 
     /** @return array<string, string> by owner, all that were given */

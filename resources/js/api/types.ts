@@ -230,6 +230,8 @@ export interface LayoutSketch {
 export interface Piece {
   key: string
   mark: string
+  /** What it belongs to, as it stands on the heading: "Worktop W1". */
+  unit: string
   name: string
   length: Working
   width: Working

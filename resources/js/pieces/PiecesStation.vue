@@ -36,12 +36,9 @@ const groups = computed(() => {
   const groups = new Map<string, Piece[]>()
   for (const space of station.value?.spaces ?? []) {
     for (const piece of space.pieces) {
-      const owner = piece.mark.startsWith('P')
-        ? `Plinth ${piece.mark.split('-')[0]}`
-        : `Box ${piece.mark.split('-')[0]}`
       const key =
         grouping.value === 'unit'
-          ? `${space.name} · ${owner}`
+          ? `${space.name} · ${piece.unit}`
           : `${piece.material_name}, ${piece.thickness.text}`
       groups.set(key, [...(groups.get(key) ?? []), piece])
     }
@@ -111,7 +108,7 @@ const hardware = computed(() => station.value?.spaces.flatMap((space) => space.h
     <section v-if="hardware.length > 0" class="card group">
       <h2>Screws and pins</h2>
       <ul>
-        <li v-for="item in hardware" :key="item.name + item.use">
+        <li v-for="item in hardware" :key="`${item.name} ${item.use} ${item.quantity}`">
           <span class="measure">{{ item.quantity }}</span> {{ item.name }}, {{ item.use }}
         </li>
       </ul>

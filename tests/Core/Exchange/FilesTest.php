@@ -92,6 +92,30 @@ final class FilesTest extends TestCase
         self::assertSame(1800.0, $space->layout?->boxes()[0]->outerWidth()->toDouble());
     }
 
+    public function test_a_job_of_the_third_format_gets_its_places_and_keeps_its_marks(): void
+    {
+        ['job' => $document] = JobFile::read('old.json', (string) file_get_contents(__DIR__.'/../../examples/job-format-3.json'));
+        $space = $document['spaces'][0];
+        foreach ($space['takes'] as $take) {
+            self::assertIsArray($take['place'], $take['slot']);
+        }
+        $heights = array_column(array_column($space['takes'], 'place'), 'height');
+        self::assertNotSame([], $heights);
+        // Counted as they were before marks were kept: boxes from 1 in the order in which they stand.
+        $tiers = array_column(array_merge(...array_column($space['layout']['runs'][0]['bays'], 'tiers')), 'id');
+        self::assertSame('B1', $space['layout']['marks'][$tiers[0]]);
+        self::assertSame([], array_filter($space['things'], fn (array $thing) => $thing['hot']));
+        self::assertStringStartsWith('Fits.', (new Planner())->plan(JobReader::read($document))->spaces[0]->verdict->sentence);
+    }
+
+    public function test_marks_that_a_file_leaves_out_are_given(): void
+    {
+        $file = json_decode((string) file_get_contents(__DIR__.'/../../../database/demo/landing-alcove.json'), false, 512, JSON_THROW_ON_ERROR);
+        unset($file->job->spaces[0]->layout->marks);
+        ['job' => $document] = JobFile::read('job.json', json_encode($file, JSON_THROW_ON_ERROR));
+        self::assertContains('B1', $document['spaces'][0]['layout']['marks']);
+    }
+
     /** The closings of a box until the third format. */
     private const OPEN = ['left' => null, 'right' => null, 'top' => null];
 
@@ -100,7 +124,7 @@ final class FilesTest extends TestCase
     {
         return [
             'a text for a number' => ['job.spaces.0.layout.runs.0.bays.0.tiers.0.fixed_shelves', 'two', '$.job.spaces[0].layout.runs[0].bays[0].tiers[0].fixed_shelves: This is string; it must be integer.'],
-            'half a layout' => ['job.spaces.0.layout', ['members' => []], '$.job.spaces[0].layout: runs, closings, openings, marks is missing.'],
+            'half a layout' => ['job.spaces.0.layout', ['members' => []], '$.job.spaces[0].layout: runs, closings, openings is missing.'],
             'the layout of an older format' => ['job.spaces.0.layout', ['run' => 'a', 'box' => 'b', 'width' => null, 'height' => null, 'depth' => null, 'fixed_shelves' => 1, 'adjustable_shelves' => 2, 'closings' => self::OPEN], '$.job.spaces[0].layout: runs is missing.'],
             'a length below nothing' => ['job.spaces.0.takes.3.value.nm', -1, '$.job.spaces[0].takes[3].value.nm: This is below the least, 0.'],
             'an unknown slot' => ['job.spaces.0.takes.2.slot', 'width-sideways', '$.job.spaces[0].takes[2].slot: “width-sideways” is not a reading'],
