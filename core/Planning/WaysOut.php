@@ -30,6 +30,9 @@ final class WaysOut
     /** @var array<string, list<Finding>> what is found with an edit applied */
     private array $tried = [];
 
+    /** @var array<string, bool> whether an edit leaves nothing built */
+    private array $empties = [];
+
     /** @param \Closure(Space): list<Finding> $plan */
     public function __construct(private readonly \Closure $plan, private readonly Space $space, private readonly Job $job, ?int $tries = null)
     {
@@ -50,14 +53,15 @@ final class WaysOut
     public function checkedOne(Finding $finding, array $among): Finding
     {
         $clashes = self::clashes($among);
-        $kept = [];
+        $kept = $last = [];
         foreach ($finding->waysOut as $way) {
-            if (count($kept) < self::KEPT && $this->removes($way, $finding, $clashes)) {
-                $kept[] = $way;
+            if (count($kept) + count($last) < self::KEPT && $this->removes($way, $finding, $clashes)) {
+                // To build nothing solves everything: that comes after all else.
+                $this->empties[self::key($way->edit)] ? $last[] = $way : $kept[] = $way;
             }
         }
 
-        return $finding->withWaysOut($kept);
+        return $finding->withWaysOut([...$kept, ...$last]);
     }
 
     private function removes(WayOut $way, Finding $finding, int $clashes): bool
@@ -85,8 +89,8 @@ final class WaysOut
     private static function movesOn(Finding $finding, array $after): bool
     {
         foreach ($after as $other) {
-            // What is opened up behind a board needs the board away, too.
-            if (in_array($other->code, [$finding->code, Code::BoardAcross], true) && $finding->related !== [] && in_array($finding->related[0], $other->related, true)) {
+            // What is opened up behind a board needs the board away, too; and a worktop goes after the boxes under it.
+            if (in_array($other->code, [$finding->code, Code::BoardAcross, Code::AssembledThing], true) && $finding->related !== [] && in_array($finding->related[0], $other->related, true)) {
                 return true;
             }
         }
@@ -94,10 +98,15 @@ final class WaysOut
         return false;
     }
 
+    private static function key(Edit $edit): string
+    {
+        return serialize($edit->toArray());
+    }
+
     /** @return list<Finding>|null null where the edit cannot be applied, or no more tries are left */
     private function with(Edit $edit): ?array
     {
-        $key = serialize($edit->toArray());
+        $key = self::key($edit);
         if (! isset($this->tried[$key])) {
             if ($this->left-- <= 0) {
                 return null;
@@ -108,10 +117,7 @@ final class WaysOut
                 return null;
             }
             $layout = LayoutReader::read($choices['layout']);
-            if (! $layout->holdsAnything()) {
-                // To build nothing solves everything, and nothing.
-                return null;
-            }
+            $this->empties[$key] = ! $layout->holdsAnything();
             $this->tried[$key] = ($this->plan)($this->space->choosing($layout, array_values(array_map(ThingChoices::read(...), $choices['things'])), $choices));
         }
 

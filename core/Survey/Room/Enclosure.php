@@ -127,11 +127,13 @@ final class Enclosure
     private function walls(Convex $part, array $near, \Closure $note): void
     {
         foreach ($part->corners() as $corner) {
-            $this->place($corner, $note);
+            if ($this->isNear($corner, $near)) {
+                $this->place($corner, $note);
+            }
         }
         $seen = [];
         foreach ($part->edges() as [$p, $q]) {
-            if (abs($q[2] - $p[2]) < 1.0) {
+            if (abs($q[2] - $p[2]) < 1.0 || (! $this->isNear($p, $near) && ! $this->isNear($q, $near))) {
                 continue;
             }
             foreach ($near as $wall) {
@@ -150,6 +152,24 @@ final class Enclosure
                 $note((string) $wall, $part->holds(...$knot));
             }
         }
+    }
+
+    /**
+     * Whether a place lies where one of some walls may come, or beyond it.
+     *
+     * @param  array{float, float, float}  $place
+     * @param  list<int>  $walls
+     */
+    private function isNear(array $place, array $walls): bool
+    {
+        foreach ($walls as $wall) {
+            [$from, $dx, $dy] = $this->lines[$wall];
+            if (-($place[0] - $from->x) * $dy + ($place[1] - $from->y) * $dx < $this->reach[$wall]) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
