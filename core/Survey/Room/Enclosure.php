@@ -90,6 +90,7 @@ final class Enclosure
                 $this->walls($part, $near, $note);
             }
         }
+        $this->knots($solid, $near, $note);
 
         return $found;
     }
@@ -147,9 +148,25 @@ final class Enclosure
                 }
             }
         }
+    }
+
+    /**
+     * Where a wall is bent into a solid: its knots must not lie inside.
+     *
+     * @param  list<int>  $near
+     * @param  \Closure(string, float): void  $note
+     */
+    private function knots(Solid $solid, array $near, \Closure $note): void
+    {
+        $block = $solid->bounds;
         foreach ($near as $wall) {
-            foreach ($this->knots[$wall] ?? [] as $knot) {
-                $note((string) $wall, $part->holds(...$knot));
+            foreach ($this->knots[$wall] ?? [] as [$x, $y, $z]) {
+                if ($x < $block->u0 || $x > $block->u1 || $y < $block->v0 || $y > $block->v1 || $z < $block->z0 || $z > $block->z1) {
+                    continue;
+                }
+                foreach ($solid->parts as $part) {
+                    $note((string) $wall, $part->holds($x, $y, $z));
+                }
             }
         }
     }
