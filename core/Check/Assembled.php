@@ -8,6 +8,7 @@ use Incastro\Fit\Closing\Side;
 use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\Terms;
+use Incastro\Geometry\Block;
 use Incastro\Geometry\Solid;
 use Incastro\Pieces\Works\Scribed;
 use Incastro\Rules\Finding;
@@ -107,6 +108,9 @@ final class Assembled
     {
         $enclosure = new Enclosure($this->terms->room, $this->terms->rules->skirtingStays);
         foreach ($placed as $one) {
+            if ($enclosure->isFree($this->around($run, $one->bounds))) {
+                continue;
+            }
             foreach ($enclosure->outside($this->inRoom($run, $one->solid()), self::TOUCH) as $surface => $by) {
                 if ($by > self::TOUCH + $this->mayRemain($run, $one, (string) $surface)) {
                     $this->collisions->outside($run, $one, (string) $surface, $by);
@@ -157,6 +161,15 @@ final class Assembled
                 }
             }
         }
+    }
+
+    /** A block of the room that holds one of the run. */
+    private function around(FittedRun $run, Block $block): Block
+    {
+        $corners = array_map(fn (array $at) => $run->frame->point(...$at), [[$block->u0, $block->v0], [$block->u1, $block->v0], [$block->u1, $block->v1], [$block->u0, $block->v1]]);
+        [$xs, $ys] = [array_column($corners, 'x'), array_column($corners, 'y')];
+
+        return new Block(min(INF, ...$xs), max(-INF, ...$xs), min(INF, ...$ys), max(-INF, ...$ys), $block->z0, $block->z1);
     }
 
     private function inRoom(FittedRun $run, Solid $solid): Solid

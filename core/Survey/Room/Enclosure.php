@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Survey\Room;
 
+use Incastro\Geometry\Block;
 use Incastro\Geometry\Convex;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
@@ -78,9 +79,13 @@ final class Enclosure
         $note = function (string $surface, float $by) use (&$found, $touch): void {
             $found[$surface] = $by > $touch ? max($by, $found[$surface] ?? 0.0) : $found[$surface] ?? 0.0;
         };
-        $near = $this->near($solid);
+        $near = $this->near($solid->bounds);
+        $isBetween = $this->isBetween($solid->bounds);
+        if ($near === [] && $isBetween) {
+            return [];
+        }
         foreach ($solid->parts as $part) {
-            foreach ($part->corners() as [$x, $y, $z]) {
+            foreach ($isBetween ? [] : $part->corners() as [$x, $y, $z]) {
                 $at = new Point($x, $y);
                 $note('ceiling', $z - $this->room->levels->ceilingAt($at));
                 // Beyond the plan nobody looked at the floor.
@@ -95,14 +100,32 @@ final class Enclosure
         return $found;
     }
 
+    /** Whether what a block holds cannot come out of the room: it need not be looked at more closely. */
+    public function isFree(Block $around): bool
+    {
+        return $this->isBetween($around) && $this->near($around) === [];
+    }
+
+    /** Whether a block lies above every floor and under every ceiling: planes come nearest to it at its corners. */
+    private function isBetween(Block $block): bool
+    {
+        foreach ([[$block->u0, $block->v0], [$block->u1, $block->v0], [$block->u1, $block->v1], [$block->u0, $block->v1]] as [$x, $y]) {
+            $at = new Point($x, $y);
+            if ($this->room->levels->ceilingAt($at) < $block->z1 || $this->room->levels->floorAt($at) > $block->z0) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     /**
-     * Walls that a solid comes near to.
+     * Walls that a block comes near to.
      *
      * @return list<int>
      */
-    private function near(Solid $solid): array
+    private function near(Block $block): array
     {
-        $block = $solid->bounds;
         $corners = [new Point($block->u0, $block->v0), new Point($block->u1, $block->v0), new Point($block->u1, $block->v1), new Point($block->u0, $block->v1)];
         $isInside = array_filter($corners, fn (Point $point) => ! $this->plan->contains($point)) === [];
         $near = [];
