@@ -235,7 +235,7 @@ for (const clash of clashes) {
     await expect(verdict(page)).toContainText('Does not fit')
     // One line, opened by a press.
     await card.getByRole('button').first().click()
-    await card.getByRole('button', { name: clash.way }).first().click()
+    await card.locator('.ways').getByRole('button', { name: clash.way }).first().click()
     await expect(page.locator('.finding.clash').filter({ hasText: clash.says })).toHaveCount(0)
     if (clash.leaves) await expect(verdict(page)).toContainText(clash.leaves)
     else await expect(verdict(page)).not.toContainText('Does not fit')
@@ -278,7 +278,7 @@ test('two runs that go through one corner clash until one stops', async ({ page 
     .locator('.finding.clash')
     .filter({ hasText: /Where two runs meet, box B\d+ would stand/ })
   await clash.first().getByRole('button').first().click()
-  await clash.first().getByRole('button', { name: 'Let its right end stop at the other run' }).click()
+  await clash.first().locator('.ways').getByRole('button', { name: 'Let its right end stop at the other run' }).click()
   await expect(clash).toHaveCount(0)
   await page.getByRole('button', { name: 'Plan', exact: true }).click()
   await expect(page.getByRole('img', { name: 'From above' })).toBeVisible()
