@@ -278,7 +278,11 @@ test('two runs that go through one corner clash until one stops', async ({ page 
     .locator('.finding.clash')
     .filter({ hasText: /Where two runs meet, box B\d+ would stand/ })
   await clash.first().getByRole('button').first().click()
-  await clash.first().locator('.ways').getByRole('button', { name: 'Let its right end stop at the other run' }).click()
+  await clash
+    .first()
+    .locator('.ways')
+    .getByRole('button', { name: 'Let its right end stop at the other run' })
+    .click()
   await expect(clash).toHaveCount(0)
   await page.getByRole('button', { name: 'Plan', exact: true }).click()
   await expect(page.getByRole('img', { name: 'From above' })).toBeVisible()
