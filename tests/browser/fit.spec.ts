@@ -146,6 +146,7 @@ const clashes: {
     name: 'a shut-off out of reach',
     provoke: async (page) => {
       await addThing(page, 'Valve')
+      await page.locator('.finding.clash').first().getByRole('button').first().click()
       await page.getByRole('button', { name: 'Cut an opening for it in the back' }).click()
       await page.getByRole('button', { name: /rules and materials/ }).click()
       await opened(page)
