@@ -29,14 +29,7 @@ const walls = computed(() =>
     .map((edge, value) => ({ value, label: edge.label, kind: edge.kind }))
     .filter((edge) => edge.kind === 'wall'),
 )
-const isRound = (thing: ThingEntry) =>
-  words.value.things.find((kind) => kind.value === thing.kind)?.round ?? false
-const isCutAround = (thing: ThingEntry) =>
-  words.value.things.find((kind) => kind.value === thing.kind)?.cut_around ?? false
-const mayBeHot = (thing: ThingEntry) =>
-  words.value.things.find((kind) => kind.value === thing.kind)?.may_be_hot ?? false
-const caution = (thing: ThingEntry) =>
-  words.value.things.find((kind) => kind.value === thing.kind)?.caution ?? null
+const kindOf = (thing: ThingEntry) => words.value.things.find((kind) => kind.value === thing.kind)
 const faults = (id: string) =>
   props.station.findings.filter(
     (finding) => finding.place === `thing:${id}` && finding.severity === 'warning',
@@ -191,14 +184,14 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
           />
         </div>
         <LengthField
-          :label="isRound(thing) ? 'Diameter' : 'Width'"
+          :label="kindOf(thing)?.round ? 'Diameter' : 'Width'"
           :text="thing.width.typed"
           :unit="unit"
           :refused="refused(thing, 'width')"
           @change="change(thing, 'width', $event)"
         />
         <LengthField
-          :label="isRound(thing) ? 'Length seen' : thing.face === 'wall' ? 'Height' : 'Depth'"
+          :label="kindOf(thing)?.round ? 'Length seen' : thing.face === 'wall' ? 'Height' : 'Depth'"
           :text="thing.height.typed"
           :unit="unit"
           :refused="refused(thing, 'height')"
@@ -211,12 +204,12 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
           :refused="refused(thing, 'stands_out')"
           @change="change(thing, 'stands_out', $event)"
         />
-        <label v-if="isCutAround(thing)" class="traced">
+        <label v-if="kindOf(thing)?.cut_around" class="traced">
           <span>Traced section</span>
           <InputText
             class="measure"
             :model-value="thing.traced?.typed ?? ''"
-            :placeholder="isRound(thing) ? 'round' : 'straight sides'"
+            :placeholder="kindOf(thing)?.round ? 'round' : 'straight sides'"
             :invalid="refused(thing, 'traced') !== undefined"
             @change="change(thing, 'traced', ($event.target as HTMLInputElement).value)"
           />
@@ -227,7 +220,7 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
           >
           <span v-if="refused(thing, 'traced')" class="refused">{{ refused(thing, 'traced') }}</span>
         </label>
-        <div v-if="isRound(thing)" class="pair">
+        <div v-if="kindOf(thing)?.round" class="pair">
           <span :id="`dir-${thing.id}`">It runs</span>
           <SelectButton
             :model-value="thing.direction"
@@ -236,7 +229,7 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
             @update:model-value="change(thing, 'direction', $event)"
           />
         </div>
-        <div v-if="mayBeHot(thing)" class="pair">
+        <div v-if="kindOf(thing)?.may_be_hot" class="pair">
           <span :id="`hot-${thing.id}`">It is</span>
           <SelectButton
             :model-value="thing.hot"
@@ -298,7 +291,7 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
           :refused="refused(thing, 'clearance')"
           @change="change(thing, 'clearance', $event)"
         />
-        <p v-if="caution(thing)" class="caution">{{ caution(thing) }}</p>
+        <p v-if="kindOf(thing)?.caution" class="caution">{{ kindOf(thing)?.caution }}</p>
         <div class="buttons">
           <Button
             text
