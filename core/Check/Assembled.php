@@ -9,7 +9,6 @@ use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\Terms;
 use Incastro\Geometry\Block;
-use Incastro\Geometry\Solid;
 use Incastro\Pieces\Works\Scribed;
 use Incastro\Rules\Finding;
 use Incastro\Survey\Room\Enclosure;
@@ -42,42 +41,26 @@ final class Assembled
     /** @return list<Finding> */
     public function findings(): array
     {
-        $placed = [];
         foreach ($this->layout->runs as $r => $run) {
-            foreach ($this->assemblies[$r]->placed as $one) {
-                $placed[$r][] = $one;
-            }
-        }
-        foreach ($this->layout->runs as $r => $run) {
-            $own = $placed[$r] ?? [];
-            $this->within($own, $this->assemblies[$r]);
+            $own = $this->assemblies[$r]->placed;
+            $this->within($this->assemblies[$r]);
             $this->outside($run, $own);
             (new KeptClear($run, $this->terms, $this->openings, $this->collisions))->look($own);
             foreach (array_slice($this->layout->runs, 0, $r, true) as $o => $other) {
-                $this->between($run, $own, $other, $placed[$o] ?? []);
+                $this->between($run, $own, $other, $this->assemblies[$o]->placed);
             }
         }
 
         return $this->collisions->findings();
     }
 
-    /**
-     * Pieces of one run among each other.
-     *
-     * @param  list<Placed>  $placed
-     */
-    private function within(array $placed, Assembly $assembly): void
+    /** Pieces of one run among each other. */
+    private function within(Assembly $assembly): void
     {
-        $granted = [];
-        $byKey = [];
-        foreach ($assembly->joints as $joint) {
-            if ($joint->shares > 0.0) {
-                $granted[$joint->a.'|'.$joint->b] = $granted[$joint->b.'|'.$joint->a] = $joint->shares;
-            }
-        }
+        $grants = $assembly->grants();
+        $placed = $assembly->placed;
         usort($placed, fn (Placed $a, Placed $b) => $a->bounds->u0 <=> $b->bounds->u0);
         foreach ($placed as $i => $a) {
-            $byKey[$a->piece->key] = $a;
             for ($j = $i + 1; $j < count($placed); $j++) {
                 $b = $placed[$j];
                 if ($b->bounds->u0 > $a->bounds->u1 - self::TOUCH) {
@@ -86,12 +69,13 @@ final class Assembled
                 if (! $a->bounds->meets($b->bounds, self::TOUCH)) {
                     continue;
                 }
-                $by = $a->solid()->overlap($b->solid(), self::TOUCH) - ($granted[$a->piece->key.'|'.$b->piece->key] ?? 0.0);
+                $by = $a->solid()->overlap($b->solid(), self::TOUCH) - ($grants[$a->piece->key.'|'.$b->piece->key] ?? 0.0);
                 if ($by > self::TOUCH) {
                     $this->collisions->overlapping($a, $b, $by);
                 }
             }
         }
+        $byKey = $assembly->byKey();
         foreach ($assembly->joints as $joint) {
             [$a, $b] = [$byKey[$joint->a] ?? null, $byKey[$joint->b] ?? null];
             if ($a === null || $b === null) {
@@ -108,10 +92,10 @@ final class Assembled
     {
         $enclosure = new Enclosure($this->terms->room, $this->terms->rules->skirtingStays);
         foreach ($placed as $one) {
-            if ($enclosure->isFree($this->around($run, $one->bounds))) {
+            if ($enclosure->isFree(self::around($run, $one->bounds))) {
                 continue;
             }
-            foreach ($enclosure->outside($this->inRoom($run, $one->solid()), self::TOUCH) as $surface => $by) {
+            foreach ($enclosure->outside($one->inRoom($run->frame), self::TOUCH) as $surface => $by) {
                 if ($by > self::TOUCH + $this->mayRemain($run, $one, (string) $surface)) {
                     $this->collisions->outside($run, $one, (string) $surface, $by);
                 }
@@ -154,8 +138,8 @@ final class Assembled
                 if ($print->overlap($its) <= self::TOUCH) {
                     continue;
                 }
-                $solid ??= $this->inRoom($run, $a->solid());
-                $by = $solid->overlap($this->inRoom($other, $b->solid()), self::TOUCH);
+                $solid ??= $a->inRoom($run->frame);
+                $by = $solid->overlap($b->inRoom($other->frame), self::TOUCH);
                 if ($by > self::TOUCH) {
                     $this->collisions->overlapping($a, $b, $by);
                 }
@@ -164,20 +148,11 @@ final class Assembled
     }
 
     /** A block of the room that holds one of the run. */
-    private function around(FittedRun $run, Block $block): Block
+    private static function around(FittedRun $run, Block $block): Block
     {
-        $corners = array_map(fn (array $at) => $run->frame->point(...$at), [[$block->u0, $block->v0], [$block->u1, $block->v0], [$block->u1, $block->v1], [$block->u0, $block->v1]]);
-        [$xs, $ys] = [array_column($corners, 'x'), array_column($corners, 'y')];
+        $points = Footprint::of($run->frame, $block)->points;
+        [$xs, $ys] = [array_column($points, 'x'), array_column($points, 'y')];
 
         return new Block(min(INF, ...$xs), max(-INF, ...$xs), min(INF, ...$ys), max(-INF, ...$ys), $block->z0, $block->z1);
-    }
-
-    private function inRoom(FittedRun $run, Solid $solid): Solid
-    {
-        return $solid->mapped(function (array $at) use ($run): array {
-            $point = $run->frame->point($at[0], $at[1]);
-
-            return [$point->x, $point->y, $at[2]];
-        });
     }
 }

@@ -118,18 +118,16 @@ final class PdfWriter
 
     private function checkLine(): void
     {
-        $length = $this->inches ? 101.6 : 100.0;
+        $line = new CheckLine($this->inches);
         $y = 281.0;
         $style = ['width' => 0.4, 'dash' => 0, 'color' => [0, 0, 0]];
-        $this->pdf->Line(self::MARGIN, $y, self::MARGIN + $length, $y, $style);
-        foreach ([0.0, $length] as $x) {
+        $this->pdf->Line(self::MARGIN, $y, self::MARGIN + $line->length, $y, $style);
+        foreach ([0.0, $line->length] as $x) {
             $this->pdf->Line(self::MARGIN + $x, $y - 2, self::MARGIN + $x, $y + 2, $style);
         }
         $position = [$this->pdf->GetX(), $this->pdf->GetY()];
         $this->pdf->SetFont(self::FONT, '', 7.5);
-        $this->pdf->Text(self::MARGIN, $y + 2, $this->inches
-            ? 'This line is 4 in long. If a rule says otherwise, print again at 100 %.'
-            : 'This line is 100 mm long. If a rule says otherwise, print again at 100 %.');
+        $this->pdf->Text(self::MARGIN, $y + 2, $line->words());
         $this->pdf->SetXY(210 - self::MARGIN - 60, $y - 3);
         $this->pdf->Cell(60, 5, $this->foot.'  ·  '.$this->pdf->getPage(), 0, 0, 'R');
         $this->pdf->SetXY($position[0], $position[1]);

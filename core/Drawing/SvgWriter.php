@@ -28,8 +28,8 @@ final class SvgWriter implements ShapeVisitor
     public function write(Drawing $drawing): string
     {
         [$this->left, $bottom, $right, $this->top] = $drawing->bounds($this->exaggeration);
-        $check = $this->inches ? 101.6 : 100.0;
-        $width = max($check, ($right - $this->left) / $this->scale) + 2 * self::MARGIN;
+        $check = new CheckLine($this->inches);
+        $width = max($check->length, ($right - $this->left) / $this->scale) + 2 * self::MARGIN;
         $height = ($this->top - $bottom) / $this->scale + 3 * self::MARGIN;
         $body = '';
         foreach ($drawing->layers as $name => $shapes) {
@@ -40,7 +40,7 @@ final class SvgWriter implements ShapeVisitor
         return sprintf('<svg xmlns="http://www.w3.org/2000/svg" width="%1$.3fmm" height="%2$.3fmm" viewBox="0 0 %1$.3f %2$.3f">', $width, $height)
             .sprintf('<title>%s</title><style>%s</style>'."\n", self::escape($drawing->name), self::css())
             .$body
-            .sprintf('<g id="check"><path class="check" d="M%1$.3f %2$.3fh%3$.3f"/><text x="%1$.3f" y="%4$.3f">%5$s on paper; drawn 1:%6$s</text></g>', self::MARGIN, $y, $check, $y + 5, $this->inches ? '4 in' : '100 mm', $this->scale)
+            .sprintf('<g id="check"><path class="check" d="M%1$.3f %2$.3fh%3$.3f"/><text x="%1$.3f" y="%4$.3f">%5$s on paper; drawn 1:%6$s</text></g>', self::MARGIN, $y, $check->length, $y + 5, $check->size, $this->scale)
             .'</svg>';
     }
 

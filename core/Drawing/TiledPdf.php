@@ -167,13 +167,13 @@ final class TiledPdf implements ShapeVisitor
         $this->map($row, $column, $up, $across, $right, $height);
         $this->pdf->SetFont(self::FONT, '', 8);
         $this->pdf->Text(self::MARGIN, $foot + 1.0, sprintf('%s · page %d of %d: row %d from the foot, column %d from the left · full size', $name, $row * $across + $column + 1, $up * $across, $row + 1, $column + 1));
-        $length = $this->inches ? 101.6 : 100.0;
+        $line = new CheckLine($this->inches);
         $solid = ['width' => 0.4, 'dash' => 0, 'color' => [0, 0, 0]];
-        $this->pdf->Line(self::MARGIN, $foot + 9.0, self::MARGIN + $length, $foot + 9.0, $solid);
-        foreach ([0.0, $length] as $x) {
+        $this->pdf->Line(self::MARGIN, $foot + 9.0, self::MARGIN + $line->length, $foot + 9.0, $solid);
+        foreach ([0.0, $line->length] as $x) {
             $this->pdf->Line(self::MARGIN + $x, $foot + 7.5, self::MARGIN + $x, $foot + 10.5, $solid);
         }
-        $this->pdf->Text(self::MARGIN, $foot + 10.0, $this->inches ? 'This line is 4 in long. If a rule says otherwise, print again at 100 %.' : 'This line is 100 mm long. If a rule says otherwise, print again at 100 %.');
+        $this->pdf->Text(self::MARGIN, $foot + 10.0, $line->words());
     }
 
     private function cross(float $x, float $y): void

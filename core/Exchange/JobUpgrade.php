@@ -46,7 +46,7 @@ final class JobUpgrade
         }
 
         // A file written by hand may leave marks out: they are given.
-        $file['job']['spaces'] = array_map(fn (array $space) => ['layout' => $space['layout'] + ['marks' => []]] + $space, $file['job']['spaces']);
+        $file['job']['spaces'] = array_map(fn (array $space) => ['layout' => Format4::layout($space['layout'])] + $space, $file['job']['spaces']);
 
         return ['format' => JobFile::FORMAT] + $file;
     }

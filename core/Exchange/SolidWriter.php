@@ -29,11 +29,7 @@ final readonly class SolidWriter
     /** @return list<list<array{float, float, float}>> convex parts of a piece, each its vertices */
     public function solid(FittedRun $run, Placed $placed): array
     {
-        return array_map(fn (Convex $part) => array_map(function (array $corner) use ($run): array {
-            $point = $run->frame->point($corner[0], $corner[1]);
-
-            return self::vertex($point, $corner[2]);
-        }, $part->corners()), $placed->solid()->parts);
+        return array_map(fn (Convex $part) => array_map(fn (array $at) => self::vertex(new Point($at[0], $at[1]), $at[2]), $part->corners()), $placed->inRoom($run->frame)->parts);
     }
 
     /** @return list<array{a: string, b: string, kind: string, shares_mm: float}> joints that let two pieces stand in each other */
@@ -41,12 +37,10 @@ final readonly class SolidWriter
     {
         $joints = [];
         foreach ($this->space->assemblies as $assembly) {
-            $marks = [];
-            foreach ($assembly->placed as $placed) {
-                $marks[$placed->piece->key] = $placed->piece->mark;
-            }
+            $byKey = $assembly->byKey();
+            $mark = fn (string $key): string => isset($byKey[$key]) ? $byKey[$key]->piece->mark : $key;
             foreach (array_filter($assembly->joints, fn (Joint $joint) => $joint->shares > 0.0) as $joint) {
-                $joints[] = ['a' => $marks[$joint->a] ?? $joint->a, 'b' => $marks[$joint->b] ?? $joint->b, 'kind' => $joint->kind->value, 'shares_mm' => round($joint->shares, 3)];
+                $joints[] = ['a' => $mark($joint->a), 'b' => $mark($joint->b), 'kind' => $joint->kind->value, 'shares_mm' => round($joint->shares, 3)];
             }
         }
 

@@ -28,9 +28,6 @@ final readonly class ThingPlace
     /** A pipe further off its wall than this hangs plumb, mm. */
     private const FREE = 100.0;
 
-    /** σ of where a wall stands, away from the plan's height, that nobody looked at, mm. */
-    private const UNSEEN = 6.0;
-
     /** A wall that leans no more than this over the height of a thing is plumb for it, mm. */
     private const PLUMB = 0.05;
 
@@ -138,7 +135,7 @@ final readonly class ThingPlace
         $heights = [$z[0], ...$own->bendsBetween($z[0], $z[1]), $z[1]];
         $places = array_map(fn (float $height) => $own->backAt($u, $height), $heights);
         // What goes up a wall that nobody looked at may stand further in or out with it.
-        $doubt = self::runs($thing, 'up') ? Normal::ONE_SIDED_95 * max(array_map(fn (float $height) => $own->backSigmaAt($u, $height) ?? self::UNSEEN, $heights)) : 0.0;
+        $doubt = self::runs($thing, 'up') ? Normal::ONE_SIDED_95 * max(array_map(fn (float $height) => $own->backSigmaAt($u, $height), $heights)) : 0.0;
 
         return [min($places) - $doubt, max($places) + $doubt];
     }

@@ -10,6 +10,7 @@ use Incastro\Planning\InvalidChoice;
 use Incastro\Planning\Layout\StartingLayouts;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Rules\Edit;
+use Incastro\Rules\Edits;
 use Incastro\Survey\Things\ThingKind;
 
 /**
@@ -92,16 +93,16 @@ final readonly class Household
         $bays = $layout['runs'][0]['bays'];
         $wishes = [];
         if (count($bays) > 1 && $this->dice->chance(0.3)) {
-            $wishes[] = new Edit("layout.bays.{$bays[1]['id']}.joined", true);
+            $wishes[] = Edits::bay($bays[1]['id'])->with('joined', true);
         }
         if ($this->dice->chance(0.3)) {
-            $wishes[] = new Edit("layout.tiers.{$bays[0]['tiers'][0]['id']}.shelves", ['fixed' => 1, 'adjustable' => 2]);
+            $wishes[] = Edits::tier($bays[0]['tiers'][0]['id'])->shelves(1, 2);
         }
         if ($this->dice->chance(0.2)) {
             $wishes[] = new Edit('layout.do', ['action' => 'add-member', 'kind' => 'end-panel', 'cells' => [$bays[count($bays) - 1]['id']], 'seed' => 'panel']);
         }
         if ($this->dice->chance(0.2)) {
-            $wishes[] = new Edit('layout.do', ['action' => 'split-bay', 'cell' => $bays[0]['tiers'][0]['id'], 'seed' => 'split']);
+            $wishes[] = Edits::action('split-bay', $bays[0]['tiers'][0]['id'], 'split');
         }
 
         return $wishes;

@@ -73,7 +73,7 @@ final class Judge
     {
         if ($run->boxes === []) {
             // Worktops and shelves alone are set to the line that was drawn for them.
-            $this->stands[$run->run->id] = [0.0, max([-INF, ...array_map($this->room->floorAt(...), $this->room->corners)])];
+            $this->stands[$run->run->id] = [0.0, $this->room->datum()];
 
             return;
         }
@@ -108,7 +108,7 @@ final class Judge
         $pushed = max(min(0.0, $rightmost - $run->right), $leftmost - $run->left);
         $by = $this->asPlanned ? $pushed : ($leftmost + $rightmost) / 2 - ($run->left + $run->right) / 2;
         // Runs that meet are levelled to one line, from where the floor is highest.
-        $level = $this->asPlanned ? max([-INF, ...array_map($this->room->floorAt(...), $this->room->corners)]) : $this->highestFloor($run, $by);
+        $level = $this->asPlanned ? $this->room->datum() : $this->highestFloor($run, $by);
         $this->stands[$run->run->id] = [$pushed, $level];
         foreach ($run->boxes as $box) {
             $this->boxes++;
@@ -126,7 +126,7 @@ final class Judge
     /** Where a side of the space stands along a run, its skirting where that stays. */
     private function side(int $edge, int $wall, float $v, float $z): float
     {
-        $skirting = $this->skirtingStays && $z < $this->room->skirtingHeight ? $this->room->skirtingThickness : 0.0;
+        $skirting = $this->skirtingStays ? $this->room->skirtingAt($z) : 0.0;
 
         return $this->room->meets($edge, $wall, $v, $z) + ($edge === $this->room->shape->after($wall) ? $skirting : -$skirting);
     }
@@ -158,22 +158,13 @@ final class Judge
         return array_map(fn (int $i) => $from + ($to - $from) * $i / $steps, range(0, $steps));
     }
 
-    /** A point of the plan at u and v of a run, pushed sideways. */
-    private function at(int $wall, float $u, float $v): Point
-    {
-        [$dx, $dy] = $this->room->direction($wall);
-        $left = $this->room->corners[$this->room->shape->after($wall)];
-
-        return $left->plus(-$u * $dx - $v * $dy, -$u * $dy + $v * $dx);
-    }
-
     /** The plinth is levelled to the highest floor under the run. */
     private function highestFloor(FittedRun $run, float $by): float
     {
         $highest = -INF;
         foreach ([$run->left, $run->right] as $u) {
             foreach ([0.0, $run->depth->result->toDouble()] as $v) {
-                $highest = max($highest, $this->room->floorAt($this->at($run->frame->wall, $u + $by, $v)));
+                $highest = max($highest, $this->room->floorAt($this->room->along($run->frame->wall, $u + $by, $v)));
             }
         }
 
@@ -187,7 +178,7 @@ final class Judge
         foreach ([0.0, max(0.0, $mouth - $box->face()) / 2, max(0.0, $mouth - $box->face())] as $out) {
             foreach ([$box->u, ($box->u + $box->right()) / 2, $box->right()] as $u) {
                 foreach ([$box->v, min($face, $box->v + $box->top->breaks), ($box->v + $face) / 2, $face] as $v) {
-                    $over = $this->room->ceilingAt($this->at($wall, $u + $by, $v + $out)) - $foot - ($box->topAt($u, $v) - $box->z);
+                    $over = $this->room->ceilingAt($this->room->along($wall, $u + $by, $v + $out)) - $foot - ($box->topAt($u, $v) - $box->z);
                     if ($over < self::LIFT) {
                         $this->jams[] = sprintf('%s meets the ceiling on its way, %.1f short', $box->mark, self::LIFT - $over);
 
@@ -212,7 +203,7 @@ final class Judge
         $heights = [];
         foreach ([0.0, $this->room->length($wall) / 2, $this->room->length($wall)] as $u) {
             foreach ([$mouth / 2, $mouth] as $v) {
-                $at = $this->at($wall, $u, $v);
+                $at = $this->room->along($wall, $u, $v);
                 $heights[] = $this->room->ceilingAt($at) - $this->room->floorAt($at);
             }
         }
@@ -265,7 +256,7 @@ final class Judge
             $gap = match (true) {
                 $box !== null && $edge->side === Side::Left => $box->u + $by - $this->side($this->room->shape->after($wall), $wall, $box->face(), $box->z + $at),
                 $box !== null && $edge->side === Side::Right => $this->side($this->room->shape->before($wall), $wall, $box->face(), $box->z + $at) - $box->right() - $by,
-                $box !== null && $edge->side === Side::Top => $this->room->ceilingAt($this->at($wall, $box->u + $at + $by, $box->face())) - $level - $box->topAt($box->u + $at, $box->face()),
+                $box !== null && $edge->side === Side::Top => $this->room->ceilingAt($this->room->along($wall, $box->u + $at + $by, $box->face())) - $level - $box->topAt($box->u + $at, $box->face()),
                 $edge->side === Side::Foot => $this->toFloor($run, $edge, $wall, $by, $level, $at),
                 default => null,
             };
@@ -281,7 +272,7 @@ final class Judge
     {
         foreach ($run->plinths as $plinth) {
             if ($plinth->id === $edge->owner) {
-                return $level - $this->room->floorAt($this->at($wall, $plinth->u + $at + $by, $plinth->front()));
+                return $level - $this->room->floorAt($this->room->along($wall, $plinth->u + $at + $by, $plinth->front()));
             }
         }
 

@@ -50,7 +50,7 @@ final class PieceJudge
 
     public int $overlaps = 0;
 
-    /** @var list<array{Placed, Solid, int}> what stands in the room already, and in which run */
+    /** @var list<array{Placed, Solid}> what stands in the room already */
     private array $standing = [];
 
     /** @var list<array{TrueThing, Solid}> */
@@ -69,17 +69,13 @@ final class PieceJudge
         $by = $this->aside($run, $assembly, $by, $level);
         $boxes = $this->home($run, $assembly, $by, $level, null);
         $outs = [];
-        $shared = [];
-        foreach ($assembly->joints as $joint) {
-            $shared[$joint->a.'|'.$joint->b] = $shared[$joint->b.'|'.$joint->a] = $joint->shares;
-        }
-        $number = count($this->standing) === 0 ? 0 : $this->standing[count($this->standing) - 1][2] + 1;
+        $grants = $assembly->grants();
         foreach ($assembly->placed as $placed) {
             $this->pieces++;
             $out = self::isOfBox($run, $placed) ? $boxes : $outs[$placed->owner] ??= $this->home($run, $assembly, $by, $level, $placed->owner);
             $this->inTheRoom($placed, $wall, $by, $out, $level, self::isRigid($run, $placed));
             $solid = $placed->solid()->mapped(function (array $at) use ($wall, $by, $out, $level): array {
-                $point = $this->at($wall, $at[0] + $by, $at[1] + $out);
+                $point = $this->room->along($wall, $at[0] + $by, $at[1] + $out);
 
                 return [$point->x, $point->y, $at[2] + $level];
             });
@@ -88,14 +84,14 @@ final class PieceJudge
                     $this->jams[] = sprintf('%s stands in the %s', $placed->piece->mark, lcfirst($thing->kind->label()));
                 }
             }
-            foreach ($this->standing as [$other, $its, $in]) {
-                $most = self::TOUCH + ($in === $number ? $shared[$placed->piece->key.'|'.$other->piece->key] ?? 0.0 : 0.0);
+            foreach ($this->standing as [$other, $its]) {
+                $most = self::TOUCH + ($grants[$placed->piece->key.'|'.$other->piece->key] ?? 0.0);
                 if ($solid->overlap($its, $most) > $most) {
                     $this->overlaps++;
                     $this->jams[] = sprintf('%s stands in %s', $placed->piece->mark, $other->piece->mark);
                 }
             }
-            $this->standing[] = [$placed, $solid, $number];
+            $this->standing[] = [$placed, $solid];
         }
         foreach ($run->boxes as $box) {
             $this->path($run, $assembly, $box, $by, $level);
@@ -112,9 +108,7 @@ final class PieceJudge
             }
             $most = 0.0;
             foreach ($assembly->placed as $placed) {
-                foreach (self::isOfBox($run, $placed) ? $placed->solid()->parts : [] as $part) {
-                    $most = max($most, $this->deepest($part, fn (array $at): float => $over($at[0] + $by, $at[1], $at[2] + $level)));
-                }
+                $most = self::isOfBox($run, $placed) ? max($most, $this->through($placed, $over, $by, 0.0, $level)) : $most;
             }
             $by += $way * min($most, self::MOVES);
         }
@@ -131,9 +125,8 @@ final class PieceJudge
         $behind = $this->surfaces($run->frame->wall)['wall behind'];
         $most = 0.0;
         foreach ($assembly->placed as $placed) {
-            foreach (($owner === null ? self::isRigid($run, $placed) : $placed->owner === $owner) ? $placed->solid()->parts : [] as $part) {
-                $most = max($most, $this->deepest($part, fn (array $at): float => $behind($at[0] + $by, $at[1], $at[2] + $level)));
-            }
+            $isMeant = $owner === null ? self::isRigid($run, $placed) : $placed->owner === $owner;
+            $most = $isMeant ? max($most, $this->through($placed, $behind, $by, 0.0, $level)) : $most;
         }
 
         return min($most, self::STOPS);
@@ -163,7 +156,7 @@ final class PieceJudge
         foreach ($this->things as [$thing, $body]) {
             foreach ($body->parts as $part) {
                 /** @var non-empty-list<array{float, float, float}> $seen */
-                $seen = array_map(fn (array $at) => [...$this->seen($run->frame->wall, $at[0], $at[1]), $at[2]], $part->corners());
+                $seen = array_map(fn (array $at) => [...$this->room->seen($run->frame->wall, new Point($at[0], $at[1])), $at[2]], $part->corners());
                 $before = array_filter($seen, fn (array $at) => $at[1] > $box->face() + self::TOUCH);
                 if ($before !== [] && max(array_column($seen, 0)) > $left + self::PUSH && min(array_column($seen, 0)) < $right - self::PUSH && max(array_column($seen, 2)) > $foot && min(array_column($seen, 2)) < $top) {
                     $this->jams[] = sprintf('%s meets the %s on its way', $box->mark, lcfirst($thing->kind->label()));
@@ -177,12 +170,7 @@ final class PieceJudge
     /** Whether a piece is free of the surfaces around it; a loose one moves between two that face each other. */
     private function inTheRoom(Placed $placed, int $wall, float $by, float $out, float $level, bool $isRigid): void
     {
-        $through = [];
-        foreach ($placed->solid()->parts as $part) {
-            foreach ($this->surfaces($wall) as $name => $over) {
-                $through[$name] = max($through[$name] ?? -INF, $this->deepest($part, fn (array $at): float => $over($at[0] + $by, $at[1] + $out, $at[2] + $level)));
-            }
-        }
+        $through = array_map(fn (\Closure $over): float => $this->through($placed, $over, $by, $out, $level), $this->surfaces($wall));
         foreach ($placed->piece->works as $work) {
             if ($work instanceof Scribed) {
                 $name = match ($work->to) {
@@ -212,15 +200,15 @@ final class PieceJudge
     /** @return array<string, \Closure(float, float, float): float> how far a place of the true room lies beyond each surface, mm */
     private function surfaces(int $wall): array
     {
-        $skirting = fn (float $z): float => $this->skirtingStays && $z < $this->room->skirtingHeight ? $this->room->skirtingThickness : 0.0;
+        $skirting = fn (float $z): float => $this->skirtingStays ? $this->room->skirtingAt($z) : 0.0;
         $surfaces = [
             'wall behind' => function (float $u, float $v, float $z) use ($wall, $skirting): float {
                 $long = $this->room->length($wall);
 
                 return $this->room->walls[$wall]->at(1.0 - min(1.0, max(0.0, $u / $long)), $z) + $skirting($z) - $v;
             },
-            'floor' => fn (float $u, float $v, float $z): float => $this->room->floorAt($this->at($wall, $u, $v)) - $z,
-            'ceiling' => fn (float $u, float $v, float $z): float => $z - $this->room->ceilingAt($this->at($wall, $u, $v)),
+            'floor' => fn (float $u, float $v, float $z): float => $this->room->floorAt($this->room->along($wall, $u, $v)) - $z,
+            'ceiling' => fn (float $u, float $v, float $z): float => $z - $this->room->ceilingAt($this->room->along($wall, $u, $v)),
         ];
         foreach (['left wall' => [$this->room->shape->after($wall), 1.0], 'right wall' => [$this->room->shape->before($wall), -1.0]] as $name => [$edge, $way]) {
             if ($this->room->shape->edges[$edge] === EdgeKind::Wall) {
@@ -229,6 +217,16 @@ final class PieceJudge
         }
 
         return $surfaces;
+    }
+
+    /**
+     * How far a piece that is pushed sideways and out, and levelled, reaches beyond a surface, mm.
+     *
+     * @param  \Closure(float, float, float): float  $over
+     */
+    private function through(Placed $placed, \Closure $over, float $by, float $out, float $level): float
+    {
+        return max([-INF, ...array_map(fn (Convex $part): float => $this->deepest($part, fn (array $at): float => $over($at[0] + $by, $at[1] + $out, $at[2] + $level)), $placed->solid()->parts)]);
     }
 
     /**
@@ -256,22 +254,5 @@ final class PieceJudge
         }
 
         return $most;
-    }
-
-    /** A point of the plan at u and v of a run. */
-    private function at(int $wall, float $u, float $v): Point
-    {
-        [$dx, $dy] = $this->room->direction($wall);
-
-        return $this->room->corners[$this->room->shape->after($wall)]->plus(-$u * $dx - $v * $dy, -$u * $dy + $v * $dx);
-    }
-
-    /** @return array{float, float} u and v of a point of the plan */
-    private function seen(int $wall, float $x, float $y): array
-    {
-        [$dx, $dy] = $this->room->direction($wall);
-        $left = $this->room->corners[$this->room->shape->after($wall)];
-
-        return [-($x - $left->x) * $dx - ($y - $left->y) * $dy, -($x - $left->x) * $dy + ($y - $left->y) * $dx];
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Incastro\Trial;
 
 use Incastro\Measure\LengthFormat;
-use Incastro\Planning\InvalidChoice;
 use Incastro\Planning\Job;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\JobReader;
@@ -16,7 +15,6 @@ use Incastro\Planning\Space;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Planning\SpacePlan;
 use Incastro\Planning\ThingChoices;
-use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Rule;
 use Incastro\Rules\Severity;
@@ -102,7 +100,7 @@ final readonly class RoomTrial
         $plan = $this->plan($job, $person, $survey, $choices);
         while ($tries > 0 && ($clash = self::clash($plan)) !== null && $clash->waysOut !== []) {
             $tries--;
-            $choices = $this->edited($job, $choices, $clash->waysOut[0]->edit);
+            [$choices] = SpaceChoices::apply($choices, $clash->waysOut[0]->edit, $this->format, $job->materials->carcass->thickness);
             $plan = $this->plan($job, $person, $survey, $choices);
         }
 
@@ -116,19 +114,6 @@ final readonly class RoomTrial
         $solved = array_values(array_filter($clashes, fn (Finding $clash) => $clash->waysOut !== []));
 
         return $solved[0] ?? $clashes[0] ?? null;
-    }
-
-    /**
-     * @param  array<string, mixed>  $choices
-     * @return array<string, mixed>
-     */
-    private function edited(Job $job, array $choices, Edit $edit): array
-    {
-        try {
-            return SpaceChoices::apply($choices, $edit, $this->format, $job->materials->carcass->thickness)[0];
-        } catch (InvalidChoice) {
-            return $choices;
-        }
     }
 
     /** @param array<string, mixed> $choices */

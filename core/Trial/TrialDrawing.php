@@ -54,11 +54,7 @@ final readonly class TrialDrawing
     /** The plan lies under the elevation, the back wall at its top. */
     private function drawn(Point $point): DrawnPoint
     {
-        $room = $this->result->room;
-        [$dx, $dy] = $room->direction(0);
-        $left = $room->corners[1];
-        $u = -($point->x - $left->x) * $dx - ($point->y - $left->y) * $dy;
-        $v = -($point->x - $left->x) * $dy + ($point->y - $left->y) * $dx;
+        [$u, $v] = $this->result->room->seen(0, $point);
 
         return new DrawnPoint($u, -self::APART - $v);
     }

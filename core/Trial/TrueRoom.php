@@ -166,6 +166,35 @@ final readonly class TrueRoom
         return $this->corners[$spot->wall]->plus($from * $dx - $spot->depth * $dy, $from * $dy + $spot->depth * $dx);
     }
 
+    /** Where the floor is highest, mm: what is levelled is levelled from there. */
+    public function datum(): float
+    {
+        return max([-INF, ...array_map($this->floorAt(...), $this->corners)]);
+    }
+
+    /** What skirting takes before a wall at a height, mm. */
+    public function skirtingAt(float $z): float
+    {
+        return $z < $this->skirtingHeight ? $this->skirtingThickness : 0.0;
+    }
+
+    /** A place of the plan so far along a wall from its left end as one faces it, and so far out from the line of its corners. */
+    public function along(int $wall, float $u, float $v): Point
+    {
+        [$dx, $dy] = $this->direction($wall);
+
+        return $this->corners[$this->shape->after($wall)]->plus(-$u * $dx - $v * $dy, -$u * $dy + $v * $dx);
+    }
+
+    /** @return array{float, float} how far along a wall and how far out from it a place of the plan lies */
+    public function seen(int $wall, Point $at): array
+    {
+        [$dx, $dy] = $this->direction($wall);
+        $left = $this->corners[$this->shape->after($wall)];
+
+        return [-($at->x - $left->x) * $dx - ($at->y - $left->y) * $dy, -($at->x - $left->x) * $dy + ($at->y - $left->y) * $dx];
+    }
+
     /** A place before a wall's surface: so far from its left end as one faces it, so far out, at a height. */
     public function before(int $edge, float $along, float $out, float $z): Point
     {

@@ -33,6 +33,30 @@ final readonly class Assembly
         return array_map(fn (Placed $placed) => $placed->piece, $this->placed);
     }
 
+    /** @return array<string, Placed> */
+    public function byKey(): array
+    {
+        $byKey = [];
+        foreach ($this->placed as $placed) {
+            $byKey[$placed->piece->key] = $placed;
+        }
+
+        return $byKey;
+    }
+
+    /** @return array<string, float> how deep two pieces may stand in each other, mm, by both their keys ("a|b", and "b|a") */
+    public function grants(): array
+    {
+        $grants = [];
+        foreach ($this->joints as $joint) {
+            if ($joint->shares > 0.0) {
+                $grants[$joint->a.'|'.$joint->b] = $grants[$joint->b.'|'.$joint->a] = $joint->shares;
+            }
+        }
+
+        return $grants;
+    }
+
     /**
      * The same with its pieces placed or cut otherwise, and joined as they then are.
      *

@@ -133,13 +133,19 @@ final readonly class ClosingStrips
     /** The least gap along an edge, at another depth than that of its face, mm. */
     private function leastGap(FittedEdge $edge, float $v): float
     {
+        return min(array_map(fn (Point $station) => $this->gapAt($edge, $station->x, $v), $edge->gap->stations));
+    }
+
+    /** The gap so far along an edge, at another depth than that of its face, mm. */
+    private function gapAt(FittedEdge $edge, float $at, float $v): float
+    {
         $frame = $this->run->frame;
 
-        return min(array_map(fn (Point $station) => match ($edge->side) {
-            Side::Left => $this->box->u - $frame->leftAt($v, $this->box->z + $station->x, $this->terms->rules->skirtingStays),
-            Side::Right => $frame->rightAt($v, $this->box->z + $station->x, $this->terms->rules->skirtingStays) - $this->box->right(),
-            default => $frame->ceilingAt($this->box->u + $station->x, $v) - $this->box->topAt($this->box->u + $station->x, $this->box->face()),
-        }, $edge->gap->stations));
+        return match ($edge->side) {
+            Side::Left => $this->box->u - $frame->leftAt($v, $this->box->z + $at, $this->terms->rules->skirtingStays),
+            Side::Right => $frame->rightAt($v, $this->box->z + $at, $this->terms->rules->skirtingStays) - $this->box->right(),
+            default => $frame->ceilingAt($this->box->u + $at, $v) - $this->box->topAt($this->box->u + $at, $this->box->face()),
+        };
     }
 
     private function widthOf(FittedEdge $edge, Polygon $outline): Working
@@ -219,23 +225,10 @@ final readonly class ClosingStrips
         [$first, $slope] = count($stations) > 1 ? Polyline::bestLine($stations) : [$stations[0]->y, 0.0];
         $less = 0.0;
         foreach ($stations as $station) {
-            $less = max($less, $first + $slope * $station->x - min($station->y, $this->gapBefore($edge, $station->x)));
+            $less = max($less, $first + $slope * $station->x - min($station->y, $this->gapAt($edge, $station->x, $this->box->face() + $this->thickness)));
         }
 
         return [$first - $less, $slope];
-    }
-
-    /** The gap at the front of a trim, mm. */
-    private function gapBefore(FittedEdge $edge, float $at): float
-    {
-        $v = $this->box->face() + $this->thickness;
-        $frame = $this->run->frame;
-
-        return match ($edge->side) {
-            Side::Left => $this->box->u - $frame->leftAt($v, $this->box->z + $at, $this->terms->rules->skirtingStays),
-            Side::Right => $frame->rightAt($v, $this->box->z + $at, $this->terms->rules->skirtingStays) - $this->box->right(),
-            default => $frame->ceilingAt($this->box->u + $at, $v) - $this->box->topAt($this->box->u + $at, $this->box->face()),
-        };
     }
 
     /** Along a side: as long as the stile. Along the top: over the box and what its stiles or fillers reach beyond it. */

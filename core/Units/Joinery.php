@@ -18,10 +18,7 @@ final readonly class Joinery
 
     public function bought(Assembly $assembly): Assembly
     {
-        $byKey = [];
-        foreach ($assembly->placed as $placed) {
-            $byKey[$placed->piece->key] = $placed;
-        }
+        $byKey = $assembly->byKey();
         $counted = [];
         foreach ($assembly->joints as $joint) {
             $isThere = isset($byKey[$joint->a], $byKey[$joint->b]);

@@ -18,6 +18,7 @@ use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Bevel;
 use Incastro\Pieces\Works\Bevelled;
 use Incastro\Pieces\Works\Scribed;
+use Incastro\Survey\Room\RunFrame;
 
 /**
  * A piece where it stands in the run's frame. Its solid follows from the piece: the finished outline, drawn out through the
@@ -68,6 +69,16 @@ final class Placed
     public function solid(): Solid
     {
         return $this->solid ??= $this->made();
+    }
+
+    /** The solid in the room's own coordinates. */
+    public function inRoom(RunFrame $frame): Solid
+    {
+        return $this->solid()->mapped(function (array $at) use ($frame): array {
+            $point = $frame->point($at[0], $at[1]);
+
+            return [$point->x, $point->y, $at[2]];
+        });
     }
 
     private function made(): Solid

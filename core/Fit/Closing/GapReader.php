@@ -42,9 +42,6 @@ final readonly class GapReader
     /** A rule is read to half a millimetre: σ of the rounding, mm. */
     private const ROUNDING = 0.144;
 
-    /** σ of the line of a wall that nobody looked at, mm. */
-    private const UNSEEN = 6.0;
-
     public function __construct(private Terms $terms, private RunFrame $frame)
     {
     }
@@ -290,6 +287,6 @@ final readonly class GapReader
     /** A wall that nobody looked at may stand off its line as walls do. */
     private function backSigma(float $from, float $to, float $z): float
     {
-        return max($this->frame->backSigmaAt($from, $z) ?? self::UNSEEN, $this->frame->backSigmaAt($to, $z) ?? self::UNSEEN);
+        return max($this->frame->backSigmaAt($from, $z), $this->frame->backSigmaAt($to, $z));
     }
 }

@@ -109,14 +109,19 @@ final class Enclosure
     /** Whether a block lies above every floor and under every ceiling: planes come nearest to it at its corners. */
     private function isBetween(Block $block): bool
     {
-        foreach ([[$block->u0, $block->v0], [$block->u1, $block->v0], [$block->u1, $block->v1], [$block->u0, $block->v1]] as [$x, $y]) {
-            $at = new Point($x, $y);
+        foreach (self::corners($block) as $at) {
             if ($this->room->levels->ceilingAt($at) < $block->z1 || $this->room->levels->floorAt($at) > $block->z0) {
                 return false;
             }
         }
 
         return true;
+    }
+
+    /** @return non-empty-list<Point> of a block on the plan */
+    private static function corners(Block $block): array
+    {
+        return [new Point($block->u0, $block->v0), new Point($block->u1, $block->v0), new Point($block->u1, $block->v1), new Point($block->u0, $block->v1)];
     }
 
     /**
@@ -126,7 +131,7 @@ final class Enclosure
      */
     private function near(Block $block): array
     {
-        $corners = [new Point($block->u0, $block->v0), new Point($block->u1, $block->v0), new Point($block->u1, $block->v1), new Point($block->u0, $block->v1)];
+        $corners = self::corners($block);
         $isInside = array_filter($corners, fn (Point $point) => ! $this->plan->contains($point)) === [];
         $near = [];
         foreach ($this->lines as $wall => [$from, $dx, $dy, $long]) {

@@ -17,6 +17,9 @@ use Incastro\Survey\Plan\PlanNetwork;
  */
 final class RunFrame
 {
+    /** σ of the line of a wall that nobody looked at, mm. */
+    private const UNSEEN = 6.0;
+
     /** A wall may be carried on past its corners by this much and still be met, mm: corners move with the height. */
     private const PAST_CORNERS = 5.0;
 
@@ -259,10 +262,10 @@ final class RunFrame
         return $this->room->wallOffset($this->wall, $u, $z);
     }
 
-    /** σ of that; null where nobody looked at the wall. */
-    public function backSigmaAt(float $u, float $z): ?float
+    /** σ of that, mm; where nobody looked at the wall, what walls usually stand off their line. */
+    public function backSigmaAt(float $u, float $z): float
     {
-        return $this->room->wallOffsetSigma($this->wall, $u, $z);
+        return $this->room->wallOffsetSigma($this->wall, $u, $z) ?? self::UNSEEN;
     }
 
     /** The farthest that the run's own wall stands into the room behind a box, mm; 0 where nobody looked at it. */
