@@ -81,7 +81,7 @@ final class Assembled
             if ($a === null || $b === null) {
                 continue;
             }
-            if (min($a->bounds->overlap($b->bounds)) < -Joinery::TOUCH || $a->solid()->overlap($b->solid(), -Joinery::TOUCH) < -Joinery::TOUCH) {
+            if (! $a->solid()->touches($b->solid(), Joinery::TOUCH)) {
                 $this->collisions->apart($a, $b);
             }
         }

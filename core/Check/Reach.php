@@ -20,6 +20,7 @@ use Incastro\Survey\Things\ThingKind;
 use Incastro\Survey\Things\ThingRule;
 use Incastro\Units\Assembly;
 use Incastro\Units\Part;
+use Incastro\Units\Placed;
 
 /**
  * What the furniture owes the things on the faces of the space: sockets and valves stay reachable, vents and windows
@@ -136,18 +137,19 @@ final readonly class Reach
         }
         $board = $this->boardAcross($block, $cell, $assembly);
 
-        return $board === null ? null : $this->clash(Code::BoardAcross, sprintf('%s of box %s runs across %s: a hand cannot reach it.', ucfirst($board), $this->mark($cell), lcfirst($thing->name)), $thing, $cell, [
+        return $board === null ? null : $this->clash(Code::BoardAcross, sprintf('The %s of box %s runs across %s: a hand cannot reach it.', lcfirst($board->piece->name), $this->mark($cell), lcfirst($thing->name)), $thing, $cell, [
+            ...(new PastThing($this->run, $this->terms))->ways($board, $block, $cell),
             new WayOut('Take its shelves out', Edits::tier($cell->tier->id)->shelves(0, 0)),
         ]);
     }
 
-    /** A board that hides part of a thing from the front, by name. */
-    private function boardAcross(Block $block, FittedCell $cell, Assembly $assembly): ?string
+    /** A board that hides part of a thing from the front. */
+    private function boardAcross(Block $block, FittedCell $cell, Assembly $assembly): ?Placed
     {
         $seen = new Block($block->u0, $block->u1, $block->v0, $cell->face + 1.0, $block->z0, $block->z1);
         foreach ($assembly->placed as $placed) {
             if ($placed->owner === $cell->boxId && in_array($placed->part, [Part::Body, Part::Loose, Part::Nailer], true) && $placed->bounds->meets($seen, 1.0)) {
-                return 'the '.lcfirst($placed->piece->name);
+                return $placed;
             }
         }
 

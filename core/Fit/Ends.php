@@ -6,6 +6,7 @@ namespace Incastro\Fit;
 
 use Incastro\Fit\Layout\Run;
 use Incastro\Fit\Layout\RunEnd;
+use Incastro\Survey\Network\Normal;
 use Incastro\Survey\Room\RunFrame;
 
 /**
@@ -18,6 +19,11 @@ final readonly class Ends
 
     public ?float $rightStop;
 
+    /** How much farther out the face of the run stopped at may stand: its wall may bulge more than is known, 95 %, mm. */
+    public float $leftDoubt;
+
+    public float $rightDoubt;
+
     /**
      * @param  list<FittedRun>  $before  runs that were fitted before; an end that goes through does not stop at them
      * @param  array{left?: FittedRun, right?: FittedRun}  $corners  runs round a corner at whose face this one stops, however far along they come
@@ -26,6 +32,7 @@ final readonly class Ends
     public function __construct(private RunFrame $frame, Run $run, array $before, array $corners, float $face)
     {
         $left = $right = null;
+        $leftDoubt = $rightDoubt = 0.0;
         foreach ($before as $other) {
             if ($other->isOpen()) {
                 continue;
@@ -43,14 +50,31 @@ final readonly class Ends
             $us = array_column($points, 0);
             if (array_sum($us) / 4 < $frame->length() / 2) {
                 $left = max($left ?? -INF, max($us));
+                $leftDoubt = max($leftDoubt, self::doubtOf($other));
             } else {
                 $right = min($right ?? INF, min($us));
+                $rightDoubt = max($rightDoubt, self::doubtOf($other));
             }
         }
         $left = $run->left === RunEnd::Through ? null : $left;
         $right = $run->right === RunEnd::Through ? null : $right;
         $this->leftStop = isset($corners['left']) ? max($this->faceOf($corners['left'], $face)) : $left;
         $this->rightStop = isset($corners['right']) ? min($this->faceOf($corners['right'], $face)) : $right;
+        $this->leftDoubt = isset($corners['left']) ? self::doubtOf($corners['left']) : ($left === null ? 0.0 : $leftDoubt);
+        $this->rightDoubt = isset($corners['right']) ? self::doubtOf($corners['right']) : ($right === null ? 0.0 : $rightDoubt);
+    }
+
+    /** 95 % of what the wall behind a run may stand out farther than it was planned for, where it is known least. */
+    private static function doubtOf(FittedRun $other): float
+    {
+        $sigma = 0.0;
+        foreach ([$other->left, ($other->left + $other->right) / 2, $other->right] as $u) {
+            foreach ([0.0, $other->frame->ceilingAt($u, 0.0)] as $z) {
+                $sigma = max($sigma, $other->frame->backSigmaAt($u, $z));
+            }
+        }
+
+        return Normal::ONE_SIDED_95 * $sigma;
     }
 
     /**

@@ -180,11 +180,13 @@ final class RunFitter
         $span = $this->terms->room->span($this->frame, $path, $this->terms->rules->skirtingStays);
         $working = Working::start(sprintf('clear span, binding at %s high left and %s high right', $this->terms->write($span->leftHeight), $this->terms->write($span->rightHeight)), Length::ofDouble($span->width));
         [$left, $right] = [$span->left, $span->right];
-        foreach (['left' => $this->ends->leftStop, 'right' => $this->ends->rightStop] as $side => $stop) {
+        foreach (['left' => [$this->ends->leftStop, $this->ends->leftDoubt], 'right' => [$this->ends->rightStop, $this->ends->rightDoubt]] as $side => [$stop, $doubt]) {
             if ($stop !== null) {
                 $less = max(0.0, $side === 'left' ? $stop - $left : $right - $stop);
-                $working = $working->minus("what the other run takes at the $side", Length::ofDouble($less));
-                $side === 'left' ? $left += $less : $right -= $less;
+                $working = $working
+                    ->minus("what the other run takes at the $side", Length::ofDouble($less))
+                    ->minus('doubt of the wall behind that run, 95 %', Length::ofDouble($doubt));
+                $side === 'left' ? $left += $less + $doubt : $right -= $less + $doubt;
             }
         }
         $allowance = $this->terms->rules->get(Rule::SideAllowance);

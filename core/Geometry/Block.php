@@ -23,6 +23,12 @@ final readonly class Block
         return new self($this->u0 - $by, $this->u1 + $by, $this->v0 - $by, $this->v1 + $by, $this->z0 - $by, $this->z1 + $by);
     }
 
+    /** What holds both. */
+    public function and(self $that): self
+    {
+        return new self(min($this->u0, $that->u0), max($this->u1, $that->u1), min($this->v0, $that->v0), max($this->v1, $that->v1), min($this->z0, $that->z0), max($this->z1, $that->z1));
+    }
+
     /**
      * How far two blocks reach into each other along u, v and z; negative where there is a gap between them.
      *

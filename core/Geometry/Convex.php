@@ -4,20 +4,36 @@ declare(strict_types=1);
 
 namespace Incastro\Geometry;
 
-/** A convex body by its faces, each a ring of corners; double mm. Corners are bare triples: there are thousands of them. */
+/** A convex body by its corners and its faces, each a ring of them; double mm. Corners are bare triples: there are thousands. */
 final class Convex
 {
     private const SAME = 1e-7;
 
-    /** @var list<array{float, float, float}>|null */
-    private ?array $corners = null;
+    /** Directions nearer to each other than this are one. */
+    private const PARALLEL = 1e-5;
 
     /** @var array{list<array{float, float, float}>, list<array{float, float, float}>}|null directions across its faces and along its edges */
     private ?array $directions = null;
 
-    /** @param list<list<array{float, float, float}>> $faces */
-    public function __construct(private readonly array $faces)
+    public readonly Block $bounds;
+
+    /**
+     * @param  list<array{float, float, float}>  $corners
+     * @param  list<list<int>>  $faces  each by its corners' places in that list
+     * @param  bool  $isBlock  whether it fills its bounds
+     */
+    private function __construct(private readonly array $corners, private readonly array $faces, public readonly bool $isBlock = false)
     {
+        [$x0, $x1, $y0, $y1, $z0, $z1] = [INF, -INF, INF, -INF, INF, -INF];
+        foreach ($corners as [$x, $y, $z]) {
+            $x0 = $x < $x0 ? $x : $x0;
+            $x1 = $x > $x1 ? $x : $x1;
+            $y0 = $y < $y0 ? $y : $y0;
+            $y1 = $y > $y1 ? $y : $y1;
+            $z0 = $z < $z0 ? $z : $z0;
+            $z1 = $z > $z1 ? $z : $z1;
+        }
+        $this->bounds = new Block($x0, $x1, $y0, $y1, $z0, $z1);
     }
 
     /**
@@ -27,54 +43,56 @@ final class Convex
      */
     public static function plate(array $outline, float $thickness, Pose $pose): self
     {
-        $near = $far = $faces = [];
-        foreach ($outline as $point) {
+        $near = $far = $sides = [];
+        $count = count($outline);
+        $isBlock = $count === 4 && $pose->isSquare();
+        foreach ($outline as $i => $point) {
             $place = $pose->place($point, 0.0);
             $near[] = [$place->x, $place->y, $place->z];
             $far[] = [$place->x + $thickness * $pose->thickness->x, $place->y + $thickness * $pose->thickness->y, $place->z + $thickness * $pose->thickness->z];
-        }
-        foreach ($near as $i => $corner) {
-            $next = ($i + 1) % count($near);
-            $faces[] = [$corner, $near[$next], $far[$next], $far[$i]];
+            $next = ($i + 1) % $count;
+            $sides[] = [$i, $next, $count + $next, $count + $i];
+            $isBlock = $isBlock && min(abs($outline[$next]->x - $point->x), abs($outline[$next]->y - $point->y)) < self::SAME;
         }
 
-        return new self([$near, $far, ...$faces]);
+        return new self([...$near, ...$far], [range(0, $count - 1), range($count, 2 * $count - 1), ...$sides], $isBlock);
     }
 
     /** @return list<array{float, float, float}> */
     public function corners(): array
     {
-        if ($this->corners === null) {
-            $corners = [];
-            foreach ($this->faces as $face) {
-                foreach ($face as $corner) {
-                    $corners[sprintf('%.6F/%.6F/%.6F', ...$corner)] = $corner;
-                }
-            }
-            $this->corners = array_values($corners);
-        }
-
         return $this->corners;
     }
 
     /** What of it lies on the inner side of a plane, which is n·p ≤ d; null where nothing does. */
     public function cut(Vector $normal, float $distance): ?self
     {
-        $off = fn (array $p): float => $normal->x * $p[0] + $normal->y * $p[1] + $normal->z * $p[2] - $distance;
-        $faces = $rim = [];
+        $off = array_map(fn (array $p): float => $normal->x * $p[0] + $normal->y * $p[1] + $normal->z * $p[2] - $distance, $this->corners);
+        /** @var list<array{float, float, float}> $corners */
+        $corners = [];
+        $faces = $rim = $at = [];
+        // A corner of what is left, once: one of its own by its place, one on an edge by the places of that edge's ends.
+        $place = function (string $key, float $x, float $y, float $z) use (&$corners, &$at): int {
+            if (! isset($at[$key])) {
+                $at[$key] = count($corners);
+                $corners[] = [$x, $y, $z];
+            }
+
+            return $at[$key];
+        };
         foreach ($this->faces as $face) {
             $kept = [];
-            foreach ($face as $i => $p) {
-                $q = $face[($i + 1) % count($face)];
-                [$a, $b] = [$off($p), $off($q)];
+            foreach ($face as $k => $i) {
+                $j = $face[($k + 1) % count($face)];
+                [$p, $q, $a, $b] = [$this->corners[$i], $this->corners[$j], $off[$i], $off[$j]];
                 if ($a <= self::SAME) {
-                    $kept[] = $p;
+                    $kept[] = $place("$i", ...$p);
                 }
                 if (($a < -self::SAME && $b > self::SAME) || ($a > self::SAME && $b < -self::SAME)) {
                     $share = $a / ($a - $b);
-                    $kept[] = $rim[] = [$p[0] + $share * ($q[0] - $p[0]), $p[1] + $share * ($q[1] - $p[1]), $p[2] + $share * ($q[2] - $p[2])];
+                    $kept[] = $rim[] = $place(min($i, $j).'-'.max($i, $j), $p[0] + $share * ($q[0] - $p[0]), $p[1] + $share * ($q[1] - $p[1]), $p[2] + $share * ($q[2] - $p[2]));
                 } elseif (abs($a) <= self::SAME) {
-                    $rim[] = $p;
+                    $rim[] = $place("$i", ...$p);
                 }
             }
             if (count($kept) > 2) {
@@ -84,32 +102,36 @@ final class Convex
         if (count($faces) < 3) {
             return null;
         }
-        $cap = self::ring($rim, $normal);
+        $cap = self::ring($corners, array_values(array_unique($rim)), $normal);
 
-        return new self($cap === null ? $faces : [...$faces, $cap]);
+        return new self($corners, $cap === null ? $faces : [...$faces, $cap]);
     }
 
     /**
-     * Points of a plane in order round their middle.
+     * Corners that lie in a plane, in order round their middle.
      *
-     * @param  list<array{float, float, float}>  $points
-     * @return list<array{float, float, float}>|null null where they make no face
+     * @param  list<array{float, float, float}>  $corners
+     * @param  list<int>  $rim
+     * @return list<int>|null null where they make no face
      */
-    private static function ring(array $points, Vector $normal): ?array
+    private static function ring(array $corners, array $rim, Vector $normal): ?array
     {
-        $count = count($points);
+        $count = count($rim);
         if ($count < 3) {
             return null;
         }
-        $middle = new Vector(array_sum(array_column($points, 0)) / $count, array_sum(array_column($points, 1)) / $count, array_sum(array_column($points, 2)) / $count);
+        $middle = new Vector(0.0, 0.0, 0.0);
+        foreach ($rim as $i) {
+            $middle = $middle->plus((new Vector(...$corners[$i]))->times(1.0 / $count));
+        }
         $some = abs($normal->x) < 0.9 * $normal->length() ? new Vector(1.0, 0.0, 0.0) : new Vector(0.0, 1.0, 0.0);
         $e = $normal->cross($some);
         $f = $normal->cross($e);
         $ring = [];
-        foreach ($points as $point) {
-            $from = (new Vector(...$point))->minus($middle);
+        foreach ($rim as $i) {
+            $from = (new Vector(...$corners[$i]))->minus($middle);
             if ($from->length() > self::SAME) {
-                $ring[sprintf('%.9F', atan2($from->dot($f), $from->dot($e)))] = $point;
+                $ring[sprintf('%.9F', atan2($from->dot($f), $from->dot($e)))] = $i;
             }
         }
         ksort($ring, SORT_NUMERIC);
@@ -120,7 +142,7 @@ final class Convex
     /** How deep a place lies inside, mm: to the nearest of its faces; less than 0 outside. */
     public function holds(float $x, float $y, float $z): float
     {
-        $corners = $this->corners();
+        $corners = $this->corners;
         [$normals] = $this->directions();
         $least = INF;
         foreach ($normals as [$a, $b, $c]) {
@@ -146,8 +168,8 @@ final class Convex
     {
         $edges = [];
         foreach ($this->faces as $face) {
-            foreach ($face as $i => $p) {
-                $edges[] = [$p, $face[($i + 1) % count($face)]];
+            foreach ($face as $k => $i) {
+                $edges[] = [$this->corners[$i], $this->corners[$face[($k + 1) % count($face)]]];
             }
         }
 
@@ -157,7 +179,7 @@ final class Convex
     /** The same put elsewhere. @param \Closure(array{float, float, float}): array{float, float, float} $to */
     public function mapped(\Closure $to): self
     {
-        return new self(array_map(fn (array $face) => array_map($to, $face), $this->faces));
+        return new self(array_map($to, $this->corners), $this->faces);
     }
 
     /**
@@ -167,11 +189,13 @@ final class Convex
      */
     public function overlap(self $that, float $touch = 0.0): float
     {
-        $least = INF;
+        $least = min($this->bounds->overlap($that->bounds));
+        if ($least <= $touch || ($this->isBlock && $that->isBlock)) {
+            return $least;
+        }
         [$normals, $edges] = $this->directions();
         [$itsNormals, $itsEdges] = $that->directions();
-        $mine = $this->corners();
-        $its = $that->corners();
+        [$mine, $its] = [$this->corners, $that->corners];
         foreach ([$normals, $itsNormals] as $axes) {
             foreach ($axes as $axis) {
                 $least = min($least, self::along($axis, $mine, $its));
@@ -230,35 +254,37 @@ final class Convex
         foreach ($this->faces as $face) {
             $count = count($face);
             // Newell's sum over the ring: right also where a corner is straight.
-            $n = [0.0, 0.0, 0.0];
-            foreach ($face as $i => $p) {
-                $q = $face[($i + 1) % $count];
-                $n[0] += ($p[1] - $q[1]) * ($p[2] + $q[2]);
-                $n[1] += ($p[2] - $q[2]) * ($p[0] + $q[0]);
-                $n[2] += ($p[0] - $q[0]) * ($p[1] + $q[1]);
-                self::keep($edges, [$q[0] - $p[0], $q[1] - $p[1], $q[2] - $p[2]]);
+            [$nx, $ny, $nz] = [0.0, 0.0, 0.0];
+            foreach ($face as $k => $i) {
+                [$p, $q] = [$this->corners[$i], $this->corners[$face[($k + 1) % $count]]];
+                $nx += ($p[1] - $q[1]) * ($p[2] + $q[2]);
+                $ny += ($p[2] - $q[2]) * ($p[0] + $q[0]);
+                $nz += ($p[0] - $q[0]) * ($p[1] + $q[1]);
+                self::keep($edges, $q[0] - $p[0], $q[1] - $p[1], $q[2] - $p[2]);
             }
-            self::keep($normals, $n);
+            self::keep($normals, $nx, $ny, $nz);
         }
 
-        return $this->directions = [array_values($normals), array_values($edges)];
+        return $this->directions = [$normals, $edges];
     }
 
     /**
      * Keeps a direction once, whichever way it points.
      *
-     * @param  array<string, array{float, float, float}>  $kept
-     * @param  array{float, float, float}  $way
+     * @param  list<array{float, float, float}>  $kept
      */
-    private static function keep(array &$kept, array $way): void
+    private static function keep(array &$kept, float $x, float $y, float $z): void
     {
-        $long = sqrt($way[0] ** 2 + $way[1] ** 2 + $way[2] ** 2);
+        $long = sqrt($x * $x + $y * $y + $z * $z);
         if ($long < 1e-6) {
             return;
         }
-        $sign = abs($way[0]) > 1e-9 * $long ? $way[0] : (abs($way[1]) > 1e-9 * $long ? $way[1] : $way[2]);
-        $long = $sign < 0.0 ? -$long : $long;
-        $unit = [$way[0] / $long, $way[1] / $long, $way[2] / $long];
-        $kept[sprintf('%.5F/%.5F/%.5F', $unit[0] + 0.0, $unit[1] + 0.0, $unit[2] + 0.0)] ??= $unit;
+        [$x, $y, $z] = [$x / $long, $y / $long, $z / $long];
+        foreach ($kept as [$a, $b, $c]) {
+            if (abs($y * $c - $z * $b) < self::PARALLEL && abs($z * $a - $x * $c) < self::PARALLEL && abs($x * $b - $y * $a) < self::PARALLEL) {
+                return;
+            }
+        }
+        $kept[] = [$x, $y, $z];
     }
 }

@@ -9,26 +9,21 @@ final readonly class Solid
 {
     public Block $bounds;
 
-    /**
-     * @param  non-empty-list<Convex>  $parts
-     * @param  bool  $isBlock  whether it fills its bounds
-     */
-    public function __construct(public array $parts, public bool $isBlock = false)
+    /** @param non-empty-list<Convex> $parts */
+    public function __construct(public array $parts)
     {
-        $bounds = [INF, -INF, INF, -INF, INF, -INF];
-        foreach ($parts as $part) {
-            foreach ($part->corners() as [$x, $y, $z]) {
-                $bounds = [min($bounds[0], $x), max($bounds[1], $x), min($bounds[2], $y), max($bounds[3], $y), min($bounds[4], $z), max($bounds[5], $z)];
-            }
+        $bounds = $parts[0]->bounds;
+        foreach (array_slice($parts, 1) as $part) {
+            $bounds = $bounds->and($part->bounds);
         }
-        $this->bounds = new Block(...$bounds);
+        $this->bounds = $bounds;
     }
 
     public static function block(Block $block): self
     {
         $pose = Pose::at($block->u0, $block->v0, $block->z0, Way::Right, Way::Out, Way::Up);
 
-        return new self([Convex::plate(Polygon::rectangle(0.0, 0.0, $block->u1 - $block->u0, $block->v1 - $block->v0)->points, $block->z1 - $block->z0, $pose)], true);
+        return new self([Convex::plate(Polygon::rectangle(0.0, 0.0, $block->u1 - $block->u0, $block->v1 - $block->v0)->points, $block->z1 - $block->z0, $pose)]);
     }
 
     /** A section drawn out along an axis, as a `Prism` has it. */
@@ -51,7 +46,7 @@ final readonly class Solid
     public function overlap(self $that, float $touch = 0.0): float
     {
         $by = min($this->bounds->overlap($that->bounds));
-        if ($by <= $touch || ($this->isBlock && $that->isBlock)) {
+        if ($by <= $touch) {
             return $by;
         }
         $most = -INF;
@@ -62,6 +57,23 @@ final readonly class Solid
         }
 
         return $most;
+    }
+
+    /** Whether two solids meet, or lie no more than so far apart, mm. */
+    public function touches(self $that, float $within): bool
+    {
+        if (min($this->bounds->overlap($that->bounds)) < -$within) {
+            return false;
+        }
+        foreach ($this->parts as $part) {
+            foreach ($that->parts as $other) {
+                if ($part->overlap($other, -$within) >= -$within) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** The same put elsewhere by a turn and a move. @param \Closure(array{float, float, float}): array{float, float, float} $to */

@@ -75,10 +75,12 @@ final readonly class Household
         $choices['things'] = array_values(array_map(fn (TrueThing $thing) => $thing->entry($this->dice), $things));
         foreach ($this->wishes($choices['layout']) as $edit) {
             try {
-                [$choices] = SpaceChoices::apply($choices, $edit, $format, $board);
+                [$wished] = SpaceChoices::apply($choices, $edit, $format, $board);
             } catch (InvalidChoice) {
-                // A wish that this layout cannot take is given up.
+                continue;
             }
+            // A wish that does not suit the room is undone.
+            $choices = $suits(['things' => []] + $wished) ? $wished : $choices;
         }
 
         return $choices;

@@ -86,8 +86,7 @@ final class Placed
         $bevels = $this->bevels();
         $t = $this->piece->thickness->toDouble();
         $parts = [];
-        $outlines = $this->piece->outline->convexParts();
-        foreach ($outlines as $outline) {
+        foreach ($this->piece->outline->convexParts() as $outline) {
             $part = Convex::plate($outline, $t, $this->pose);
             foreach ($bevels as $bevel) {
                 $part = $part === null ? null : $this->bevelled($part, $outline, $bevel);
@@ -96,10 +95,7 @@ final class Placed
                 $parts[] = $part;
             }
         }
-        $isBlock = $bevels === [] && count($outlines) === 1 && count($outlines[0]) === 4 && $this->pose->isSquare()
-            && abs($this->piece->outline->area() - (fn (float $x0, float $x1, float $y0, float $y1) => ($x1 - $x0) * ($y1 - $y0))(...$this->piece->outline->bounds())) < 1e-3;
-
-        return new Solid($parts === [] ? [Convex::plate($this->piece->outline->outer->points, $t, $this->pose)] : $parts, $isBlock);
+        return new Solid($parts === [] ? [Convex::plate($this->piece->outline->outer->points, $t, $this->pose)] : $parts);
     }
 
     /** @return list<Bevel> */

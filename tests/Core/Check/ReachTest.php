@@ -8,6 +8,7 @@ use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\TracedSection;
 use Incastro\Rules\Finding;
+use Incastro\Rules\WayOut;
 use Incastro\Units\Placed;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -126,5 +127,27 @@ final class ReachTest extends TestCase
             $left = array_filter($both->edited($way->edit)->clashes(), fn (Finding $finding) => $finding->code->value === 'overlap');
             self::assertSame([], array_values($left), $way->label);
         }
+    }
+
+    public function test_boards_between_two_bays_or_tiers_go_past_a_socket_to_either_side(): void
+    {
+        $ways = fn (TestLayout $layout): array => array_map(fn (WayOut $way) => $way->label, $layout->clashes()[0]->waysOut);
+        // Two boxes of 594 from 3.0 on: their sides meet at 597, 579 to 615. A socket of 82 from 560 on, 3 free at both
+        // sides: to the left by 615 + 3 − 560 = 58, to the right by 560 + 82 + 3 − 579 = 66.
+        $across = self::plain()->thing('socket', 'socket', 560, 400, 82, 82, 8, 'reachable')->with(['openings' => ['socket']]);
+        self::assertSame('board-across', $across->clashes()[0]->code->value);
+        self::assertStringContainsString('Make bay 1', $ways($across)[0]);
+        $moved = $across->edited($across->clashes()[0]->waysOut[0]->edit)->plan();
+        self::assertSame([], array_filter($moved->findings, fn (Finding $finding) => $finding->code->value === 'board-across'));
+        $boxes = $moved->layout->runs[0]->boxes;
+        self::assertLessThanOrEqual(560.0 - 3.0, $boxes[0]->right() + 18.0);
+        // Nothing else has changed: both bays together are as wide as they were.
+        self::assertEqualsWithDelta(1188.0, $boxes[1]->right() - $boxes[0]->u, 1.0);
+        // A socket before the boards between two tiers is passed below or above.
+        $tiers = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('low', ['size' => TestLayout::mm(700)]), Doc::tier('high', ['joined' => false])])])->thing('socket', 'socket', 560, 740, 82, 82, 8, 'reachable')->with(['openings' => ['socket']]);
+        self::assertSame('board-across', $tiers->clashes()[0]->code->value);
+        self::assertStringContainsString('Make the tier below', $ways($tiers)[0]);
+        // The plinth 70, then 700: boards from 752 to 788. Down by 740 − 3 − 788 = −51, to 649; up by 740 + 82 + 3 − 752 = 73.
+        self::assertSame(['Make the tier below 649 mm high, so that its boards pass beside', 'Make the tier below 773 mm high, so that its boards pass beside'], array_slice($ways($tiers), 0, 2));
     }
 }

@@ -9,6 +9,8 @@ use Incastro\Fit\Closing\Closing;
 use Incastro\Fit\Closing\Side;
 use Incastro\Fit\FittedRun;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Rules\Code;
+use Incastro\Rules\Finding;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestLayout;
 
@@ -160,5 +162,27 @@ final class LayoutFitTest extends TestCase
         foreach ($clash->waysOut as $way) {
             self::assertSame([], $layout->edited($way->edit)->clashes(), $way->label);
         }
+    }
+
+    public function test_tiers_that_line_up_follow_each_other_in_any_order(): void
+    {
+        // a follows b, b follows c; each number is that of its lower tier's clear height, as chosen or as it follows.
+        $run = self::fitted(TestLayout::of([
+            TestLayout::bay('a', [], [Doc::tier('a-1', ['snap' => 'b-1']), Doc::tier('a-2')]),
+            TestLayout::bay('b', [], [Doc::tier('b-1', ['snap' => 'c-1']), Doc::tier('b-2')]),
+            TestLayout::bay('c', [], [Doc::tier('c-1', ['size' => TestLayout::mm(400)]), Doc::tier('c-2')]),
+        ]));
+        $top = fn (string $id) => $run->cell($id)->z + $run->cell($id)->height->result->toDouble();
+        self::assertSame([488.0, 488.0, 488.0], array_map($top, ['a-1', 'b-1', 'c-1']));
+    }
+
+    public function test_tiers_that_line_up_in_a_ring_are_named(): void
+    {
+        $plan = TestLayout::of([
+            TestLayout::bay('a', [], [Doc::tier('a-1', ['snap' => 'b-1']), Doc::tier('a-2')]),
+            TestLayout::bay('b', [], [Doc::tier('b-1', ['snap' => 'a-1']), Doc::tier('b-2')]),
+        ])->plan();
+        $rings = array_values(array_filter($plan->findings, fn (Finding $finding) => $finding->code === Code::SnapRing));
+        self::assertSame(['a-1', 'b-1'], array_map(fn (Finding $finding) => $finding->place, $rings));
     }
 }

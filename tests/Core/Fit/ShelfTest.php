@@ -11,6 +11,7 @@ use Incastro\Planning\Planner;
 use Incastro\Survey\Network\Normal;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestAlcove;
+use Tests\Core\TestLayout;
 
 final class ShelfTest extends TestCase
 {
@@ -65,5 +66,16 @@ final class ShelfTest extends TestCase
         self::assertEqualsWithDelta(12.555, rad2deg($tipping->angle), 0.01);
         // The walls here let the longest part of a shelf past the narrower front only tipped.
         self::assertNotNull(self::shelves(1)[0]->tipping);
+    }
+
+    public function test_a_shelf_between_boxes_says_the_distance_between_them(): void
+    {
+        $run = TestLayout::of([TestLayout::bay('a'), TestLayout::bay('s', ['size' => TestLayout::mm(500)], [Doc::tier('s-1', ['unit' => 'shelves', 'fixed_shelves' => 1])]), TestLayout::bay('b')], [], 1600.0)->plan()->layout?->runs[0];
+        self::assertNotNull($run);
+        // 500 between two boxes, less 2 at each end; nothing is in doubt there.
+        self::assertSame(496.0, $run->shelves[0]->length->result->toDouble());
+        $steps = $run->shelves[0]->length->steps;
+        self::assertSame('between the furniture, at its widest', $steps[0]->label);
+        self::assertSame(500.0, $steps[0]->value->toDouble());
     }
 }

@@ -6,16 +6,30 @@ namespace Tests\Core\Fit;
 
 use Incastro\Fit\Box;
 use Incastro\Fit\BoxTop;
+use Incastro\Fit\Closing\Side;
 use Incastro\Fit\Column;
+use Incastro\Fit\LayoutFitter;
+use Incastro\Fit\Marks;
 use Incastro\Fit\Opening;
 use Incastro\Geometry\Axis;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Working;
+use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\Layout\LayoutReader;
+use Incastro\Survey\ReadingKind;
+use Incastro\Survey\Slot;
+use Incastro\Survey\Space\CeilingKind;
+use Incastro\Survey\Space\Sheet;
+use Incastro\Survey\Space\SpaceKind;
+use Incastro\Survey\Space\SpaceShape;
+use Incastro\Trial\HiddenRoom;
 use Incastro\Units\BoxWithShelves;
 use Incastro\Units\Placed;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Survey\TestSpace;
 use Tests\Core\TestAlcove;
+use Tests\Core\TestLayout;
 use Tests\Core\TestTerms;
 
 /**
@@ -104,5 +118,30 @@ final class SlopesTest extends TestCase
         self::assertSame(1000.0, $sloped->at(0.3, 300.0));
         self::assertSame(100.0, $sloped->reaches(800.0));
         self::assertSame(0.0, $sloped->reaches(500.0));
+    }
+
+    public function test_the_gap_above_is_read_where_the_ceiling_bends(): void
+    {
+        // Rising 0.65 from 700, flat from 2300 along: the kink lies over the third of three boxes.
+        $hidden = new HiddenRoom(SpaceShape::of(SpaceKind::UnderStair, CeilingKind::RakeAndFlat), 7);
+        $read = fn (Sheet $sheet, Slot $slot) => match (true) {
+            $slot->kind === ReadingKind::Height && $slot->spots !== [] => 700.0 + 0.65 * min(2300.0, $slot->spots[0]->along),
+            $slot->kind === ReadingKind::Slope => rad2deg(atan(0.65)),
+            $slot->kind === ReadingKind::Fall => 0.0,
+            default => $hidden->truth($sheet, $slot),
+        };
+        $room = (new TestSpace($hidden->shape))->read($read)->survey()->room;
+        self::assertNotNull($room);
+        $bays = array_map(fn (string $id) => Doc::bay($id, [Doc::tier("$id-1")]), ['a', 'b', 'c']);
+        $layout = LayoutReader::read(['runs' => [Doc::run('r', 0, $bays, ['depth' => TestLayout::mm(500)])]] + Doc::none());
+        $run = (new LayoutFitter(TestTerms::of($room)))->fit($layout, new Marks())->runs[0];
+        foreach ($run->boxes as $box) {
+            $most = max(array_map(fn (float $u) => $run->frame->ceilingAt($u, $box->face()) - $box->topAt($u, $box->face()), range($box->u, $box->right(), 1.0)));
+            $edge = $run->edge(Side::Top, $box->id);
+            if ($edge !== null) {
+                self::assertEqualsWithDelta($most, $edge->gap->most, 0.7, $box->mark);
+            }
+        }
+        self::assertNotNull($run->edge(Side::Top, $run->boxes[2]->id));
     }
 }

@@ -295,4 +295,18 @@ final class LayoutChoicesTest extends TestCase
             }
         }
     }
+
+    public function test_what_is_split_or_joined_stays_as_large_outside(): void
+    {
+        $low = fn (TestLayout $layout) => $layout->plan()->layout?->runs[0]->boxes[0]->outerHeight()->toDouble();
+        $whole = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('low', ['size' => TestLayout::mm(720)]), Doc::tier('high', ['joined' => false])])]);
+        self::assertSame(720.0, $low($whole));
+        // Two clear openings of (720 − 3 · 18)/2 = 333.
+        self::assertSame(720.0, $low($whole->edited(new Edit('layout.do', ['action' => 'split-tier', 'cell' => 'low', 'seed' => 'eight letters']))));
+        $wide = fn (TestLayout $layout) => $layout->plan()->layout?->runs[0]->boxes[0]->outerWidth()->toDouble();
+        $bays = TestLayout::of([TestLayout::bay('a', ['size' => TestLayout::mm(500)]), TestLayout::bay('b', ['size' => TestLayout::mm(400)]), TestLayout::bay('c')]);
+        self::assertSame(500.0, $wide($bays));
+        // One box of both is as wide as they were: clear openings lose what boards take.
+        self::assertSame(900.0, $wide($bays->edited(new Edit('layout.bays.b.joined', true))));
+    }
 }

@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace Tests\Core\Survey;
 
 use Incastro\Measure\LengthFormat;
+use Incastro\Survey\Network\Adjustment;
+use Incastro\Survey\Network\Observation;
 use Incastro\Survey\Path;
+use Incastro\Survey\Room\Place;
+use Incastro\Survey\Room\SpanSearch;
 use Incastro\Survey\Slot;
 use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Space\SpaceKind;
@@ -99,5 +103,19 @@ final class RoomTest extends TestCase
         }
         self::assertGreaterThanOrEqual(0.93 * $rooms, $spans);
         self::assertGreaterThanOrEqual(0.9 * $rooms, $ceilings);
+    }
+
+    public function test_a_looser_pair_of_places_that_is_known_worse_binds(): void
+    {
+        // Forty places on the left, known to 1 mm, at 0, −0.1, −0.2 …, and one at −10 known to 8; one on the right at 800 ± 0.
+        $places = array_map(fn (int $i) => new Place(-0.1 * $i, 0.0, 50.0 * $i), range(0, 39));
+        $places[] = new Place(-10.0, 0.0, 2100.0);
+        $observations = array_map(fn (Place $place, int $i) => Observation::linear("left $i", $place->u, $i === 40 ? 8.0 : 1.0, [$i => 1.0]), $places, array_keys($places));
+        $adjusted = Adjustment::solve($observations, array_fill(0, 41, 0.0));
+        $search = new SpanSearch($adjusted, fn (Place $place) => [(int) array_search($place, $places, true) => 1.0], fn (Place $place) => []);
+        $span = $search->between($places, [new Place(800.0, 0.0, 0.0)]);
+        self::assertEqualsWithDelta(800.0, $span->width, 1e-6);
+        // By the tightest pair 800 − 1.645 = 798.36 is free; by the worst known 810 − 1.645 · 8 = 796.84.
+        self::assertEqualsWithDelta(796.84, $span->width - $span->doubt, 1e-6);
     }
 }

@@ -282,4 +282,17 @@ final class SpaceSurveyTest extends TestCase
     {
         return array_values(array_map(fn (Finding $finding) => $finding->sentence, array_filter($survey->findings, fn (Finding $finding) => $finding->severity === Severity::Warning)));
     }
+
+    public function test_a_plane_of_the_ceiling_that_nobody_read_is_missing(): void
+    {
+        // Its knee wall and its slope are read; of the flat ceiling nothing is.
+        $read = fn (bool $isFlatRead) => (new TestSpace(SpaceShape::of(SpaceKind::RoofSlope)))->read(fn (Sheet $sheet, Slot $slot) => match (true) {
+            $slot->kind === ReadingKind::Height && $slot->plane === 0 => 900.0 + $slot->spots[0]->depth,
+            $slot->kind === ReadingKind::Height => $isFlatRead ? 2400.0 : null,
+            $slot->kind === ReadingKind::Slope => 45.0,
+            default => self::square($sheet, $slot),
+        })->survey();
+        self::assertNotNull($read(true)->room);
+        self::assertNull($read(false)->room);
+    }
 }

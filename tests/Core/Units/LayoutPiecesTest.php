@@ -4,8 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Core\Units;
 
+use Incastro\Geometry\Outline;
+use Incastro\Geometry\Point;
+use Incastro\Measure\Length;
+use Incastro\Measure\Working;
+use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
+use Incastro\Pieces\Works\Bevel;
+use Incastro\Pieces\Works\Bevelled;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Rules\MaterialRole;
 use Incastro\Units\Assembly;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
@@ -186,6 +194,19 @@ final class LayoutPiecesTest extends TestCase
             foreach (array_slice($placed, $i + 1) as $other) {
                 self::assertLessThanOrEqual(0.5, $one->solid()->overlap($other->solid(), 0.5), $one->piece->mark.' in '.$other->piece->mark);
             }
+        }
+    }
+
+    public function test_pieces_are_alike_only_where_all_that_is_cut_is(): void
+    {
+        $piece = fn (array $but = []): Piece => new Piece(...$but + [
+            'key' => 'a', 'mark' => 'B1-side-L', 'name' => 'Side', 'length' => Working::start('height', Length::ofMillimetres(720)), 'width' => Working::start('depth', Length::ofMillimetres(400)),
+            'thickness' => Length::ofMillimetres(18), 'material' => MaterialRole::Carcass, 'grain' => Grain::Length, 'outline' => Outline::rectangle(0.0, 0.0, 720.0, 400.0),
+        ]);
+        $bevel = new Bevelled('top', 36.87, bevels: [new Bevel([new Point(720.0, 0.0), new Point(720.0, 400.0)], 0.75, true)]);
+        self::assertTrue($piece()->likeness()->isEqualTo($piece(['key' => 'b', 'mark' => 'B2-side-L'])->likeness()));
+        foreach ([['works' => [$bevel]], ['joints' => ['dado 9 mm deep']], ['grain' => Grain::Width], ['thickness' => Length::ofMillimetres(15)], ['name' => 'Divider']] as $other) {
+            self::assertFalse($piece()->likeness()->isEqualTo($piece($other)->likeness()), (string) array_key_first($other));
         }
     }
 }
