@@ -69,7 +69,7 @@ final class Assembled
                 if (! $a->bounds->meets($b->bounds, self::TOUCH)) {
                     continue;
                 }
-                $by = $a->solid()->overlap($b->solid(), self::TOUCH) - ($grants[$a->piece->key.'|'.$b->piece->key] ?? 0.0);
+                $by = $a->overlap($b, self::TOUCH) - ($grants[$a->piece->key.'|'.$b->piece->key] ?? 0.0);
                 if ($by > self::TOUCH) {
                     $this->collisions->overlapping($a, $b, $by);
                 }
@@ -81,7 +81,7 @@ final class Assembled
             if ($a === null || $b === null) {
                 continue;
             }
-            if (! $a->solid()->touches($b->solid(), Joinery::TOUCH)) {
+            if (! $a->touches($b, Joinery::TOUCH)) {
                 $this->collisions->apart($a, $b);
             }
         }

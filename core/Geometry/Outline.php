@@ -17,6 +17,22 @@ final readonly class Outline
         return new self(Polygon::rectangle($x, $y, $width, $height));
     }
 
+    /** Whether it is a rectangle along x and y without a hole. */
+    public function isRectangle(): bool
+    {
+        $points = $this->outer->points;
+        if ($this->holes !== [] || count($points) !== 4) {
+            return false;
+        }
+        foreach ($points as $i => $point) {
+            if (min(abs($points[($i + 1) % 4]->x - $point->x), abs($points[($i + 1) % 4]->y - $point->y)) > 1e-7) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     /** Area in mm², holes taken off. */
     public function area(): float
     {

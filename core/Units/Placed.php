@@ -42,6 +42,8 @@ final class Placed
 
     private ?Solid $solid = null;
 
+    private ?bool $isBlock = null;
+
     public function __construct(
         public readonly Piece $piece,
         public readonly Pose $pose,
@@ -64,6 +66,27 @@ final class Placed
     public function withPiece(Piece $piece, ?Pose $pose = null): self
     {
         return new self($piece, $pose ?? $this->pose, $this->part, $this->owner);
+    }
+
+    /** How deep it stands in another, as solids have it; those that fill their bounds are not made for it. */
+    public function overlap(self $that, float $touch): float
+    {
+        $by = min($this->bounds->overlap($that->bounds));
+
+        return $by <= $touch || ($this->isBlock() && $that->isBlock()) ? $by : $this->solid()->overlap($that->solid(), $touch);
+    }
+
+    /** Whether it meets another, or lies no more than so far off, mm. */
+    public function touches(self $that, float $within): bool
+    {
+        return min($this->bounds->overlap($that->bounds)) >= -$within
+            && (($this->isBlock() && $that->isBlock()) || $this->solid()->touches($that->solid(), $within));
+    }
+
+    /** Whether it fills its bounds. */
+    private function isBlock(): bool
+    {
+        return $this->isBlock ??= $this->pose->isSquare() && $this->piece->outline->isRectangle() && $this->bevels() === [];
     }
 
     public function solid(): Solid

@@ -35,8 +35,17 @@ final class RunFrame
     /** @var array{left: list<int>, right: list<int>} walls that may stand on either side */
     private readonly array $sides;
 
+    /** Its origin on the plan, and the direction in which the wall is drawn, against u. */
+    private readonly Point $origin;
+
+    private readonly float $dx;
+
+    private readonly float $dy;
+
     public function __construct(private readonly Room $room, public readonly int $wall)
     {
+        $this->origin = $room->corners[$room->shape->after($wall)];
+        [$this->dx, $this->dy] = $room->network->direction($room->adjusted->unknowns, $wall);
         $sides = ['left' => [], 'right' => []];
         $middle = $this->length() / 2;
         foreach ($room->shape->walls() as $other) {
@@ -74,16 +83,15 @@ final class RunFrame
      */
     public function place(Point $point): array
     {
-        $origin = $this->room->corners[$this->room->shape->after($this->wall)];
-        [$dx, $dy] = $this->room->network->direction($this->room->adjusted->unknowns, $this->wall);
+        [$x, $y] = [$point->x - $this->origin->x, $point->y - $this->origin->y];
 
-        return [-$dx * ($point->x - $origin->x) - $dy * ($point->y - $origin->y), -$dy * ($point->x - $origin->x) + $dx * ($point->y - $origin->y)];
+        return [-$this->dx * $x - $this->dy * $y, -$this->dy * $x + $this->dx * $y];
     }
 
     /** The point of the plan at u and v. */
     public function point(float $u, float $v): Point
     {
-        return $this->room->network->spot($this->room->adjusted->unknowns, $this->wall, $u, $v);
+        return $this->origin->plus(-$u * $this->dx - $v * $this->dy, -$u * $this->dy + $v * $this->dx);
     }
 
     public function leftAt(float $v, float $z, bool $withSkirting = false): float
