@@ -12,8 +12,8 @@ use Incastro\Drawing\RunDrawing;
 use Incastro\Drawing\ScreenWriter;
 use Incastro\Planning\Job;
 use Incastro\Planning\Layout\LayoutReader;
-use Incastro\Planning\Layout\StartingLayouts;
 use Incastro\Planning\Planner;
+use Incastro\Planning\Recipes\StartingLayouts;
 use Incastro\Planning\SpacePlan;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\SpaceSurvey;
@@ -43,7 +43,7 @@ final readonly class LayoutSketches
                 continue;
             }
             $choices = ['layout' => $document] + $space->choices;
-            $plan = $this->planner->furnished($job, $space->choosing(LayoutReader::read($document), $space->things, $choices), $survey);
+            $plan = $this->planner->furnished($job, $space->choosing(LayoutReader::read($document, $job->rules), $space->things, $choices), $survey);
             $sketches[] = [
                 'name' => $name, 'label' => $label,
                 'verdict' => ['state' => $plan->verdict->state, 'sentence' => $plan->verdict->sentence],

@@ -13,7 +13,7 @@ use Incastro\Pieces\Works\Scribed;
 use Incastro\Rules\Finding;
 use Incastro\Survey\Room\Enclosure;
 use Incastro\Units\Assembly;
-use Incastro\Units\Joinery;
+use Incastro\Units\Make\Joinery;
 use Incastro\Units\Placed;
 
 /**

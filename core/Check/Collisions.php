@@ -139,7 +139,7 @@ final class Collisions
             foreach ($run->run->bays as $bay) {
                 foreach ($bay->tiers as $tier) {
                     if ($tier->id === $id) {
-                        return [new WayOut('Leave an open gap there', Edits::tier($tier->id)->with('unit', 'open'))];
+                        return [new WayOut('Leave an open gap there', Edits::tier($tier->id)->emptied())];
                     }
                 }
             }

@@ -4,58 +4,57 @@ declare(strict_types=1);
 
 namespace Incastro\Check;
 
+use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\FittedCell;
 use Incastro\Fit\FittedRun;
-use Incastro\Fit\Layout\UnitKind;
 use Incastro\Fit\Terms;
 use Incastro\Measure\Length;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
-use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
 
-/** Whether a person's knees have room, and what a run that asks for more than it has could give up. */
+/** Whether what is left free has the room that it is left free for, and what a run that asks for more than it has could give up. */
 final readonly class Comfort
 {
+    /** Room that is short by no more than this is enough, mm. */
+    private const TOUCH = 0.5;
+
     public function __construct(private FittedRun $run, private Terms $terms)
     {
     }
 
-    /** @return list<Finding> */
+    /** @return list<Finding> cells that give less than what they are left free for needs */
     public function findings(): array
     {
         $findings = [];
         foreach ($this->run->cells as $cell) {
-            if ($cell->tier->unit === UnitKind::Knee) {
-                array_push($findings, ...$this->knees($cell));
+            // What is built and cannot be made was said where it was fitted.
+            foreach ($cell->tier->isBuilt() ? [] : $cell->lacks($this->terms) as $axis => [$extent, $has]) {
+                if ($extent->short($has) > self::TOUCH) {
+                    $findings[] = $this->lacking($cell, $axis, $extent, $has);
+                }
             }
         }
 
         return $findings;
     }
 
-    /** @return list<Finding> */
-    private function knees(FittedCell $cell): array
+    /** @param 'width'|'height'|'depth' $axis */
+    private function lacking(FittedCell $cell, string $axis, Extent $extent, float $has): Finding
     {
-        $has = [
-            [Rule::KneeWidth, Code::KneesWide, $cell->end() - $cell->u, 'wide', Edits::bay($cell->bayId), 'size'],
-            [Rule::KneeHeight, Code::KneesHigh, $cell->z + min($cell->left, $cell->right), 'high', Edits::tier($cell->tier->id), 'size'],
-            [Rule::KneeDepth, Code::KneesDeep, $cell->face - $cell->back, 'deep', Edits::run($this->run->run->id), 'depth'],
-        ];
-        $findings = [];
-        foreach ($has as [$rule, $code, $size, $word, $part, $field]) {
-            $wanted = $this->terms->rules->get($rule);
-            $short = $wanted->toDouble() - $size;
-            if ($short > 0.5) {
-                $given = $rule === Rule::KneeHeight ? $wanted->minus(Length::ofDouble($cell->z)) : $wanted;
-                $findings[] = Finding::clash($code, sprintf('The knee space is %s %s; knees need %s.', $this->terms->write($size), $word, $this->terms->format->write($wanted)), $cell->tier->id)
-                    ->about([$cell->bayId])
-                    ->withWaysOut([new WayOut(sprintf('Make it %s %s', $this->terms->format->write($wanted), $word), $part->measuring($field, $given)), new WayOut('Leave an open gap instead', Edits::tier($cell->tier->id)->with('unit', 'open'))]);
-            }
-        }
+        [$word, $part, $field] = match ($axis) {
+            'width' => ['wide', Edits::bay($cell->bayId), 'size'],
+            'height' => ['high', Edits::tier($cell->tier->id), 'size'],
+            'depth' => ['deep', Edits::run($this->run->run->id), 'depth'],
+        };
+        $wanted = $this->terms->format->write($extent->least);
+        // Its own height, without what lies under it.
+        $given = $axis === 'height' ? $extent->least->minus(Length::ofDouble($has - min($cell->left, $cell->right))) : $extent->least;
 
-        return $findings;
+        return Finding::clash($extent->code, sprintf('The %s is %s %s; %s.', lcfirst($cell->label()), $this->terms->write($has), $word, sprintf($extent->why, $wanted)), $cell->tier->id)
+            ->about([$cell->bayId])
+            ->withWaysOut([new WayOut("Make it $wanted $word", $part->measuring($field, $given)), new WayOut('Leave an open gap instead', Edits::tier($cell->tier->id)->emptied())]);
     }
 
     /**
@@ -113,7 +112,7 @@ final readonly class Comfort
     private function joined(Finding $finding): array
     {
         $cell = $this->run->cell($finding->place);
-        $ways = $cell === null || $cell->tier->unit === UnitKind::Box ? [] : [new WayOut('Leave an open gap instead', Edits::tier($finding->place)->with('unit', UnitKind::Open->value))];
+        $ways = $cell === null || $cell->tier->isBoxed() ? [] : [new WayOut('Leave an open gap instead', Edits::tier($finding->place)->emptied())];
         $ways[] = new WayOut('Join the tier with its neighbour', Edits::action('remove-tier', $finding->place, "remove-$finding->place"));
         foreach ($finding->related as $bay) {
             $ways[] = new WayOut('Join the bay with its neighbour', Edits::action('remove-bay', $bay, "remove-$bay"));

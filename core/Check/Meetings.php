@@ -7,8 +7,8 @@ namespace Incastro\Check;
 use Incastro\Fit\Box;
 use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
+use Incastro\Fit\Holds\RestsOnWalls;
 use Incastro\Fit\Layout\RunEnd;
-use Incastro\Fit\Layout\UnitKind;
 use Incastro\Fit\Terms;
 use Incastro\Measure\Length;
 use Incastro\Rules\Code;
@@ -70,7 +70,7 @@ final readonly class Meetings
     {
         $bodies = array_map(fn (Box $box) => [$box->id, 'box '.$box->mark, Footprint::of($run->frame, $box->block())], $run->boxes);
         foreach ($run->cells as $cell) {
-            if ($cell->tier->unit === UnitKind::Shelves) {
+            if ($cell->tier->holds instanceof RestsOnWalls) {
                 $bodies[] = [$cell->tier->id, 'shelves', Footprint::of($run->frame, $cell->block())];
             }
         }
@@ -200,7 +200,7 @@ final readonly class Meetings
         $ways = [];
         foreach ($run->cells as $cell) {
             if ($cell->boxId === $box->id) {
-                $ways[] = new WayOut('Leave an open gap there', Edits::tier($cell->tier->id)->with('unit', 'open'));
+                $ways[] = new WayOut('Leave an open gap there', Edits::tier($cell->tier->id)->emptied());
             }
         }
         if ($depth->isGreaterThan(Length::ofMillimetres(150))) {

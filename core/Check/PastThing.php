@@ -7,7 +7,6 @@ namespace Incastro\Check;
 use Incastro\Fit\FittedBay;
 use Incastro\Fit\FittedCell;
 use Incastro\Fit\FittedRun;
-use Incastro\Fit\Layout\UnitKind;
 use Incastro\Fit\Terms;
 use Incastro\Geometry\Axis;
 use Incastro\Geometry\Block;
@@ -105,7 +104,7 @@ final readonly class PastThing
     {
         foreach ($this->run->run->groups() as $group) {
             if (in_array($bay->bay, $group, true)) {
-                return count($group) === 1 && $bay->bay->tiers[0]->unit === UnitKind::Box;
+                return count($group) === 1 && $bay->bay->tiers[0]->isBoxed();
             }
         }
 

@@ -6,7 +6,7 @@ namespace Incastro\Check;
 
 use Incastro\Fit\FittedCell;
 use Incastro\Fit\FittedRun;
-use Incastro\Fit\Layout\UnitKind;
+use Incastro\Fit\Holds\HoldsOpening;
 use Incastro\Fit\Terms;
 use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Block;
@@ -63,7 +63,7 @@ final readonly class Reach
     /** @return list<FittedCell> cells in which something is built */
     private function cells(): array
     {
-        return array_values(array_filter($this->run->cells, fn (FittedCell $cell) => $cell->tier->unit !== UnitKind::Open && $cell->tier->unit !== UnitKind::Knee));
+        return array_values(array_filter($this->run->cells, fn (FittedCell $cell) => $cell->tier->isBuilt()));
     }
 
     private function ofCell(Thing $thing, Block $block, FittedCell $cell, Assembly $assembly): ?Finding
@@ -139,7 +139,7 @@ final readonly class Reach
 
         return $board === null ? null : $this->clash(Code::BoardAcross, sprintf('The %s of box %s runs across %s: a hand cannot reach it.', lcfirst($board->piece->name), $this->mark($cell), lcfirst($thing->name)), $thing, $cell, [
             ...(new PastThing($this->run, $this->terms))->ways($board, $block, $cell),
-            new WayOut('Take its shelves out', Edits::tier($cell->tier->id)->shelves(0, 0)),
+            ...array_filter([$cell->tier->holds instanceof HoldsOpening ? $cell->tier->holds->cleared($cell->tier->id) : null]),
         ]);
     }
 
@@ -184,18 +184,18 @@ final readonly class Reach
 
     private function mark(FittedCell $cell): string
     {
-        return $cell->boxId === null ? $cell->tier->unit->label() : $this->run->box($cell->boxId)->mark ?? '';
+        return $cell->boxId === null ? $cell->label() : $this->run->box($cell->boxId)->mark ?? '';
     }
 
     private function name(FittedCell $cell): string
     {
-        return $cell->boxId === null ? $cell->tier->unit->label() : 'Box '.$this->mark($cell);
+        return $cell->boxId === null ? $cell->label() : 'Box '.$this->mark($cell);
     }
 
     /** @param list<WayOut> $ways */
     private function clash(Code $code, string $sentence, Thing $thing, FittedCell $cell, array $ways = []): Finding
     {
-        $ways[] = new WayOut('Leave an open gap there', Edits::tier($cell->tier->id)->with('unit', 'open'));
+        $ways[] = new WayOut('Leave an open gap there', Edits::tier($cell->tier->id)->emptied());
         if (! in_array($thing->kind, [ThingKind::JunctionBox, ThingKind::Valve, ThingKind::Post, ThingKind::Beam, ThingKind::Stringer, ThingKind::Vent, ThingKind::Flue, ThingKind::Fireplace, ThingKind::Window, ThingKind::Hatch], true)) {
             $ways[] = new WayOut(ucfirst($thing->name).' will be removed', Edits::thing($thing->id)->with('rule', ThingRule::Removed->value));
         }

@@ -8,7 +8,6 @@ use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Fit\Closing\Side;
 use Incastro\Fit\FittedCell;
 use Incastro\Fit\FittedRun;
-use Incastro\Fit\Layout\UnitKind;
 use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Axis;
 use Incastro\Geometry\Point;
@@ -238,7 +237,7 @@ final readonly class RunDrawing
         $named = [];
         $shapes = [];
         foreach ($this->run->cells as $cell) {
-            $mark = $cell->boxId === null ? ($cell->tier->unit === UnitKind::Box ? '' : $cell->tier->unit->label()) : $this->run->box($cell->boxId)->mark ?? '';
+            $mark = $cell->boxId === null ? ($cell->tier->isBoxed() ? '' : $cell->label()) : $this->run->box($cell->boxId)->mark ?? '';
             if ($mark !== '' && ! isset($named[$cell->boxId ?? $cell->tier->id])) {
                 $named[$cell->boxId ?? $cell->tier->id] = true;
                 // Names of what is not built stand high, clear of what stands on the wall.

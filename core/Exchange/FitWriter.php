@@ -14,18 +14,22 @@ use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Fit\FittedBay;
 use Incastro\Fit\FittedCell;
 use Incastro\Fit\FittedRun;
+use Incastro\Fit\Layout\Member;
 use Incastro\Fit\Layout\RunEnd;
 use Incastro\Geometry\Point;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\SpacePlan;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Parameters\Blueprint;
+use Incastro\Units\Unknown;
 
 /** Writes the Fit station of a space as JSON: every run with its bays, cells, boxes, members and edges, and how all gets in. */
 final readonly class FitWriter
 {
     private LengthWriter $lengths;
 
-    public function __construct(private SpacePlan $space, private LengthFormat $format)
+    public function __construct(private SpacePlan $space, private LengthFormat $format, private HouseRules $rules)
     {
         $this->lengths = new LengthWriter($format);
     }
@@ -71,14 +75,23 @@ final readonly class FitWriter
             ], $run->bays),
             'cells' => array_map(fn (FittedCell $cell) => [
                 'id' => $cell->tier->id, 'bay' => $cell->bayId, 'box' => $cell->boxId, 'mark' => $cell->boxId === null ? null : $run->box($cell->boxId)?->mark,
-                'unit' => $cell->tier->unit->value, 'unit_label' => $cell->tier->unit->label(),
+                'holds' => $this->unit($cell->tier->holds, $cell->tier->holds instanceof Unknown ? $cell->tier->holds->kind : null),
                 'width' => $this->lengths->working($cell->width), 'height' => $this->lengths->working($cell->height),
             ], $run->cells),
             'boxes' => array_map($this->box(...), $run->boxes),
+            'members' => array_map(fn (Member $member) => ['id' => $member->id, 'cells' => $member->cells, 'holds' => $this->unit($member->holds)], $this->space->space->layout->members),
             'plinths' => array_map(fn ($plinth) => ['id' => $plinth->id, 'mark' => $plinth->mark, 'length' => $this->lengths->working($plinth->length), 'depth' => $this->lengths->working($plinth->depth), 'height' => $this->lengths->length($plinth->height)], $run->plinths),
             'worktops' => array_map(fn ($worktop) => ['id' => $worktop->id, 'mark' => $worktop->mark, 'length' => $this->lengths->working($worktop->length), 'depth' => $this->lengths->working($worktop->depth), 'height' => $this->lengths->mm($worktop->z)], $run->worktops),
             'edges' => array_map($this->edge(...), array_values($run->edges)),
         ];
+    }
+
+    /** @return array{kind: string, label: string, with: array<string, array{value: mixed, text: string, usual: bool}>} */
+    private function unit(object $holds, ?string $kind = null): array
+    {
+        $blueprint = Blueprint::of($holds::class);
+
+        return ['kind' => $kind ?? $blueprint->about->kind, 'label' => $blueprint->about->label, 'with' => $blueprint->shown($holds, $this->rules, $this->format)];
     }
 
     /** @return array<string, mixed> */

@@ -53,12 +53,14 @@ final class Format4
     }
 
     /**
+     * Planning with it, which gives places and marks, asks for the newest form of what stands in it.
+     *
      * @param  array<string, mixed>  $layout
      * @return array<string, mixed>
      */
     public static function layout(array $layout): array
     {
-        return $layout + ['marks' => []];
+        return Format5::layout($layout) + ['marks' => []];
     }
 
     /**

@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace Incastro\Exchange;
 
+use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unit;
 use Incastro\Planning\ExtraChoices;
 use Incastro\Planning\Layout\LayoutDocument;
 use Incastro\Planning\Layout\LayoutMarks;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Planning\WallPlaces;
+use Incastro\Rules\Parameters\Blueprint;
 use Incastro\Survey\SheetChoices;
 use Incastro\Survey\Space\Sheet;
+use Incastro\Units\Family;
+use Incastro\Units\Kinds;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
 
@@ -21,7 +25,7 @@ use Opis\JsonSchema\Validator;
  */
 final class JobFile
 {
-    public const FORMAT = 4;
+    public const FORMAT = 5;
 
     private const SCHEMA = __DIR__.'/../../docs/job.schema.json';
 
@@ -35,12 +39,33 @@ final class JobFile
         // An empty map is an object in JSON, not a list.
         $document['rules'] = (object) $document['rules'];
         foreach ($document['spaces'] as $i => $space) {
+            $document['spaces'][$i]['layout'] = self::withMaps($space['layout']);
             $document['spaces'][$i]['layout']['closings'] = (object) $space['layout']['closings'];
             $document['spaces'][$i]['layout']['marks'] = (object) $space['layout']['marks'];
             $document['spaces'][$i]['takes'] = array_map(self::withPlace(...), $space['takes']);
         }
 
         return ['format' => self::FORMAT, 'job' => $document, 'record' => ['takes' => array_map(self::withPlace(...), $struck)]];
+    }
+
+    /**
+     * @param  array<string, mixed>  $layout
+     * @return array<string, mixed> whose units have a map of what was chosen, also where that is nothing
+     */
+    private static function withMaps(array $layout): array
+    {
+        foreach ($layout['runs'] as $r => $run) {
+            foreach ($run['bays'] as $b => $bay) {
+                foreach ($bay['tiers'] as $t => $tier) {
+                    $layout['runs'][$r]['bays'][$b]['tiers'][$t]['holds']['with'] = (object) $tier['holds']['with'];
+                }
+            }
+        }
+        foreach ($layout['members'] as $m => $member) {
+            $layout['members'][$m]['with'] = (object) $member['with'];
+        }
+
+        return $layout;
     }
 
     /**
@@ -139,6 +164,7 @@ final class JobFile
             foreach (WallPlaces::beyond($space, $corners) as $path => [, $wall]) {
                 $faults[] = new Fault("$file:\$.job.spaces[$s].$path", sprintf('The plan of this space has %d corners and as many sides, counted from 0; %d is none of them.', $corners, $wall));
             }
+            array_push($faults, ...self::unitFaults("$file:\$.job.spaces[$s].layout", $space['layout'], LengthFormat::of($job['measure'])));
             $twice = LayoutDocument::twice($space['layout']);
             if ($twice !== null) {
                 $faults[] = new Fault("$file:\$.job.spaces[$s].layout", $twice);
@@ -147,6 +173,49 @@ final class JobFile
         if ($faults !== []) {
             throw new BadFile($faults);
         }
+    }
+
+    /**
+     * Units of kinds that are not known, and parameters that theirs do not take.
+     *
+     * @param  array<string, mixed>  $layout
+     * @return list<Fault>
+     */
+    private static function unitFaults(string $path, array $layout, LengthFormat $format): array
+    {
+        $faults = [];
+        foreach ($layout['runs'] as $r => $run) {
+            foreach ($run['bays'] as $b => $bay) {
+                foreach ($bay['tiers'] as $t => $tier) {
+                    array_push($faults, ...self::faultsOfUnit("$path.runs[$r].bays[$b].tiers[$t].holds", $tier['holds'] ?? null, $format, Family::Inside, Family::Cell));
+                }
+            }
+        }
+        foreach ($layout['members'] as $m => $member) {
+            array_push($faults, ...self::faultsOfUnit("$path.members[$m]", isset($member['with']) ? $member : null, $format, Family::Member));
+        }
+
+        return $faults;
+    }
+
+    /**
+     * @param  ?array{kind: string, with: array<string, mixed>}  $unit  null in an older format
+     * @return list<Fault>
+     */
+    private static function faultsOfUnit(string $path, ?array $unit, LengthFormat $format, Family ...$families): array
+    {
+        if ($unit === null) {
+            return [];
+        }
+        $blueprint = in_array(Kinds::standard()->family($unit['kind']), $families, true) ? Kinds::standard()->find($unit['kind']) : null;
+        if ($blueprint === null) {
+            $kinds = implode(', ', array_map(fn (Blueprint $one) => $one->about->kind, Kinds::standard()->of(...$families)));
+
+            return [new Fault("$path.kind", sprintf('“%s” is not something that stands there. There are: %s.', $unit['kind'], $kinds))];
+        }
+        $faults = $blueprint->faults($unit['with'], $format);
+
+        return array_values(array_map(fn (string $name, string $sentence) => new Fault("$path.with.$name", $sentence), array_keys($faults), $faults));
     }
 
     /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Exchange;
 
 use Incastro\Planning\JobReader;
-use Incastro\Planning\Layout\LayoutDocument;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Planning\SpaceChoices;
 
 /** Brings a job file of an older format to the newest, one step after another. */
@@ -45,7 +45,7 @@ final class JobUpgrade
             $file['job'] = Format4::job($file['job']);
         }
 
-        // A file written by hand may leave marks out: they are given.
+        // A file of the fourth format says what stands where in its own way; one written by hand may leave marks out.
         $file['job']['spaces'] = array_map(fn (array $space) => ['layout' => Format4::layout($space['layout'])] + $space, $file['job']['spaces']);
 
         return ['format' => JobFile::FORMAT] + $file;
@@ -61,7 +61,7 @@ final class JobUpgrade
     {
         // Ids that an older file left out: any will do, as long as they differ.
         ['run' => $run, 'box' => $box] = $old + ['run' => 'run', 'box' => 'box'];
-        $layout = LayoutDocument::oneBox($run, $box, $old, $old['fixed_shelves'], $old['adjustable_shelves']);
+        $layout = Recipe::oneBox($run, $box, $old, $old['fixed_shelves'], $old['adjustable_shelves']);
         foreach (array_filter($old['closings'], is_string(...)) as $side => $closing) {
             $layout['closings']["$side:$box"] = $closing;
         }

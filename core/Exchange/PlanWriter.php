@@ -60,7 +60,7 @@ final readonly class PlanWriter
                 'name' => $space->space->name,
                 'verdict' => self::verdictOf($space->verdict),
                 'readings' => $this->readings($space),
-                'runs' => array_map((new FitWriter($space, $this->plan->job->format))->run(...), $space->layout->runs ?? []),
+                'runs' => array_map((new FitWriter($space, $this->plan->job->format, $this->plan->job->rules))->run(...), $space->layout->runs ?? []),
                 'going_in' => array_map(fn (Carried $carried) => ['mark' => $carried->mark, 'what' => $carried->what, 'goes' => $carried->failing() === null, 'fails' => $carried->failing()?->words], $space->carried),
                 'pieces' => $this->placed($space),
                 'hardware' => $this->hardware($space),
@@ -191,7 +191,7 @@ final readonly class PlanWriter
     /** @return array<string, mixed> */
     public function fit(SpacePlan $space): array
     {
-        return (new FitWriter($space, $this->plan->job->format))->station();
+        return (new FitWriter($space, $this->plan->job->format, $this->plan->job->rules))->station();
     }
 
     /** @return array<string, mixed> */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Incastro\Fit;
 
+use Incastro\Fit\Holds\HoldsOpening;
 use Incastro\Fit\Layout\Tier;
 use Incastro\Fit\Layout\TopForm;
-use Incastro\Fit\Layout\UnitKind;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 use Incastro\Rules\Code;
@@ -64,7 +64,7 @@ final class BoxMaker
             $stack = $group[0]->bay->stacks()[$k];
             $height = $divisions[$group[0]->bay->id]->outer($k, $this->board);
             $last = $stack[count($stack) - 1];
-            if ($last->unit === UnitKind::Box) {
+            if ($last->isBoxed()) {
                 $this->box($group, $outer, $divisions, $k, $z, $height, $foot);
             } else {
                 $this->cell($group[0], $last, $z, $height, $k === $count - 1, $foot);
@@ -80,10 +80,10 @@ final class BoxMaker
         [$left, $right] = $isLast ? $this->sides($bay, $bay, $high) : [$high, $high];
         $depth = $tier->depth ?? $this->depth->result;
         $this->cells[] = $cell = new FittedCell($tier, $bay->bay->id, null, $bay->u, $z, $bay->width, $height, $left, $right, $this->back, $this->back + $depth->toDouble());
-        if ($cell->isTooSmall($this->board->toDouble())) {
+        if ($cell->isTooSmall($this->terms)) {
             $this->findings[] = Finding::clash(Code::TooThin, sprintf(
                 '%s cannot be made %s wide, %s high and %s deep. Give it more, or leave an open gap.',
-                $tier->unit === UnitKind::Filler ? 'A filler panel' : ($cell->shelves() === 1 ? 'A shelf' : $cell->shelves().' shelves'),
+                $cell->label(),
                 $this->terms->format->write($bay->width->result),
                 $this->terms->format->write($height->result),
                 $this->terms->format->write($depth),
@@ -178,12 +178,18 @@ final class BoxMaker
             $openings = [];
             $z = $t;
             foreach ($bay->bay->stacks()[$k] as $i => $tier) {
+                if (! $tier->holds instanceof HoldsOpening) {
+                    continue;
+                }
                 $clear = count($sizes) > 1 ? $sizes[$i] : $sizes[0]->minusTimes('bottom and top', 2, $this->board);
                 if ($width->result->toDouble() < $this->narrowest(Rule::StileWidth) || $clear->result->toDouble() < $this->narrowest(Rule::RailWidth)) {
                     return [];
                 }
-                $openings[] = new Opening($tier->id, $clear, $z, $tier->fixedShelves, $tier->adjustableShelves);
+                $openings[] = new Opening($tier->id, $clear, $z, $tier->holds);
                 $z += $clear->result->toDouble() + $t;
+            }
+            if ($openings === []) {
+                return [];
             }
             $columns[] = new Column($bay->bay->id, $width, $x, $openings);
             $x += $width->result->toDouble() + $t;

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Incastro\Fit;
 
+use Incastro\Fit\Demand\Extent;
+use Incastro\Fit\Holds\HoldsCell;
+use Incastro\Fit\Holds\RestsOnWalls;
 use Incastro\Fit\Layout\Tier;
-use Incastro\Fit\Layout\UnitKind;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Point;
 use Incastro\Measure\Working;
+use Incastro\Rules\Parameters\Blueprint;
 
 /**
  * A tier in its place, seen from the front: u and z of its lower left, mm, its width and its heights at both sides, from
@@ -16,14 +19,8 @@ use Incastro\Measure\Working;
  */
 final readonly class FittedCell
 {
-    /** A panel narrower or lower than this is not sawn, mm. */
-    private const LEAST_PANEL = 10.0;
-
-    /** A shelf shorter or shallower than this has no room for its cleats, mm. */
-    private const LEAST_SHELF = 80.0;
-
-    /** Boards nearer to each other than this are no shelves, mm. */
-    private const LEAST_CLEAR = 10.0;
+    /** A size that is short by no more than this is not, mm. */
+    private const TOUCH = 1e-6;
 
     public function __construct(
         public Tier $tier,
@@ -45,28 +42,47 @@ final readonly class FittedCell
         return $this->u + $this->width->result->toDouble();
     }
 
-    /** How many shelves on cleats it holds. */
-    public function shelves(): int
+    /** What it holds is called. */
+    public function label(): string
     {
-        return $this->tier->unit === UnitKind::Shelves ? max(1, $this->tier->fixedShelves + $this->tier->adjustableShelves) : 0;
+        return Blueprint::of($this->tier->holds::class)->about->label;
     }
 
-    /** What is clear between its shelves, and under and over them, where all are as far apart, mm; less than nothing where they have no room. */
+    /** How many boards lie in it from wall to wall. */
+    public function boards(): int
+    {
+        return $this->tier->holds instanceof RestsOnWalls ? $this->tier->holds->boards() : 0;
+    }
+
+    /** What is clear between its boards, and under and over them, where all are as far apart, mm; less than nothing where they have no room. */
     public function clearBetween(float $board): float
     {
-        return (min($this->left, $this->right) - $this->shelves() * $board) / ($this->shelves() + 1);
+        return (min($this->left, $this->right) - $this->boards() * $board) / ($this->boards() + 1);
     }
 
-    /** Whether what it holds could not be made: a panel or a shelf too small to be sawn, or shelves with nothing between them. */
-    public function isTooSmall(float $board): bool
+    /**
+     * What stands in it needs more, or less, than it gives.
+     *
+     * @return array<'width'|'height'|'depth', array{Extent, float}> what is asked, and what there is, mm
+     */
+    public function lacks(Terms $terms): array
     {
-        $wide = $this->width->result->toDouble();
+        if (! $this->tier->holds instanceof HoldsCell) {
+            return [];
+        }
+        $demand = $this->tier->holds->demand($terms->rules, $terms->materials);
+        $high = min($this->left, $this->right) + ($demand->isFromFloor ? $this->z : 0.0);
 
-        return match ($this->tier->unit) {
-            UnitKind::Filler => $wide < self::LEAST_PANEL || min($this->left, $this->right) < self::LEAST_PANEL,
-            UnitKind::Shelves => $wide < self::LEAST_SHELF || $this->face - $this->back < self::LEAST_SHELF || $this->clearBetween($board) < self::LEAST_CLEAR,
-            default => false,
-        };
+        return array_filter(
+            ['width' => [$demand->width, $this->width->result->toDouble()], 'height' => [$demand->height, $high], 'depth' => [$demand->depth, $this->face - $this->back]],
+            fn (array $one) => max($one[0]->short($one[1]), $one[0]->over($one[1])) > self::TOUCH,
+        );
+    }
+
+    /** Whether what it holds is built, and could not be made here. */
+    public function isTooSmall(Terms $terms): bool
+    {
+        return $this->tier->isBuilt() && $this->lacks($terms) !== [];
     }
 
     /** @return non-empty-list<Point> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Fit;
 
+use Incastro\Fit\Holds\SpansCells;
 use Incastro\Geometry\Point;
 use Incastro\Measure\Working;
 
@@ -15,6 +16,7 @@ final readonly class FittedPanel
      * @param  list<Point>  $slope  over its foot, in v and z, where the top of the box slopes from the wall
      */
     public function __construct(
+        public SpansCells $holds,
         public string $id,
         public string $mark,
         public float $u,

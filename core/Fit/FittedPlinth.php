@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Fit;
 
+use Incastro\Fit\Holds\SpansCells;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 
@@ -12,6 +13,7 @@ final readonly class FittedPlinth
 {
     /** @param non-empty-list<Box> $boxes from the left */
     public function __construct(
+        public SpansCells $holds,
         public string $id,
         public string $mark,
         public float $u,

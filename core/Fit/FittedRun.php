@@ -7,7 +7,6 @@ namespace Incastro\Fit;
 use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Fit\Closing\Side;
 use Incastro\Fit\Layout\Run;
-use Incastro\Fit\Layout\UnitKind;
 use Incastro\Measure\Working;
 use Incastro\Rules\Finding;
 use Incastro\Survey\ClearSpan;
@@ -81,7 +80,7 @@ final readonly class FittedRun
     public function isOpen(): bool
     {
         foreach ($this->cells as $cell) {
-            if ($cell->tier->unit !== UnitKind::Open && $cell->tier->unit !== UnitKind::Knee) {
+            if ($cell->tier->isBuilt()) {
                 return false;
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Fit;
 
+use Incastro\Fit\Holds\SpansCells;
 use Incastro\Measure\Working;
 
 /**
@@ -14,6 +15,7 @@ final readonly class FittedWorktop
 {
     /** @param list<string> $carriers keys of the pieces that it lies on */
     public function __construct(
+        public SpansCells $holds,
         public string $id,
         public string $mark,
         public float $u,

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Incastro\Fit;
 
+use Incastro\Fit\Demand\MemberDemand;
+use Incastro\Fit\Demand\MemberForm;
+use Incastro\Fit\Holds\SpansCells;
 use Incastro\Fit\Layout\Layout;
 use Incastro\Fit\Layout\Member;
-use Incastro\Fit\Layout\MemberKind;
 use Incastro\Fit\Layout\Run;
 use Incastro\Geometry\Point;
 use Incastro\Measure\Length;
@@ -56,7 +58,7 @@ final readonly class Members
     {
         $last = count($this->run->bays) - 1;
         $atEnds = [];
-        foreach ($this->of(MemberKind::EndPanel) as $member) {
+        foreach ($this->of(MemberForm::Beside) as $member) {
             foreach (['left' => 0, 'right' => $last] as $end => $b) {
                 if (! isset($atEnds[$end]) && $last >= 0 && in_array($this->run->bays[$b]->id, $member->cells, true) && ! $this->house->isWall($end)) {
                     $atEnds[$end] = $member;
@@ -71,27 +73,32 @@ final readonly class Members
     /** What the end panel at an end takes of the run, mm. */
     public function panelAt(string $end): float
     {
-        return isset($this->atEnds[$end]) ? $this->terms->board() : 0.0;
+        return isset($this->atEnds[$end]) ? $this->demand($this->atEnds[$end])->thickness->toDouble() : 0.0;
     }
 
     public function hasPlinth(): bool
     {
-        return $this->of(MemberKind::Plinth) !== [];
+        return $this->of(MemberForm::Under) !== [];
     }
 
     /** @return list<Member> */
-    private function of(MemberKind $kind): array
+    private function of(MemberForm $form): array
     {
-        return array_values(array_filter($this->own, fn (Member $member) => $member->kind === $kind));
+        return array_values(array_filter($this->own, fn (Member $member) => $member->holds->form() === $form));
+    }
+
+    private function demand(Member $member): MemberDemand
+    {
+        return $member->holds->demand($this->terms->rules, $this->terms->materials);
     }
 
     /** @return array<string, float> thickness in mm of the worktop over a tier */
     public function worktops(): array
     {
         $thick = [];
-        foreach ($this->of(MemberKind::Worktop) as $member) {
+        foreach ($this->of(MemberForm::Over) as $member) {
             foreach ($member->cells as $cell) {
-                $thick[$cell] = $this->terms->board();
+                $thick[$cell] = $this->demand($member)->thickness->toDouble();
             }
         }
 
@@ -131,7 +138,7 @@ final readonly class Members
     {
         $plinths = [];
         $height = $this->terms->rules->get(Rule::PlinthHeight);
-        foreach ($this->of(MemberKind::Plinth) as $member) {
+        foreach ($this->of(MemberForm::Under) as $member) {
             $rows = [];
             foreach ($boxes as $box) {
                 $stands = abs($box->z - $height->toDouble()) < 1e-6 && array_filter($member->cells, $box->holds(...)) !== [];
@@ -150,7 +157,7 @@ final readonly class Members
                 $length = $this->plinthLength($row);
                 if ($length->result->toDouble() >= self::LEAST) {
                     $id = $i === 0 ? $member->id : $member->id.'/'.$row[0]->id;
-                    $plinths[] = $this->plinth($id, $marks->ofRow('P', $member->id, $i, $id), $row, $length);
+                    $plinths[] = $this->plinth($member->holds, $id, $marks->ofRow('P', $member->id, $i, $id), $row, $length);
                 }
             }
         }
@@ -170,7 +177,7 @@ final readonly class Members
     }
 
     /** @param non-empty-list<Box> $row */
-    private function plinth(string $id, string $mark, array $row, Working $length): FittedPlinth
+    private function plinth(SpansCells $holds, string $id, string $mark, array $row, Working $length): FittedPlinth
     {
         $last = $row[count($row) - 1];
         $shallowest = $foremost = $row[0];
@@ -183,7 +190,7 @@ final readonly class Members
             ->atLeast('least that carries a box', Length::ofDouble(self::LEAST))
             ->roundedDown($this->terms->format);
 
-        return new FittedPlinth($id, $mark, $row[0]->u + ($last->right() - $row[0]->u - $length->result->toDouble()) / 2, $foremost->v, $length, $depth, $this->terms->rules->get(Rule::PlinthHeight), $row);
+        return new FittedPlinth($holds, $id, $mark, $row[0]->u + ($last->right() - $row[0]->u - $length->result->toDouble()) / 2, $foremost->v, $length, $depth, $this->terms->rules->get(Rule::PlinthHeight), $row);
     }
 
     /**
@@ -199,7 +206,7 @@ final readonly class Members
     private function tops(array $boxes, array $cells, array $panels, Headroom $headroom, float $back, float $face, array $ends, Marks $marks): array
     {
         $tops = $findings = [];
-        foreach ($this->of(MemberKind::Worktop) as $member) {
+        foreach ($this->of(MemberForm::Over) as $member) {
             $rows = [];
             foreach ($cells as $cell) {
                 if (! in_array($cell->tier->id, $member->cells, true)) {
@@ -237,13 +244,14 @@ final readonly class Members
                 $depth = Working::start('depth of the run', Length::ofDouble($face - $back));
                 $depth = $stands > $back + 1e-6 ? $depth->minus('the slope behind takes', Length::ofDouble($stands - $back)) : $depth;
                 $tops[] = new FittedWorktop(
+                    $member->holds,
                     $id = $i === 0 ? $member->id : $member->id.'/'.$i,
                     $marks->ofRow('W', $member->id, $i, $id),
                     $from,
                     $stands,
                     $z,
                     Working::start('over its bays', Length::ofDouble($to - $from)),
-                    $depth->plus('stands over the face', $member->overhang ?? $this->terms->rules->get(Rule::WorktopOverhang)),
+                    $depth->plus('stands over the face', $this->demand($member)->overhang),
                     $meetsLeft,
                     $meetsRight,
                     $stands < $back + 1e-6,
@@ -316,6 +324,7 @@ final readonly class Members
             $u = $end === 'left' ? $highest->u : $highest->right();
             $top = $highest->topAt($u, $highest->face());
             $panels[] = new FittedPanel(
+                $member->holds,
                 $member->id,
                 $marks->of('E', $member->id),
                 $end === 'left' ? $ends[0] - $this->terms->board() : $ends[1],
@@ -342,7 +351,7 @@ final readonly class Members
     {
         $standing = array_map(fn (FittedPanel $panel) => $panel->id, $panels);
         $findings = [];
-        foreach ($this->of(MemberKind::EndPanel) as $member) {
+        foreach ($this->of(MemberForm::Beside) as $member) {
             if (! in_array($member->id, $standing, true)) {
                 $findings[] = Finding::clash(Code::EndPanelNowhere, 'An end panel stands at an end of the run that no wall closes, beside a box. This one has no such place.', $member->id)
                     ->withWaysOut([new WayOut('Take the end panel away', Edits::withoutMember($member->id))]);

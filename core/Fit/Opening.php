@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Fit;
 
+use Incastro\Fit\Holds\HoldsOpening;
 use Incastro\Measure\Working;
 
 /**
@@ -16,13 +17,7 @@ final readonly class Opening
         public string $tierId,
         public Working $height,
         public float $z,
-        public int $fixedShelves,
-        public int $adjustableShelves,
+        public HoldsOpening $holds,
     ) {
-    }
-
-    public function shelves(): int
-    {
-        return $this->fixedShelves + $this->adjustableShelves;
     }
 }

@@ -53,7 +53,7 @@ final class ShelfFitter
         $shelves = [];
         foreach ($cells as $cell) {
             $t = $this->terms->board();
-            $count = $cell->isTooSmall($t) ? 0 : $cell->shelves();
+            $count = $cell->isTooSmall($this->terms) ? 0 : $cell->boards();
             $clear = $cell->clearBetween($t);
             for ($i = 1; $i <= $count; $i++) {
                 $shelf = $this->shelf($cell, $i, $count, $cell->z + $i * $clear + ($i - 1) * $t, $run);
@@ -61,7 +61,7 @@ final class ShelfFitter
                     $shelves[] = $shelf;
                 } else {
                     $this->findings[] = Finding::clash(Code::ShelfNoRoom, sprintf('Walls or ceiling leave shelf %d no room. Take it out, or put fewer there.', $i), $cell->tier->id)
-                        ->withWaysOut([new WayOut('Keep '.($i - 1), Edits::tier($cell->tier->id)->shelves($i - 1, 0))]);
+                        ->withWaysOut([new WayOut('Keep '.($i - 1), Edits::tier($cell->tier->id)->setting(['count' => $i - 1]))]);
                 }
             }
         }

@@ -25,13 +25,14 @@ final class JobReader
     public static function read(array $document): Job
     {
         $format = LengthFormat::of($document['measure']);
+        $rules = new HouseRules($format->unit, array_map(self::length(...), $document['rules']), $document['skirting_stays'], $document['painted'], $document['top_over_sides']);
         $materials = new Materials(...array_map(fn (MaterialRole $role) => self::material($role, $document['materials'][$role->value]), MaterialRole::cases()));
 
         return new Job(
             $document['name'],
             $format,
             $document['currency'],
-            new HouseRules($format->unit, array_map(self::length(...), $document['rules']), $document['skirting_stays'], $document['painted'], $document['top_over_sides']),
+            $rules,
             $materials,
             array_map(fn (array $entry) => new Stock(
                 $entry['name'],
@@ -42,7 +43,7 @@ final class JobReader
                 $entry['material'],
                 (float) $entry['price'],
             ), array_values($document['stock'])),
-            array_map(fn (array $space) => self::space($space, $format), array_values($document['spaces'])),
+            array_map(fn (array $space) => self::space($space, $format, $rules), array_values($document['spaces'])),
             array_values(array_map(fn (array $way) => new WayIn($way['kind'], $way['name'], self::length($way['width'])->toDouble(), self::length($way['height'])->toDouble(), $way['second_width'] === null ? 0.0 : self::length($way['second_width'])->toDouble()), $document['ways_in'])),
         );
     }
@@ -54,7 +55,7 @@ final class JobReader
     }
 
     /** @param array<string, mixed> $space */
-    private static function space(array $space, LengthFormat $format): Space
+    private static function space(array $space, LengthFormat $format, HouseRules $rules): Space
     {
         $sheet = $space['sheet'];
         $optional = fn (?array $length) => $length === null ? null : self::length($length);
@@ -69,7 +70,7 @@ final class JobReader
                 $space['skipped'],
             ),
             array_map(self::take(...), array_values($space['takes'])),
-            LayoutReader::read($space['layout']),
+            LayoutReader::read($space['layout'], $rules),
             array_map(ThingChoices::read(...), array_values($space['things'])),
             array_map(self::take(...), array_values($space['withdrawn'] ?? [])),
             array_diff_key($space, ['takes' => 1, 'withdrawn' => 1, 'id' => 1]),

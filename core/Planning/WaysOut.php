@@ -116,7 +116,7 @@ final class WaysOut
             } catch (InvalidChoice) {
                 return null;
             }
-            $layout = LayoutReader::read($choices['layout']);
+            $layout = LayoutReader::read($choices['layout'], $this->job->rules);
             $this->empties[$key] = ! $layout->holdsAnything();
             $this->tried[$key] = ($this->plan)($this->space->choosing($layout, array_values(array_map(ThingChoices::read(...), $choices['things'])), $choices));
         }

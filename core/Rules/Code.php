@@ -55,10 +55,13 @@ enum Code: string
     case ThingOutside = 'thing-outside';
     case TierDepth = 'tier-depth';
     case TooFew = 'too-few';
+    case TooLarge = 'too-large';
     case TooShallow = 'too-shallow';
+    case TooSmall = 'too-small';
     case TooThin = 'too-thin';
     case Unchecked = 'unchecked';
     case Undecided = 'undecided';
+    case UnknownKind = 'unknown-kind';
     case VentClosed = 'vent-closed';
 
     /** Whether readings do not agree with each other, or make no plan. */

@@ -8,7 +8,7 @@ use Incastro\Measure\Length;
 
 /**
  * Makes the edits that ways out propose: the one place that knows how the parts of a layout are addressed. Example:
- * `Edits::tier($id)->with('unit', 'open')`.
+ * `Edits::tier($id)->with('depth', null)`.
  */
 final readonly class Edits
 {
@@ -48,10 +48,20 @@ final readonly class Edits
         return $this->with($field, ['nm' => $length->nanometres(), 'typed' => '']);
     }
 
-    /** A tier keeps so many shelves. */
-    public function shelves(int $fixed, int $adjustable): Edit
+    /**
+     * What it holds is set otherwise: stored values by the names of its parameters, null as usual.
+     *
+     * @param  array<string, mixed>  $with
+     */
+    public function setting(array $with): Edit
     {
-        return $this->with('shelves', ['fixed' => $fixed, 'adjustable' => $adjustable]);
+        return $this->with('with', $with);
+    }
+
+    /** Nothing stands in it any more. */
+    public function emptied(): Edit
+    {
+        return $this->with('holds', null);
     }
 
     public static function withoutMember(string $id): Edit

@@ -12,7 +12,7 @@ final readonly class HouseRules
 {
     /** @param array<string, Length> $lengths by rule name; a rule not named has the default of the unit */
     public function __construct(
-        private Unit $unit,
+        public Unit $unit,
         private array $lengths = [],
         public bool $skirtingStays = false,
         public bool $painted = true,

@@ -7,7 +7,7 @@ namespace Incastro\Trial;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\InvalidChoice;
-use Incastro\Planning\Layout\StartingLayouts;
+use Incastro\Planning\Recipes\StartingLayouts;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Edits;
@@ -98,10 +98,10 @@ final readonly class Household
             $wishes[] = Edits::bay($bays[1]['id'])->with('joined', true);
         }
         if ($this->dice->chance(0.3)) {
-            $wishes[] = Edits::tier($bays[0]['tiers'][0]['id'])->shelves(1, 2);
+            $wishes[] = Edits::tier($bays[0]['tiers'][0]['id'])->setting(['fixed' => 1, 'adjustable' => 2]);
         }
         if ($this->dice->chance(0.2)) {
-            $wishes[] = new Edit('layout.do', ['action' => 'add-member', 'kind' => 'end-panel', 'cells' => [$bays[count($bays) - 1]['id']], 'seed' => 'panel']);
+            $wishes[] = new Edit('layout.do', ['action' => 'add', 'kind' => 'end-panel', 'cells' => [$bays[count($bays) - 1]['id']], 'seed' => 'panel']);
         }
         if ($this->dice->chance(0.2)) {
             $wishes[] = Edits::action('split-bay', $bays[0]['tiers'][0]['id'], 'split');

@@ -9,8 +9,8 @@ use Incastro\Planning\Job;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\JobReader;
 use Incastro\Planning\Layout\LayoutReader;
-use Incastro\Planning\Layout\StartingLayouts;
 use Incastro\Planning\Planner;
+use Incastro\Planning\Recipes\StartingLayouts;
 use Incastro\Planning\Space;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Planning\SpacePlan;
@@ -121,7 +121,7 @@ final readonly class RoomTrial
     {
         $things = array_values(array_map(ThingChoices::read(...), $choices['things']));
 
-        return (new Planner())->furnished($job, new Space('trial', 'Trial', $person->sheet(), $person->takes, LayoutReader::read($choices['layout']), $things, [], $choices), $survey);
+        return (new Planner())->furnished($job, new Space('trial', 'Trial', $person->sheet(), $person->takes, LayoutReader::read($choices['layout'], $job->rules), $things, [], $choices), $survey);
     }
 
     /** @param array<string, mixed> $choices */

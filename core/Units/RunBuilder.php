@@ -4,12 +4,22 @@ declare(strict_types=1);
 
 namespace Incastro\Units;
 
+use Incastro\Fit\FittedPanel;
+use Incastro\Fit\FittedPlinth;
 use Incastro\Fit\FittedRun;
-use Incastro\Fit\Layout\UnitKind;
+use Incastro\Fit\FittedWorktop;
 use Incastro\Fit\Marks;
 use Incastro\Fit\Terms;
+use Incastro\Rules\Parameters\Blueprint;
+use Incastro\Units\Make\Joinery;
+use Incastro\Units\Shell\BoxBuilder;
+use Incastro\Units\Shell\ClosingStrips;
+use Incastro\Units\Shell\CutAround;
+use Incastro\Units\Shell\FaceFrame;
+use Incastro\Units\Sites\CellSite;
+use Incastro\Units\Sites\MemberSite;
 
-/** Builds everything of a run: boxes with their faces, plinths, worktops, panels and shelves, cut around what stands there. */
+/** Builds everything of a run: boxes with what is in them and their faces, members, and cells without a box, cut around what stands there. */
 final readonly class RunBuilder
 {
     /** @param list<string> $openings things for which an opening is cut in what covers them */
@@ -21,24 +31,23 @@ final readonly class RunBuilder
     {
         $assemblies = [];
         foreach ($run->boxes as $box) {
-            $assemblies[] = (new BoxWithShelves($box, $this->terms))->build();
+            $assemblies[] = (new BoxBuilder($box, $this->terms))->build();
             $assemblies[] = (new FaceFrame($run, $box, $this->terms))->build();
             $assemblies[] = (new ClosingStrips($run, $box, $this->terms))->build();
         }
-        foreach ($run->plinths as $plinth) {
-            $assemblies[] = (new Plinth($run, $plinth, $this->terms))->build();
-        }
-        $boards = new Boards($run, $this->terms);
-        array_push($assemblies, ...array_map($boards->worktop(...), $run->worktops), ...array_map($boards->endPanel(...), $run->panels));
+        array_push($assemblies, ...array_map(fn (FittedPlinth|FittedWorktop|FittedPanel $member) => $this->member($run, $member), [...$run->plinths, ...$run->worktops, ...$run->panels]));
         foreach ($run->cells as $cell) {
-            if ($cell->tier->unit === UnitKind::Filler && ! $cell->isTooSmall($this->terms->board())) {
-                $assemblies[] = $boards->filler($cell, $marks->of('F', $cell->tier->id));
+            $holds = $cell->tier->holds;
+            if ($holds instanceof CellUnit && $cell->tier->isBuilt() && ! $cell->isTooSmall($this->terms)) {
+                $assemblies[] = $holds->build(new CellSite($run, $cell, $this->terms, $marks->of(Blueprint::of($holds::class)->about->mark ?? 'U', $cell->tier->id)));
             }
-        }
-        foreach ($run->shelves as $shelf) {
-            $assemblies[] = (new CleatShelves($shelf, $marks->of('S', $shelf->tierId), $this->terms))->build();
         }
 
         return (new Joinery($this->terms->format))->bought((new CutAround($run, $this->terms, $this->openings))->all(Assembly::all(...$assemblies)));
+    }
+
+    private function member(FittedRun $run, FittedPlinth|FittedWorktop|FittedPanel $member): Assembly
+    {
+        return $member->holds instanceof MemberUnit ? $member->holds->build(new MemberSite($run, $member, $this->terms)) : new Assembly([]);
     }
 }

@@ -8,7 +8,7 @@ use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\InvalidChoice;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
-use Incastro\Planning\Layout\StartingLayouts;
+use Incastro\Planning\Recipes\StartingLayouts;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Planning\SpacePlan;
 use Incastro\Rules\Edit;
@@ -23,7 +23,7 @@ final class RandomLayouts
 {
     private const ACTIONS = ['split-bay', 'split-tier', 'split-bay', 'split-tier', 'copy-bay', 'copy-tier', 'mirror', 'base-upper', 'swap-bay', 'swap-tier', 'whole', 'remove-bay', 'remove-tier'];
 
-    private const UNITS = ['box', 'box', 'open', 'knee', 'filler', 'shelves'];
+    private const UNITS = ['shelves', 'shelves', 'gap', 'knee-space', 'filler-panel', 'cleat-shelves'];
 
     public static function plan(int $number): SpacePlan
     {
@@ -70,10 +70,10 @@ final class RandomLayouts
         return match ($dice->whole(0, 10)) {
             0, 1, 2 => new Edit('layout.do', ['action' => $dice->pick(self::ACTIONS), 'cell' => $tier['id'], 'seed' => $seed]),
             3 => new Edit("layout.bays.{$bay['id']}.joined", $dice->chance(0.7)),
-            4 => new Edit("layout.tiers.{$tier['id']}.shelves", ['fixed' => $dice->whole(0, 2), 'adjustable' => $dice->whole(0, 4)]),
-            5 => new Edit('layout.do', ['action' => 'add-member', 'kind' => $dice->pick(['worktop', 'end-panel', 'worktop']), 'cells' => [$tier['id'], $bay['id']], 'seed' => $seed]),
+            4 => new Edit("layout.tiers.{$tier['id']}.with", ['fixed' => $dice->whole(0, 2), 'adjustable' => $dice->whole(0, 4)]),
+            5 => new Edit('layout.do', ['action' => 'add', 'kind' => $dice->pick(['worktop', 'end-panel', 'worktop']), 'cells' => [$tier['id'], $bay['id']], 'seed' => $seed]),
             6 => new Edit("layout.bays.{$bay['id']}.top", $dice->pick(['sloped', 'stepped', 'below'])),
-            7 => new Edit("layout.tiers.{$tier['id']}.unit", $dice->pick(self::UNITS)),
+            7 => new Edit("layout.tiers.{$tier['id']}.holds", $dice->pick(self::UNITS)),
             8 => new Edit("layout.bays.{$bay['id']}.size", $dice->chance(0.3) ? null : $mm(250.0, 700.0)),
             9 => new Edit("layout.tiers.{$tier['id']}.".$dice->pick(['size', 'depth']), $dice->chance(0.3) ? null : $mm(250.0, 500.0)),
             default => new Edit('layout.do', ['action' => 'add-run', 'wall' => $free === [] ? 0 : $dice->pick($free), 'seed' => $seed]),

@@ -13,7 +13,7 @@ use Incastro\Measure\Unit;
 use Incastro\Planning\Job;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\JobReader;
-use Incastro\Planning\Layout\LayoutDocument;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Survey\ReadingKind;
 use Incastro\Survey\SheetChoices;
@@ -183,7 +183,7 @@ final class TestAlcove
         foreach (['width', 'height', 'depth'] as $name) {
             $sizes[$name] = is_string($layout[$name] ?? null) ? ['nm' => $reader->read($layout[$name])->nanometres(), 'typed' => $layout[$name]] : null;
         }
-        $space['layout'] = LayoutDocument::oneBox('run', 'box', $sizes, $layout['fixed_shelves'] ?? 1, $layout['adjustable_shelves'] ?? 4);
+        $space['layout'] = Recipe::oneBox('run', 'box', $sizes, $layout['fixed_shelves'] ?? 1, $layout['adjustable_shelves'] ?? 4);
         foreach (array_filter($layout['closings'] ?? [], is_string(...)) as $side => $closing) {
             $space['layout']['closings']["$side:box"] = $closing;
         }

@@ -49,7 +49,7 @@ final readonly class TestKind
     {
         $space = $this->job->spaces[0];
 
-        return $space->choosing(LayoutReader::read($layout), array_map(ThingChoices::read(...), $things), ['layout' => $layout, 'things' => $things] + $space->choices);
+        return $space->choosing(LayoutReader::read($layout, $this->job->rules), array_map(ThingChoices::read(...), $things), ['layout' => $layout, 'things' => $things] + $space->choices);
     }
 
     /**

@@ -11,6 +11,7 @@ use Incastro\Planning\JobChoices;
 use Incastro\Planning\JobReader;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Planner;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Planning\SpacePlan;
 use Incastro\Rules\Edit;
@@ -47,7 +48,7 @@ final class TestLayout
     /** @param array<string, mixed> $but */
     public static function bay(string $id, array $but = [], ?array $tiers = null): array
     {
-        return Doc::bay($id, $tiers ?? [Doc::tier("$id-1", ['adjustable_shelves' => 2])], $but);
+        return Doc::bay($id, $tiers ?? [Doc::tier("$id-1", ['holds' => Recipe::box(0, 2)])], $but);
     }
 
     /** @return array{nm: int, typed: string} */

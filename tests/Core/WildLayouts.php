@@ -6,6 +6,7 @@ namespace Tests\Core;
 
 use Incastro\Fit\Closing\Closing;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Survey\Things\ThingRule;
 use Incastro\Trial\Dice;
@@ -33,8 +34,8 @@ final class WildLayouts
                 $tiers = [];
                 for ($t = $dice->whole(1, $dice->pick([1, 3, 6])); $t > 0; $t--) {
                     $tiers[] = Doc::tier($this->id(), [
-                        'size' => $size(10, 40, 300, 700, 2500, 6000), 'joined' => $dice->chance(0.5), 'unit' => $dice->pick(['box', 'box', 'open', 'knee', 'filler', 'shelves']),
-                        'fixed_shelves' => $dice->whole(0, 3), 'adjustable_shelves' => $dice->pick([0, 1, 4, 20]),
+                        'size' => $size(10, 40, 300, 700, 2500, 6000), 'joined' => $dice->chance(0.5),
+                        'holds' => $dice->pick([fn () => Recipe::box($dice->whole(0, 3), $dice->pick([0, 1, 4, 20])), fn () => Recipe::box($dice->whole(0, 3), $dice->pick([0, 1, 4, 20])), Recipe::gap(...), Recipe::knees(...), fn () => Doc::holds('filler-panel'), fn () => Recipe::cleats($dice->whole(1, 20))])(),
                         'depth' => $dice->chance(0.75) ? null : $mm(50, 200, 900, 3000), 'snap' => $dice->chance(0.8) ? null : 'c'.$dice->whole(1, 20),
                     ]);
                 }
@@ -49,7 +50,7 @@ final class WildLayouts
             $cells = Doc::idsOfRun($run);
             foreach (['plinth', 'worktop', 'end-panel'] as $member) {
                 if ($dice->chance(0.5)) {
-                    $layout['members'][] = ['overhang' => $dice->chance(0.5) ? null : $mm(0, 20, 400)] + Doc::member($this->id(), $member, [$cells[1], ...array_values(array_filter($cells, fn () => $dice->chance(0.67)))]);
+                    $layout['members'][] = ['with' => $member !== 'worktop' || $dice->chance(0.5) ? [] : ['overhang' => $mm(0, 20, 400)]] + Doc::member($this->id(), $member, [$cells[1], ...array_values(array_filter($cells, fn () => $dice->chance(0.67)))]);
                 }
             }
             foreach ($cells as $cell) {

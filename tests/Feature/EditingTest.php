@@ -83,8 +83,8 @@ final class EditingTest extends AlcoveTestCase
 
     public function test_choices_are_changed_undone_and_redone_in_order(): void
     {
-        $shelves = 'layout.tiers.'.$this->space($this->job)->choices['layout']['runs'][0]['bays'][0]['tiers'][0]['id'].'.adjustable_shelves';
-        $this->edit($shelves, 2)->assertOk()->assertJsonPath('history.undo', 'adjustable shelves of the tier');
+        $shelves = 'layout.tiers.'.$this->space($this->job)->choices['layout']['runs'][0]['bays'][0]['tiers'][0]['id'].'.with.adjustable';
+        $this->edit($shelves, 2)->assertOk()->assertJsonPath('history.undo', 'adjustable of the tier');
         $this->edit($this->depth(), '350', 2)->assertOk();
         $this->edit('rules.plinth_height', '100', 1, true)->assertOk();
         $undo = fn () => $this->postJson("/api/jobs/{$this->job->id}/undo")->assertOk();

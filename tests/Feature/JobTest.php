@@ -72,9 +72,9 @@ final class JobTest extends TestCase
     {
         $user = $this->person();
         $home = $this->home($user);
-        $bad = str_replace('"fixed_shelves": 1', '"fixed_shelves": "one"', (string) file_get_contents(database_path('demo/landing-alcove.json')));
+        $bad = str_replace('"joined": true', '"joined": "one"', (string) file_get_contents(database_path('demo/landing-alcove.json')));
         $this->actingAs($user)->postJson("/api/homes/{$home->id}/import", ['file' => UploadedFile::fake()->createWithContent('job.json', $bad)])
-            ->assertUnprocessable()->assertJsonPath('errors.file.0', 'job.json:$.job.spaces[0].layout.runs[0].bays[0].tiers[0].fixed_shelves: This is string; it must be integer.');
+            ->assertUnprocessable()->assertJsonPath('errors.file.0', 'job.json:$.job.spaces[0].layout.runs[0].bays[0].tiers[0].joined: This is string; it must be boolean.');
         self::assertSame(0, Job::query()->count());
         self::assertSame(0, Fact::query()->count());
     }

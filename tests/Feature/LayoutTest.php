@@ -144,7 +144,7 @@ final class LayoutTest extends AlcoveTestCase
         // The partner changes something else; the one's own step back leaves it.
         $theirs('layout.tiers.'.$this->cell().'.shelves', ['fixed' => 2, 'adjustable' => 1]);
         $this->step('undo')->assertOk();
-        self::assertSame([2, 1], [$this->layout()['runs'][0]['bays'][0]['tiers'][0]['fixed_shelves'], $this->layout()['runs'][0]['bays'][0]['tiers'][0]['adjustable_shelves']]);
+        self::assertSame([2, 1], array_values($this->layout()['runs'][0]['bays'][0]['tiers'][0]['holds']['with']));
         self::assertNotSame(350_000_000, $this->layout()['runs'][0]['depth']['nm'] ?? null);
         // The partner's edit is not the one's to undo.
         $this->step('undo')->assertStatus(409)->assertJsonPath('message', 'There is nothing to undo.');

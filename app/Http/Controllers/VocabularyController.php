@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use Illuminate\Http\JsonResponse;
 use Incastro\Drawing\Paper;
 use Incastro\Fit\Layout\TopForm;
-use Incastro\Fit\Layout\UnitKind;
 use Incastro\Planning\WayChoices;
 use Incastro\Survey\Space\CeilingKind;
 use Incastro\Survey\Space\SpaceKind;
@@ -24,7 +23,6 @@ final class VocabularyController extends Controller
             'ceilings' => array_map(fn (CeilingKind $ceiling) => ['value' => $ceiling->value, 'label' => $ceiling->label()], CeilingKind::cases()),
             'things' => array_map(fn (ThingKind $kind) => ['value' => $kind->value, 'label' => $kind->label(), 'round' => $kind->isRound(), 'cut_around' => $kind->isCutAround(), 'may_be_hot' => $kind->mayBeHot(), 'rule' => $kind->usualRule()->value, 'caution' => $kind->caution()], ThingKind::cases()),
             'rules' => array_map(fn (ThingRule $rule) => ['value' => $rule->value, 'label' => $rule->label()], ThingRule::cases()),
-            'units' => array_map(fn (UnitKind $unit) => ['value' => $unit->value, 'label' => $unit->label(), 'hint' => $unit->hint()], UnitKind::cases()),
             'tops' => array_map(fn (TopForm $top) => ['value' => $top->value, 'label' => $top->label()], TopForm::cases()),
             'papers' => array_map(fn (Paper $paper) => ['value' => $paper->value, 'label' => $paper->label()], Paper::cases()),
             'ways' => array_map(fn (string $value, string $label) => ['value' => $value, 'label' => $label], array_keys(WayChoices::KINDS), WayChoices::KINDS),

@@ -24,7 +24,7 @@ final readonly class Bay
     public function isAllBoxes(): bool
     {
         foreach ($this->tiers as $tier) {
-            if ($tier->unit !== UnitKind::Box) {
+            if (! $tier->isBoxed()) {
                 return false;
             }
         }
@@ -43,7 +43,7 @@ final readonly class Bay
         for ($i = 1; $i < count($this->tiers); $i++) {
             $below = $this->tiers[$i - 1];
             $tier = $this->tiers[$i];
-            if ($tier->joined && $tier->unit === UnitKind::Box && $below->unit === UnitKind::Box && $tier->depth?->nanometres() === $below->depth?->nanometres()) {
+            if ($tier->joined && $tier->isBoxed() && $below->isBoxed() && $tier->depth?->nanometres() === $below->depth?->nanometres()) {
                 $stacks[count($stacks) - 1][] = $tier;
             } else {
                 $stacks[] = [$tier];

@@ -41,7 +41,7 @@ final readonly class Layout
     {
         foreach ($this->runs as $run) {
             foreach ($run->bays as $bay) {
-                if (array_filter($bay->tiers, fn (Tier $tier) => ! in_array($tier->unit, [UnitKind::Open, UnitKind::Knee], true)) !== []) {
+                if (array_filter($bay->tiers, fn (Tier $tier) => $tier->isBuilt()) !== []) {
                     return true;
                 }
             }

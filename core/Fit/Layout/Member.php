@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Fit\Layout;
 
-use Incastro\Measure\Length;
+use Incastro\Fit\Holds\SpansCells;
 
 /**
  * A board or frame that spans cells: a plinth under bays, a worktop over tiers, an end panel beside a bay. It names the
@@ -15,9 +15,8 @@ final readonly class Member
     /** @param list<string> $cells */
     public function __construct(
         public string $id,
-        public MemberKind $kind,
+        public SpansCells $holds,
         public array $cells,
-        public ?Length $overhang = null,
     ) {
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Incastro\Fit\Layout;
 
+use Incastro\Fit\Demand\Standing;
+use Incastro\Fit\Holds\HoldsCell;
+use Incastro\Fit\Holds\HoldsOpening;
 use Incastro\Measure\Length;
 
 /**
@@ -16,11 +19,21 @@ final readonly class Tier
         public string $id,
         public Size $size,
         public bool $joined,
-        public UnitKind $unit,
-        public int $fixedShelves = 0,
-        public int $adjustableShelves = 0,
+        public HoldsOpening|HoldsCell $holds,
         public ?Length $depth = null,
         public ?string $snap = null,
     ) {
+    }
+
+    /** Whether a box stands round it. */
+    public function isBoxed(): bool
+    {
+        return $this->holds instanceof HoldsOpening;
+    }
+
+    /** Whether anything is built in it. */
+    public function isBuilt(): bool
+    {
+        return ! $this->holds instanceof HoldsCell || $this->holds->standing() !== Standing::Nothing;
     }
 }

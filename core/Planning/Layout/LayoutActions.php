@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Incastro\Planning\Layout;
 
-use Incastro\Fit\Layout\MemberKind;
 use Incastro\Fit\Layout\Size;
 use Incastro\Measure\Length;
 use Incastro\Planning\InvalidChoice;
+use Incastro\Planning\Recipes\Recipe;
+use Incastro\Rules\Parameters\Blueprint;
+use Incastro\Units\Family;
+use Incastro\Units\Kinds;
 
 /**
  * The single actions that change how a layout is divided: split, join, swap, mirror, copy, cut into base and upper, add and
@@ -19,7 +22,7 @@ final readonly class LayoutActions
         'split-bay' => 'Split the bay', 'split-tier' => 'Split the tier', 'remove-bay' => 'Join the bay with its neighbour', 'remove-tier' => 'Join the tier with its neighbour',
         'swap-bay' => 'Swap with the bay to the right', 'swap-tier' => 'Swap with the tier above', 'mirror' => 'Mirror the run',
         'copy-bay' => 'Copy the bay', 'copy-tier' => 'Copy the tier', 'base-upper' => 'Cut into base and upper', 'whole' => 'Join base and upper',
-        'add-run' => 'Add a run', 'remove-run' => 'Take the run away', 'add-member' => 'Add a member', 'start' => 'Start from a layout',
+        'add-run' => 'Add a run', 'remove-run' => 'Take the run away', 'add' => 'Add a member', 'start' => 'Start from a layout',
     ];
 
     private LayoutIds $ids;
@@ -68,7 +71,7 @@ final readonly class LayoutActions
             'mirror' => $this->mirrored($cell),
             'add-run' => $this->withRun($value['wall'] ?? 0),
             'remove-run' => $this->withoutRun($cell),
-            'add-member' => $this->withMember($value['kind'] ?? '', $value['cells'] ?? []),
+            'add' => $this->withMember($value['kind'] ?? '', $value['cells'] ?? []),
             default => throw $this->refused('This is not an action on a layout.'),
         };
     }
@@ -141,7 +144,7 @@ final readonly class LayoutActions
         if ($isRaised) {
             // What lies over a tier lies over the topmost of the parts that came of it.
             foreach ($layout['members'] as $m => $member) {
-                if ($member['kind'] === MemberKind::Worktop->value) {
+                if (LayoutUnits::isOver($member)) {
                     $layout['members'][$m]['cells'] = array_map(fn (string $id) => $id === $cell ? $tiers[$t + 1]['id'] : $id, $member['cells']);
                 }
             }
@@ -204,10 +207,9 @@ final readonly class LayoutActions
         $tiers = CellList::doubled($tiers, $t);
         [$lower, $upper] = CellList::halves($tiers[$t]['size'], $this->step);
         $new = ['id' => $this->ids->next(), 'size' => $upper, 'joined' => true, 'snap' => $tiers[$t]['snap']] + $tiers[$t];
-        foreach (['fixed_shelves', 'adjustable_shelves'] as $shelves) {
-            $new[$shelves] = intdiv($tiers[$t][$shelves], 2);
-        }
-        $tiers[$t] = ['size' => $lower, 'snap' => null, 'fixed_shelves' => $tiers[$t]['fixed_shelves'] - $new['fixed_shelves'], 'adjustable_shelves' => $tiers[$t]['adjustable_shelves'] - $new['adjustable_shelves']] + $tiers[$t];
+        [$below, $above] = LayoutUnits::halved($tiers[$t]['holds']);
+        $new = ['holds' => $above] + $new;
+        $tiers[$t] = ['size' => $lower, 'snap' => null, 'holds' => $below] + $tiers[$t];
         array_splice($tiers, $t + 1, 0, [$new]);
 
         return $tiers;
@@ -333,10 +335,10 @@ final readonly class LayoutActions
             throw $this->refused(sprintf('A space has at most %d runs.', LayoutDocument::MOST['runs']));
         }
         $layout = $this->layout;
-        $bay = LayoutDocument::bay($this->ids->next(), [LayoutDocument::tier($this->ids->next(), ['fixed_shelves' => 1, 'adjustable_shelves' => 3])]);
+        $bay = LayoutDocument::bay($this->ids->next(), [LayoutDocument::tier($this->ids->next(), ['holds' => Recipe::box(1, 3)])]);
         $isFirst = $layout['runs'] === [];
         $layout['runs'][] = LayoutDocument::run($this->ids->next(), $wall, [$bay], $isFirst ? [] : ['left' => 'stops', 'right' => 'stops']);
-        $layout['members'][] = LayoutDocument::member($this->ids->next(), 'plinth', [$bay['id']]);
+        $layout['members'][] = Recipe::plinth($this->ids->next(), [$bay['id']]);
 
         return $layout;
     }
@@ -358,19 +360,21 @@ final readonly class LayoutActions
     {
         $known = LayoutDocument::ids($this->layout);
         $cells = is_array($cells) ? array_values(array_intersect($known, $cells)) : [];
-        if (! in_array($kind, ['plinth', 'worktop', 'end-panel'], true) || $cells === []) {
-            throw $this->refused('A member is a plinth, a worktop or an end panel, and names the cells that it spans.');
+        $blueprint = is_string($kind) && Kinds::standard()->family($kind) === Family::Member ? Kinds::standard()->find($kind) : null;
+        if ($blueprint === null || $cells === []) {
+            $names = implode(', ', array_map(fn (Blueprint $one) => $one->about->kind, Kinds::standard()->of(Family::Member)));
+            throw $this->refused("What is added is one of $names, and names the cells that it spans.");
         }
         foreach ($this->layout['members'] as $member) {
             if ($member['kind'] === $kind && array_intersect($cells, $member['cells']) !== []) {
-                throw $this->refused(sprintf('There is a %s already.', lcfirst(MemberKind::from($kind)->label())));
+                throw $this->refused(sprintf('There is a %s already.', lcfirst($blueprint->about->label)));
             }
         }
         if (count($this->layout['members']) >= LayoutDocument::MOST['members']) {
             throw $this->refused(sprintf('A space has at most %d plinths, worktops and panels.', LayoutDocument::MOST['members']));
         }
         $layout = $this->layout;
-        $layout['members'][] = LayoutDocument::member($this->ids->next(), $kind, $cells);
+        $layout['members'][] = LayoutDocument::member($this->ids->next(), $blueprint->about->kind, $cells);
 
         return $layout;
     }

@@ -8,8 +8,11 @@ use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Field;
 use Incastro\Planning\InvalidChoice;
+use Incastro\Planning\Recipes\StartingLayouts;
 use Incastro\Rules\Edit;
 use Incastro\Survey\Space\SpaceShape;
+use Incastro\Units\Family;
+use Incastro\Units\Kinds;
 
 /**
  * Edits of a layout. `layout.bays.ID.size` and its like change one field; `layout.do` carries one action on the division;
@@ -22,10 +25,13 @@ final readonly class LayoutChoices
 
     private LayoutParts $parts;
 
+    private UnitChoices $units;
+
     public function __construct(private LengthFormat $format, private SpaceShape $shape, private Length $board)
     {
         $this->fields = new LayoutFields($format, $shape->corners());
-        $this->parts = new LayoutParts($this->fields);
+        $this->units = new UnitChoices($format);
+        $this->parts = new LayoutParts($this->fields, $this->units);
     }
 
     /**
@@ -127,43 +133,59 @@ final readonly class LayoutChoices
 
             return [$after, self::puttingBack($layout, $after)];
         }
-        if ($list === 'tiers' && $name === 'shelves') {
-            return $this->shelves($layout, $edit, $target, $id);
+        if ($name === 'with' || str_starts_with($name, 'with.')) {
+            return $this->set($layout, $edit, $list, $target, substr($name, strlen('with.')));
+        }
+        if ($list === 'tiers' && $name === 'holds') {
+            $inverse = new Edit($edit->path, $target['holds']);
+            $holds = $this->units->unit($edit->path, $edit->value ?? Kinds::standard()->nothing(), $target['holds'], Family::Inside, Family::Cell);
+
+            return $this->sized($layout, self::with($layout, $list, $id, array_replace($target, ['holds' => $holds])), $inverse);
         }
         $field = match ($list) {
             'runs' => $this->fields->run($name),
             'bays' => $this->fields->bay($name),
             'tiers' => $this->fields->tier($name),
-            default => $this->fields->member($name),
+            default => null,
         } ?? throw new InvalidChoice($edit->path, sprintf('“%s” is not a field of a layout.', $edit->path));
         $inverse = new Edit($edit->path, $target[$name]);
         $target[$name] = $field->store($edit->path, $edit->value);
         $after = self::with($layout, $list, $id, $target);
-        if ($name !== 'joined' && $name !== 'unit') {
-            return [$after, $inverse];
-        }
-        // What now shares a board, or no longer does, keeps its outer size.
+
+        return $name === 'joined' ? $this->sized($layout, $after, $inverse) : [$after, $inverse];
+    }
+
+    /**
+     * What now shares a board, or no longer does, keeps its outer size.
+     *
+     * @param  array<string, mixed>  $layout
+     * @param  array<string, mixed>  $after
+     * @return array{array<string, mixed>, Edit}
+     */
+    private function sized(array $layout, array $after, Edit $inverse): array
+    {
         $kept = (new OuterSizes($this->board))->kept($layout, $after);
 
         return [$kept, $kept === $after ? $inverse : self::puttingBack($layout, $kept)];
     }
 
     /**
-     * Both counts of shelves at once: {"fixed": 1, "adjustable": 3}.
+     * One parameter of what stands there, or several by their names.
      *
      * @param  array<string, mixed>  $layout
-     * @param  array<string, mixed>  $tier
+     * @param  array<string, mixed>  $target
      * @return array{array<string, mixed>, Edit}
      */
-    private function shelves(array $layout, Edit $edit, array $tier, string $id): array
+    private function set(array $layout, Edit $edit, string $list, array $target, string $name): array
     {
-        $value = is_array($edit->value) ? $edit->value : [];
-        $inverse = new Edit($edit->path, ['fixed' => $tier['fixed_shelves'], 'adjustable' => $tier['adjustable_shelves']]);
-        foreach (['fixed', 'adjustable'] as $kind) {
-            $tier[$kind.'_shelves'] = $this->fields->tier($kind.'_shelves')?->store($edit->path, $value[$kind] ?? 0);
+        if ($list !== 'tiers' && $list !== 'members') {
+            throw new InvalidChoice($edit->path, sprintf('“%s” is not a field of a layout.', $edit->path));
         }
+        $given = $name !== '' ? [$name => $edit->value] : (is_array($edit->value) ? $edit->value : []);
+        [$unit, $before] = $this->units->set($edit->path, $list === 'tiers' ? $target['holds'] : array_intersect_key($target, ['kind' => 1, 'v' => 1, 'with' => 1]), $given);
+        $changed = array_replace($target, $list === 'tiers' ? ['holds' => $unit] : $unit);
 
-        return [self::with($layout, 'tiers', $id, $tier), $inverse];
+        return [self::with($layout, $list, $target['id'], $changed), new Edit($edit->path, $name !== '' ? $before[$name] : $before)];
     }
 
     /**
@@ -234,7 +256,7 @@ final readonly class LayoutChoices
         $parts = explode('.', $edit->path);
         $action = is_array($edit->value) && is_string($edit->value['action'] ?? null) ? $edit->value['action'] : '';
         $of = ['runs' => 'run', 'bays' => 'bay', 'tiers' => 'tier', 'members' => 'worktop or plinth'][$parts[1] ?? ''] ?? null;
-        $field = ['size' => $of === 'bay' ? 'width' : 'height', 'joined' => 'shared board', 'unit' => 'use', 'snap' => 'alignment'][$parts[3] ?? ''] ?? str_replace('_', ' ', $parts[3] ?? 'whole');
+        $field = ['size' => $of === 'bay' ? 'width' : 'height', 'joined' => 'shared board', 'holds' => 'use', 'snap' => 'alignment'][$parts[3] ?? ''] ?? str_replace('_', ' ', $parts[4] ?? ['with' => 'settings'][$parts[3] ?? ''] ?? $parts[3] ?? 'whole');
 
         return match ($parts[1] ?? '') {
             'do' => LayoutActions::NAMES[$action] ?? 'layout',

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Incastro\Planning\Layout;
 
 use Incastro\Fit\Layout\Size;
+use Incastro\Planning\Recipes\Recipe;
+use Incastro\Units\Kinds;
 
 /** The document of a layout: its parts as new, and where in it an id stands. */
 final class LayoutDocument
@@ -16,23 +18,6 @@ final class LayoutDocument
     public static function none(): array
     {
         return ['runs' => [], 'members' => [], 'closings' => [], 'openings' => [], 'marks' => []];
-    }
-
-    /**
-     * One box in one run along the back wall, on its plinth.
-     *
-     * @param  array<string, mixed>  $sizes  width, height and depth as stored, or null
-     * @return array<string, mixed>
-     */
-    public static function oneBox(string $run, string $box, array $sizes = [], int $fixed = 1, int $adjustable = 4): array
-    {
-        $tier = self::tier($box, ['fixed_shelves' => $fixed, 'adjustable_shelves' => $adjustable]);
-        $bay = self::bay($box.'-bay', [$tier], ['size' => $sizes['width'] ?? ['share' => Size::USUAL]]);
-
-        return [
-            'runs' => [self::run($run, 0, [$bay], ['height' => $sizes['height'] ?? null, 'depth' => $sizes['depth'] ?? null])],
-            'members' => [self::member($box.'/plinth', 'plinth', [$bay['id']])],
-        ] + self::none();
     }
 
     /**
@@ -61,7 +46,7 @@ final class LayoutDocument
      */
     public static function tier(string $id, array $but = []): array
     {
-        return ['id' => $id] + $but + ['size' => ['share' => Size::USUAL], 'joined' => true, 'unit' => 'box', 'fixed_shelves' => 0, 'adjustable_shelves' => 0, 'depth' => null, 'snap' => null];
+        return ['id' => $id] + $but + ['size' => ['share' => Size::USUAL], 'joined' => true, 'holds' => Recipe::box(), 'depth' => null, 'snap' => null];
     }
 
     /**
@@ -70,7 +55,18 @@ final class LayoutDocument
      */
     public static function member(string $id, string $kind, array $cells): array
     {
-        return ['id' => $id, 'kind' => $kind, 'cells' => $cells, 'overhang' => null];
+        return ['id' => $id] + self::holds($kind) + ['cells' => $cells];
+    }
+
+    /**
+     * A unit as a document has it: its kind, the version of its parameters, and those that were chosen.
+     *
+     * @param  array<string, mixed>  $with
+     * @return array{kind: string, v: int, with: array<string, mixed>}
+     */
+    public static function holds(string $kind, array $with = []): array
+    {
+        return ['kind' => $kind, 'v' => Kinds::standard()->find($kind)?->about->version ?? 1, 'with' => $with];
     }
 
     /**

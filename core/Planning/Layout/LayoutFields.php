@@ -5,21 +5,17 @@ declare(strict_types=1);
 namespace Incastro\Planning\Layout;
 
 use Incastro\Fit\Closing\Closing;
-use Incastro\Fit\Layout\MemberKind;
 use Incastro\Fit\Layout\RunEnd;
 use Incastro\Fit\Layout\Size;
 use Incastro\Fit\Layout\TopForm;
-use Incastro\Fit\Layout\UnitKind;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unreadable;
 use Incastro\Planning\Field;
 
-/** The fields of runs, bays, tiers and members, and what each takes. */
+/** The fields of runs, bays and tiers, and what each takes; what stands in them is `UnitChoices`' business. */
 final readonly class LayoutFields
 {
-    private const MOST_SHELVES = 20;
-
     public function __construct(private LengthFormat $format, private int $walls)
     {
     }
@@ -52,20 +48,8 @@ final readonly class LayoutFields
         return match ($name) {
             'size' => $this->size('Height of the tier'),
             'joined' => Field::yesNo('Shares a board with the tier below it'),
-            'unit' => Field::oneOf('What it holds', self::values(UnitKind::cases())),
-            'fixed_shelves' => Field::whole('Fixed shelves', 0, self::MOST_SHELVES),
-            'adjustable_shelves' => Field::whole('Adjustable shelves', 0, self::MOST_SHELVES),
             'depth' => $this->length('Depth of the tier', 50, 3000),
             'snap' => Field::text('Lines up with', 60)->orComputed(),
-            default => null,
-        };
-    }
-
-    public function member(string $name): ?Field
-    {
-        return match ($name) {
-            'kind' => Field::oneOf('What it is', self::values(MemberKind::cases())),
-            'overhang' => $this->length('Overhang', 0, 400),
             default => null,
         };
     }

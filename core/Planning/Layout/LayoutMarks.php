@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Incastro\Planning\Layout;
 
 use Incastro\Fit\Layout\Layout;
-use Incastro\Fit\Layout\MemberKind;
-use Incastro\Fit\Layout\UnitKind;
 use Incastro\Fit\Marks;
+use Incastro\Rules\Parameters\Blueprint;
 
 /**
  * The marks that a job's layouts keep: each box, plinth, worktop, panel and row of shelves gets one when it is made, and bears
@@ -25,13 +24,13 @@ final class LayoutMarks
     {
         $kept = [];
         foreach ($layouts as $s => $layout) {
-            $owners = self::owners(LayoutReader::read($layout));
+            $owners = self::owners(LayoutReader::division($layout));
             $kept[$s] = array_filter($layout['marks'], fn (string $mark, string $owner) => self::isOf($owner, $mark, $owners) && ! in_array($mark, array_merge([], ...array_slice($kept, 0, $s)), true), ARRAY_FILTER_USE_BOTH);
         }
         // Each is drawn from all that are taken, wherever they stand.
         $marks = new Marks(array_merge([], ...$kept));
         foreach ($layouts as $s => $layout) {
-            foreach (self::owners(LayoutReader::read($layout)) as $owner => $letter) {
+            foreach (self::owners(LayoutReader::division($layout)) as $owner => $letter) {
                 $kept[$s][$owner] = $marks->of($letter, $owner);
             }
             $layouts[$s]['marks'] = $kept[$s];
@@ -63,22 +62,13 @@ final class LayoutMarks
         foreach ($layout->runs as $run) {
             foreach ($run->groups() as $group) {
                 foreach ($group[0]->stacks() as $stack) {
-                    $letter = match ($stack[0]->unit) {
-                        UnitKind::Box => 'B',
-                        UnitKind::Filler => 'F',
-                        UnitKind::Shelves => 'S',
-                        default => null,
-                    };
+                    $letter = $stack[0]->isBoxed() ? 'B' : Blueprint::of($stack[0]->holds::class)->about->mark;
                     $owners += $letter === null ? [] : [$stack[0]->id => $letter];
                 }
             }
         }
         foreach ($layout->members as $member) {
-            $owners[$member->id] = match ($member->kind) {
-                MemberKind::Plinth => 'P',
-                MemberKind::Worktop => 'W',
-                MemberKind::EndPanel => 'E',
-            };
+            $owners[$member->id] = Blueprint::of($member->holds::class)->about->mark ?? 'U';
         }
 
         return $owners;

@@ -7,11 +7,12 @@ namespace Incastro\Planning\Layout;
 use Incastro\Planning\Field;
 use Incastro\Planning\InvalidChoice;
 use Incastro\Rules\Edit;
+use Incastro\Units\Family;
 
 /** Takes the parts of a layout that an edit puts in whole, and checks each: its fields, how many there are, and their ids. */
 final readonly class LayoutParts
 {
-    public function __construct(private LayoutFields $fields)
+    public function __construct(private LayoutFields $fields, private UnitChoices $units)
     {
     }
 
@@ -52,7 +53,7 @@ final readonly class LayoutParts
     /** @return list<array<string, mixed>> */
     public function runs(Edit $edit): array
     {
-        $tier = fn (array $tier) => $this->entry($edit->path, $tier, ['size', 'joined', 'unit', 'fixed_shelves', 'adjustable_shelves', 'depth', 'snap'], $this->fields->tier(...));
+        $tier = fn (array $tier) => $this->entry($edit->path, $tier, ['size', 'joined', 'depth', 'snap'], $this->fields->tier(...)) + ['holds' => $this->units->unit($edit->path, $tier['holds'] ?? null, null, Family::Inside, Family::Cell)];
         $bay = fn (array $bay) => $this->entry($edit->path, $bay, ['size', 'joined', 'top', 'snap'], $this->fields->bay(...)) + ['tiers' => array_map($tier, self::entries($bay, 'tiers', $edit->path))];
 
         return array_map(fn (array $run) => $this->entry($edit->path, $run, ['wall', 'height', 'depth', 'left', 'right'], $this->fields->run(...)) + ['bays' => array_map($bay, self::entries($run, 'bays', $edit->path))], self::entries($edit->value, 'runs', $edit->path));
@@ -62,7 +63,7 @@ final readonly class LayoutParts
     public function members(Edit $edit): array
     {
         return array_map(
-            fn (array $member) => $this->entry($edit->path, $member, ['kind', 'overhang'], $this->fields->member(...)) + ['cells' => array_values(array_filter(is_array($member['cells'] ?? null) ? $member['cells'] : [], is_string(...)))],
+            fn (array $member) => $this->entry($edit->path, $member, [], fn () => null) + $this->units->unit($edit->path, $member, null, Family::Member) + ['cells' => array_values(array_filter(is_array($member['cells'] ?? null) ? $member['cells'] : [], is_string(...)))],
             self::entries($edit->value, 'members', $edit->path),
         );
     }

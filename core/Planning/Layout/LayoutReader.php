@@ -5,48 +5,97 @@ declare(strict_types=1);
 namespace Incastro\Planning\Layout;
 
 use Incastro\Fit\Closing\Closing;
+use Incastro\Fit\Demand\MemberForm;
+use Incastro\Fit\Holds\HoldsCell;
+use Incastro\Fit\Holds\HoldsOpening;
+use Incastro\Fit\Holds\SpansCells;
 use Incastro\Fit\Layout\Bay;
 use Incastro\Fit\Layout\Layout;
 use Incastro\Fit\Layout\Member;
-use Incastro\Fit\Layout\MemberKind;
 use Incastro\Fit\Layout\Run;
 use Incastro\Fit\Layout\RunEnd;
 use Incastro\Fit\Layout\Size;
 use Incastro\Fit\Layout\Tier;
 use Incastro\Fit\Layout\TopForm;
-use Incastro\Fit\Layout\UnitKind;
 use Incastro\Measure\Length;
+use Incastro\Measure\Unit;
+use Incastro\Rules\HouseRules;
+use Incastro\Units\Kinds;
+use Incastro\Units\Unknown;
 
 /** Reads a layout from its document, whose shape was checked before (docs/job.schema.json). */
-final class LayoutReader
+final readonly class LayoutReader
 {
-    /** @param array<string, mixed> $layout */
-    public static function read(array $layout): Layout
+    private function __construct(private HouseRules $rules)
     {
+    }
+
+    /**
+     * @param  array<string, mixed>  $layout
+     * @param  HouseRules  $rules  by which units have what was not chosen
+     */
+    public static function read(array $layout, HouseRules $rules): Layout
+    {
+        return (new self($rules))->layout($layout);
+    }
+
+    /**
+     * How a space is divided, whatever its units are set to.
+     *
+     * @param  array<string, mixed>  $layout
+     */
+    public static function division(array $layout): Layout
+    {
+        return self::read($layout, new HouseRules(Unit::Millimetre));
+    }
+
+    /** @param array<string, mixed> $layout */
+    private function layout(array $layout): Layout
+    {
+        $members = [];
         $covered = [];
-        foreach ($layout['members'] as $member) {
-            $covered = $member['kind'] === MemberKind::Worktop->value ? [...$covered, ...array_fill_keys($member['cells'], true)] : $covered;
+        foreach ($layout['members'] as $entry) {
+            $holds = $this->unit($entry);
+            // A kind that is not known spans nothing: the document keeps it.
+            if ($holds instanceof SpansCells) {
+                $members[] = new Member($entry['id'], $holds, array_values($entry['cells']));
+                $covered = $holds->form() === MemberForm::Over ? [...$covered, ...array_fill_keys($entry['cells'], true)] : $covered;
+            }
         }
 
         return new Layout(
-            array_values(array_map(fn (array $run) => self::run($run, $covered), $layout['runs'])),
-            array_values(array_map(fn (array $member) => new Member($member['id'], MemberKind::from($member['kind']), array_values($member['cells']), self::length($member['overhang'])), $layout['members'])),
+            array_values(array_map(fn (array $run) => $this->run($run, $covered), $layout['runs'])),
+            $members,
             array_map(Closing::from(...), $layout['closings']),
             array_values($layout['openings']),
             $layout['marks'] ?? [],
         );
     }
 
+    /** @param array{kind: string, v?: int, with?: array<string, mixed>} $entry */
+    private function unit(array $entry): object
+    {
+        return Kinds::standard()->find($entry['kind'])?->make($entry['with'] ?? [], $this->rules) ?? new Unknown($entry['kind']);
+    }
+
+    /** @param array{kind: string, v?: int, with?: array<string, mixed>} $entry */
+    private function holds(array $entry): HoldsOpening|HoldsCell
+    {
+        $unit = $this->unit($entry);
+
+        return $unit instanceof HoldsOpening || $unit instanceof HoldsCell ? $unit : new Unknown($entry['kind']);
+    }
+
     /**
      * @param  array<string, mixed>  $run
      * @param  array<string, true>  $covered  tiers over which a worktop lies: what stands on it is another box
      */
-    private static function run(array $run, array $covered): Run
+    private function run(array $run, array $covered): Run
     {
         return new Run(
             $run['id'],
             $run['wall'],
-            array_values(array_map(fn (array $bay) => self::bay($bay, $covered), $run['bays'])),
+            array_values(array_map(fn (array $bay) => $this->bay($bay, $covered), $run['bays'])),
             self::length($run['height']),
             self::length($run['depth']),
             RunEnd::from($run['left']),
@@ -58,7 +107,7 @@ final class LayoutReader
      * @param  array<string, mixed>  $bay
      * @param  array<string, true>  $covered
      */
-    private static function bay(array $bay, array $covered): Bay
+    private function bay(array $bay, array $covered): Bay
     {
         $below = array_column($bay['tiers'], 'id');
 
@@ -67,9 +116,7 @@ final class LayoutReader
             $tier['id'],
             self::size($tier['size']),
             $tier['joined'] && ! isset($covered[$below[$t - 1] ?? '']),
-            UnitKind::from($tier['unit']),
-            $tier['fixed_shelves'],
-            $tier['adjustable_shelves'],
+            $this->holds($tier['holds']),
             self::length($tier['depth']),
             $tier['snap'],
         ), array_values($bay['tiers']), range(0, count($bay['tiers']) - 1)));

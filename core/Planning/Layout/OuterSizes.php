@@ -31,8 +31,8 @@ final readonly class OuterSizes
      */
     public function kept(array $before, array $after, bool $isSplit = false): array
     {
-        $was = $this->boards(LayoutReader::read($before));
-        $is = $this->boards(LayoutReader::read($after));
+        $was = $this->boards(LayoutReader::division($before));
+        $is = $this->boards(LayoutReader::division($after));
         foreach (self::lists($before) as $cells) {
             foreach ($cells as $i => $cell) {
                 if (! isset($is[$cell['id']]) && count($cells) > 1) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Check;
 
 use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Planning\SpacePlan;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
@@ -41,7 +42,7 @@ final class AssembledTest extends TestCase
     /** @param array<string, mixed> $low */
     private static function base(array $low = [], float $deep = 400.0): TestLayout
     {
-        return TestLayout::of([TestLayout::bay('a', [], [Doc::tier('low', $low + ['size' => TestLayout::mm(700)]), Doc::tier('high', ['joined' => false, 'unit' => 'open'])])], ['depth' => TestLayout::mm($deep)])
+        return TestLayout::of([TestLayout::bay('a', [], [Doc::tier('low', $low + ['size' => TestLayout::mm(700)]), Doc::tier('high', ['joined' => false, 'holds' => Recipe::gap()])])], ['depth' => TestLayout::mm($deep)])
             ->with(['members' => [Doc::member('w', 'worktop', ['low'])]]);
     }
 
@@ -92,7 +93,7 @@ final class AssembledTest extends TestCase
 
     public function test_a_worktop_begins_where_a_slope_leaves_it_room(): void
     {
-        $plan = (new TestKind(SpaceKind::RoofSlope, 3))->plan(['runs' => [Doc::run('r', 0, [Doc::bay('a', [Doc::tier('a1', ['size' => TestLayout::mm(950)]), Doc::tier('a2', ['unit' => 'open', 'joined' => false])], ['top' => 'stepped'])])], 'members' => [Doc::member('w', 'worktop', ['a1'])]] + Doc::none());
+        $plan = (new TestKind(SpaceKind::RoofSlope, 3))->plan(['runs' => [Doc::run('r', 0, [Doc::bay('a', [Doc::tier('a1', ['size' => TestLayout::mm(950)]), Doc::tier('a2', ['holds' => Recipe::gap(), 'joined' => false])], ['top' => 'stepped'])])], 'members' => [Doc::member('w', 'worktop', ['a1'])]] + Doc::none());
         $run = $plan->layout?->runs[0];
         self::assertNotNull($run);
         self::assertGreaterThan(50.0, $run->worktops[0]->v);
@@ -105,8 +106,8 @@ final class AssembledTest extends TestCase
     {
         // A post 495 out under a worktop of 520 cannot be notched: less than 50 would be left.
         // A box on the right is what is left when the worktop goes.
-        $under = Doc::tier('low', ['unit' => 'knee', 'size' => TestLayout::mm(700)]);
-        $plan = TestLayout::of([TestLayout::bay('a', [], [$under, Doc::tier('high', ['joined' => false, 'unit' => 'open'])]), TestLayout::bay('b', ['size' => TestLayout::mm(250)])], ['depth' => TestLayout::mm(500)])
+        $under = Doc::tier('low', ['holds' => Recipe::knees(), 'size' => TestLayout::mm(700)]);
+        $plan = TestLayout::of([TestLayout::bay('a', [], [$under, Doc::tier('high', ['joined' => false, 'holds' => Recipe::gap()])]), TestLayout::bay('b', ['size' => TestLayout::mm(250)])], ['depth' => TestLayout::mm(500)])
             ->with(['members' => [Doc::member('w', 'worktop', ['low'])]])
             ->thing('t', 'post', 350, 0, 120, 1, 495, 'may-be-covered')->plan();
         $clash = array_values(array_filter(self::clashes($plan), fn (Finding $finding) => $finding->code->value === 'assembled-thing'))[0] ?? null;
@@ -131,7 +132,7 @@ final class AssembledTest extends TestCase
 
     public function test_a_split_piece_keeps_what_was_cut_before_and_its_blank_what_is_scribed(): void
     {
-        $plan = self::base(['unit' => 'knee'], 500.0)->thing('t', 'pipe', 500, 0, 40, 2300, 320, 'may-be-covered', ['direction' => 'up'])->plan();
+        $plan = self::base(['holds' => Recipe::knees()], 500.0)->thing('t', 'pipe', 500, 0, 40, 2300, 320, 'may-be-covered', ['direction' => 'up'])->plan();
         [$a, $b] = [self::placed($plan, 'W1-top-a'), self::placed($plan, 'W1-top-b')];
         // The middle of the pipe stands 520 from the left wall; both halves meet there, and each is scribed to its wall.
         self::assertEqualsWithDelta(520.0, $a->bounds->u1, 1.0);
@@ -156,7 +157,7 @@ final class AssembledTest extends TestCase
     public function test_room_for_a_hand_is_kept_free_on_its_side(): void
     {
         // A valve behind a knee space, under a worktop at 700: from above its 100 of hand room reach into the worktop.
-        $valve = fn (?string $from) => self::base(['unit' => 'knee'])->thing('v', 'valve', 600, 600, 60, 60, 50, 'reachable', ['reach_from' => $from, 'hand_room' => TestLayout::mm(100)])->plan();
+        $valve = fn (?string $from) => self::base(['holds' => Recipe::knees()])->thing('v', 'valve', 600, 600, 60, 60, 50, 'reachable', ['reach_from' => $from, 'hand_room' => TestLayout::mm(100)])->plan();
         $said = fn (SpacePlan $plan) => array_values(array_filter(array_map(fn (Finding $finding) => $finding->sentence, self::clashes($plan)), fn (string $sentence) => str_contains($sentence, 'a hand needs')));
         self::assertSame([], $said($valve('front')));
         // 660 + 100 is 760: 18 of the worktop from 700 to 718 stand in it.

@@ -7,6 +7,7 @@ namespace Tests\Core\Check;
 use Incastro\Check\Carried;
 use Incastro\Check\Passage;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\Recipes\Recipe;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestLayout;
 
@@ -92,7 +93,7 @@ final class GoingInTest extends TestCase
     public function test_a_turn_that_is_too_tight_is_solved_by_base_and_upper(): void
     {
         $turn = ['id' => 'turn', 'kind' => 'turn', 'name' => 'Landing', 'width' => TestLayout::mm(800), 'height' => TestLayout::mm(2250), 'second_width' => TestLayout::mm(820)];
-        $layout = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['adjustable_shelves' => 3])])], [], 800.0)->changing(['ways_in' => [$turn]]);
+        $layout = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['holds' => Recipe::box(0, 3)])])], [], 800.0)->changing(['ways_in' => [$turn]]);
         $clash = $layout->clashes()[0];
         self::assertSame('going-in-way-in', $clash->code->value);
         self::assertSame('Split at 1500 mm: base and upper', $clash->waysOut[0]->label);

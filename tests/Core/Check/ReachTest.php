@@ -6,6 +6,7 @@ namespace Tests\Core\Check;
 
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Planning\TracedSection;
 use Incastro\Rules\Finding;
 use Incastro\Rules\WayOut;
@@ -37,11 +38,11 @@ final class ReachTest extends TestCase
             'trim in the way' => [self::plain()->thing('trim', 'window-trim', 100, 900, 300, 60, 18, 'may-be-covered'), 'in-the-way', 'Trim stands in the way of box B1'],
             'valve out of reach' => [TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1')])], $deep)->changing(['rules' => ['reach' => TestLayout::mm(400)]])->with(['openings' => ['valve']])->thing('valve', 'valve', 300, 400, 60, 60, 20, 'reachable'), 'out-of-reach', 'deep in box B1; a hand reaches 400 mm'],
             'door of the room that strikes' => [self::plain()->thing('door', 'door', 0, 0, 560, 1980, 0, 'may-be-covered', ['wall' => 3, 'swing' => 'left']), 'door-swing', 'strikes box B2 when it opens'],
-            'narrow knees' => [TestLayout::of([TestLayout::bay('a', ['size' => TestLayout::mm(650)]), TestLayout::bay('k', [], [Doc::tier('k-1', ['unit' => 'knee', 'size' => TestLayout::mm(700)]), Doc::tier('k-2', ['unit' => 'open', 'joined' => false])])], ['depth' => TestLayout::mm(500)]), 'knees-wide', 'knees need 600 mm'],
-            'low knees' => [TestLayout::of([TestLayout::bay('a', ['size' => TestLayout::mm(300)]), TestLayout::bay('k', [], [Doc::tier('k-1', ['unit' => 'knee', 'size' => TestLayout::mm(400)]), Doc::tier('k-2', ['unit' => 'open', 'joined' => false])])], ['depth' => TestLayout::mm(500)]), 'knees-high', 'knees need 620 mm'],
+            'narrow knees' => [TestLayout::of([TestLayout::bay('a', ['size' => TestLayout::mm(650)]), TestLayout::bay('k', [], [Doc::tier('k-1', ['holds' => Recipe::knees(), 'size' => TestLayout::mm(700)]), Doc::tier('k-2', ['holds' => Recipe::gap(), 'joined' => false])])], ['depth' => TestLayout::mm(500)]), 'knees-wide', 'knees need 600 mm'],
+            'low knees' => [TestLayout::of([TestLayout::bay('a', ['size' => TestLayout::mm(300)]), TestLayout::bay('k', [], [Doc::tier('k-1', ['holds' => Recipe::knees(), 'size' => TestLayout::mm(400)]), Doc::tier('k-2', ['holds' => Recipe::gap(), 'joined' => false])])], ['depth' => TestLayout::mm(500)]), 'knees-high', 'knees need 620 mm'],
             'bay thinner than its boards' => [TestLayout::of([TestLayout::bay('a'), TestLayout::bay('b', ['size' => TestLayout::mm(50)])]), 'too-thin', 'has no room between its boards'],
             'shelves too shallow' => [TestLayout::of([TestLayout::bay('a')], ['depth' => TestLayout::mm(150)]), 'too-shallow', 'A shelf here is 126 mm deep'],
-            'shelves too close' => [TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['adjustable_shelves' => 19])])]), 'shelves-too-close', 'is the least that a hand gets into'],
+            'shelves too close' => [TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['holds' => Recipe::box(0, 19)])])]), 'shelves-too-close', 'is the least that a hand gets into'],
             'tiers that ask for too much' => [TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['size' => TestLayout::mm(1500)]), Doc::tier('a-2', ['size' => TestLayout::mm(1200)])])]), 'bay-overfull', 'The tiers of this bay ask for'],
             'a run that stands out' => [TestLayout::of([TestLayout::bay('a')], ['depth' => TestLayout::mm(640)]), 'run-depth', 'stands out in front of the space'],
         ];
@@ -68,14 +69,14 @@ final class ReachTest extends TestCase
         $back = array_values(array_filter($socket->plan()->pieces(), fn ($piece) => $piece->mark === 'B1-back'))[0];
         // 82 + 2 · 5 of air, both ways.
         self::assertEqualsWithDelta(92.0 * 92.0, $back->outline->holes[0]->area(), 0.5);
-        $shelved = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['adjustable_shelves' => 5])])])->thing('socket', 'socket', 200, 440, 82, 82, 8, 'reachable')->with(['openings' => ['socket']]);
+        $shelved = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['holds' => Recipe::box(0, 5)])])])->thing('socket', 'socket', 200, 440, 82, 82, 8, 'reachable')->with(['openings' => ['socket']]);
         self::assertSame('board-across', $shelved->clashes()[0]->code->value);
         self::assertSame([], $shelved->edited($shelved->clashes()[0]->waysOut[0]->edit)->clashes());
     }
 
     public function test_a_pipe_up_the_wall_is_slotted_through_every_board_and_splits_the_back(): void
     {
-        $layout = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['adjustable_shelves' => 2])])])
+        $layout = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['holds' => Recipe::box(0, 2)])])])
             ->thing('pipe', 'pipe', 500, 0, 22, 2300, 45, 'may-be-covered', ['direction' => 'up']);
         self::assertSame([], $layout->clashes());
         $placed = array_column(array_map(fn (Placed $one) => [$one->piece->mark, $one], $layout->plan()->assemblies[0]->placed), 1, 0);
@@ -96,7 +97,7 @@ final class ReachTest extends TestCase
         // 60 across and 50 out, its left half only 30: 3 of play. Behind the plane of the back lie 6, so the shelf loses
         // 33 · 27 + 33 · 47 = 2442, less the corner between both halves that the play moves by 3: 3 · 20 more on the right.
         $traced = ['traced' => TracedSection::field(LengthFormat::millimetres())->read('0 x 0; 60 x 0; 60 x 50; 30 x 50; 30 x 30; 0 x 30')];
-        $post = fn (array $but) => TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['adjustable_shelves' => 2])])])
+        $post = fn (array $but) => TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['holds' => Recipe::box(0, 2)])])])
             ->thing('post', 'post', 500, 0, 60, 1, 50, 'may-be-covered', $but);
         $away = function (TestLayout $layout): float {
             self::assertSame([], $layout->clashes());
@@ -121,7 +122,7 @@ final class ReachTest extends TestCase
         $clash = array_values(array_filter($both->clashes(), fn (Finding $finding) => $finding->code->value === 'overlap'))[0] ?? null;
         self::assertNotNull($clash);
         self::assertStringContainsString('inside box B1 of another run', $clash->sentence);
-        $shelves = $layout->with(['runs' => [...$layout->layout['runs'], Doc::run('second', 1, [TestLayout::bay('c', [], [Doc::tier('c-1', ['unit' => 'shelves'])])], ['depth' => TestLayout::mm(300)])]]);
+        $shelves = $layout->with(['runs' => [...$layout->layout['runs'], Doc::run('second', 1, [TestLayout::bay('c', [], [Doc::tier('c-1', ['holds' => Recipe::cleats(1)])])], ['depth' => TestLayout::mm(300)])]]);
         self::assertStringContainsString('shelves would stand', implode(', ', array_map(fn (Finding $finding) => $finding->sentence, $shelves->clashes())));
         foreach ($clash->waysOut as $way) {
             $left = array_filter($both->edited($way->edit)->clashes(), fn (Finding $finding) => $finding->code->value === 'overlap');

@@ -19,6 +19,7 @@ use Incastro\Drawing\SvgWriter;
 use Incastro\Fit\FittedRun;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Planning\SpacePlan;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestLayout;
@@ -29,8 +30,8 @@ final class RunDrawingTest extends TestCase
     private static function layout(): TestLayout
     {
         return TestLayout::of([
-            TestLayout::bay('a', ['size' => TestLayout::mm(500)], [Doc::tier('a-1', ['size' => TestLayout::mm(700)]), Doc::tier('a-2', ['joined' => false, 'depth' => TestLayout::mm(280), 'adjustable_shelves' => 3])]),
-            TestLayout::bay('b', [], [Doc::tier('b-1', ['unit' => 'open'])]),
+            TestLayout::bay('a', ['size' => TestLayout::mm(500)], [Doc::tier('a-1', ['size' => TestLayout::mm(700)]), Doc::tier('a-2', ['joined' => false, 'depth' => TestLayout::mm(280), 'holds' => Recipe::box(0, 3)])]),
+            TestLayout::bay('b', [], [Doc::tier('b-1', ['holds' => Recipe::gap()])]),
         ])->thing('socket', 'socket', 700, 300, 82, 82, 8, 'reachable');
     }
 

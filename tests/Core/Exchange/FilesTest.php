@@ -76,7 +76,7 @@ final class FilesTest extends TestCase
         self::assertSame([], $document['spaces'][0]['things']);
         $takes = json_decode($old, true)['job']['spaces'][0]['takes'];
         self::assertSame(count($takes), count(JobReader::read($document)->spaces[0]->takes));
-        self::assertSame(4, JobFile::write($document, [])['format']);
+        self::assertSame(5, JobFile::write($document, [])['format']);
     }
 
     public function test_a_job_of_the_second_format_gets_its_one_box_as_a_layout(): void
@@ -123,7 +123,10 @@ final class FilesTest extends TestCase
     public static function faults(): array
     {
         return [
-            'a text for a number' => ['job.spaces.0.layout.runs.0.bays.0.tiers.0.fixed_shelves', 'two', '$.job.spaces[0].layout.runs[0].bays[0].tiers[0].fixed_shelves: This is string; it must be integer.'],
+            'a text for a number' => ['job.spaces.0.layout.runs.0.bays.0.tiers.0.joined', 'two', '$.job.spaces[0].layout.runs[0].bays[0].tiers[0].joined: This is string; it must be boolean.'],
+            'a unit of no kind' => ['job.spaces.0.layout.runs.0.bays.0.tiers.0.holds.kind', 'fridge', '$.job.spaces[0].layout.runs[0].bays[0].tiers[0].holds.kind: “fridge” is not something that stands there. There are: shelves, cleat-shelves'],
+            'a parameter that it has not' => ['job.spaces.0.layout.runs.0.bays.0.tiers.0.holds.with', ['doors' => 2], '$.job.spaces[0].layout.runs[0].bays[0].tiers[0].holds.with.doors: Shelves has no “doors”. It has: fixed, adjustable'],
+            'a parameter out of its bounds' => ['job.spaces.0.layout.runs.0.bays.0.tiers.0.holds.with', ['fixed' => 21], '$.job.spaces[0].layout.runs[0].bays[0].tiers[0].holds.with.fixed: “21” is not a whole number from 0 to 20.'],
             'half a layout' => ['job.spaces.0.layout', ['members' => []], '$.job.spaces[0].layout: runs, closings, openings is missing.'],
             'the layout of an older format' => ['job.spaces.0.layout', ['run' => 'a', 'box' => 'b', 'width' => null, 'height' => null, 'depth' => null, 'fixed_shelves' => 1, 'adjustable_shelves' => 2, 'closings' => self::OPEN], '$.job.spaces[0].layout: runs is missing.'],
             'a length below nothing' => ['job.spaces.0.takes.3.value.nm', -1, '$.job.spaces[0].takes[3].value.nm: This is below the least, 0.'],
@@ -148,6 +151,9 @@ final class FilesTest extends TestCase
         }
         if (($data['job']['spaces'][0]['layout']['marks'] ?? null) === []) {
             $data['job']['spaces'][0]['layout']['marks'] = (object) [];
+        }
+        foreach ($data['job']['spaces'][0]['layout']['members'] ?? [] as $m => $member) {
+            $data['job']['spaces'][0]['layout']['members'][$m]['with'] = (object) ($member['with'] ?? []);
         }
         foreach ($data['job']['spaces'][0]['takes'] as $t => $take) {
             $data['job']['spaces'][0]['takes'][$t]['place'] = (object) ($take['place'] ?? []);

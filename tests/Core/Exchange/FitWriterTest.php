@@ -9,8 +9,10 @@ use Incastro\Exchange\LengthWriter;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
-use Incastro\Planning\Layout\StartingLayouts;
+use Incastro\Planning\Recipes\Recipe;
+use Incastro\Planning\Recipes\StartingLayouts;
 use Incastro\Planning\SpacePlan;
+use Incastro\Rules\HouseRules;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Space\SpaceShape;
 use PHPUnit\Framework\Attributes\DataProviderExternal;
@@ -26,7 +28,7 @@ final class FitWriterTest extends TestCase
     /** @return array<string, mixed> */
     private static function station(SpacePlan $plan, ?LengthFormat $format = null): array
     {
-        return (new FitWriter($plan, $format ?? LengthFormat::millimetres()))->station();
+        return (new FitWriter($plan, $format ?? LengthFormat::millimetres(), new HouseRules(($format ?? LengthFormat::millimetres())->unit)))->station();
     }
 
     #[DataProviderExternal(TestKind::class, 'all')]
@@ -76,12 +78,15 @@ final class FitWriterTest extends TestCase
     {
         $layout = TestLayout::of([
             TestLayout::bay('a', ['size' => TestLayout::mm(500)], [Doc::tier('low', ['size' => TestLayout::mm(700)]), Doc::tier('high', ['joined' => false])]),
-            TestLayout::bay('b', [], [Doc::tier('k', ['unit' => 'knee', 'size' => TestLayout::mm(700)]), Doc::tier('o', ['unit' => 'open', 'joined' => false])]),
+            TestLayout::bay('b', [], [Doc::tier('k', ['holds' => Recipe::knees(), 'size' => TestLayout::mm(700)]), Doc::tier('o', ['holds' => Recipe::gap(), 'joined' => false])]),
         ], ['depth' => TestLayout::mm(500)]);
         $run = self::station($layout->with(['members' => [...$layout->layout['members'], Doc::member('top', 'worktop', ['low', 'k'])]])->plan())['runs'][0];
         self::assertSame(['low' => 'B1', 'high' => 'B2', 'k' => null, 'o' => null], array_column($run['cells'], 'mark', 'id'));
-        self::assertSame(['box', 'box', 'knee', 'open'], array_column($run['cells'], 'unit'));
-        self::assertSame(['Box with shelves', 'Knee space'], [$run['cells'][0]['unit_label'], $run['cells'][2]['unit_label']]);
+        self::assertSame(['shelves', 'shelves', 'knee-space', 'gap'], array_map(fn (array $cell) => $cell['holds']['kind'], $run['cells']));
+        // Nothing was chosen of the worktop; of the shelves both counts were, and one is as usual otherwise.
+        self::assertSame(['overhang' => ['value' => 20_000_000, 'text' => '20 mm', 'usual' => true]], array_column($run['members'], null, 'id')['top']['holds']['with']);
+        self::assertSame(['fixed' => ['value' => 0, 'text' => '0', 'usual' => true], 'adjustable' => ['value' => 0, 'text' => '0', 'usual' => false]], $run['cells'][0]['holds']['with']);
+        self::assertSame(['Shelves', 'Knee space'], [$run['cells'][0]['holds']['label'], $run['cells'][2]['holds']['label']]);
         self::assertSame([['id' => 'top', 'mark' => 'W1']], array_map(fn (array $top) => ['id' => $top['id'], 'mark' => $top['mark']], $run['worktops']));
         self::assertSame('500 mm', $run['bays'][0]['width']['text']);
         self::assertSame('back wall', $run['name']);

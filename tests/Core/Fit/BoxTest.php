@@ -11,6 +11,7 @@ use Incastro\Fit\Marks;
 use Incastro\Fit\Opening;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
+use Incastro\Units\Insides\Shelves;
 use PHPUnit\Framework\TestCase;
 
 /** A box 800 wide and 400 deep that stands 100 from the left, 10 before the wall, 70 up. */
@@ -20,7 +21,7 @@ final class BoxTest extends TestCase
     {
         $size = fn (float $mm) => Working::start('chosen', Length::ofDouble($mm));
 
-        return new Box('box', 'B3', 100.0, 10.0, 70.0, $size(800.0), $size($top->highest()), $size(400.0), $top, [new Column('bay', $size(764.0), 18.0, [new Opening('tier', $size(864.0), 18.0, 0, 2)])]);
+        return new Box('box', 'B3', 100.0, 10.0, 70.0, $size(800.0), $size($top->highest()), $size(400.0), $top, [new Column('bay', $size(764.0), 18.0, [new Opening('tier', $size(864.0), 18.0, new Shelves(0, 2))])]);
     }
 
     public function test_where_it_stands(): void

@@ -6,6 +6,7 @@ namespace Tests\Core\Fit;
 
 use Incastro\Fit\FittedRun;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Planning\SpacePlan;
 use Incastro\Rules\Finding;
 use Incastro\Survey\Space\SpaceKind;
@@ -108,7 +109,7 @@ final class CornersTest extends TestCase
     public function test_a_run_with_nothing_in_it_is_nothing_to_stop_at(): void
     {
         $layout = self::layout('through', 'stops');
-        $open = TestLayout::bay('a', [], [Doc::tier('a-1', ['unit' => 'open'])]);
+        $open = TestLayout::bay('a', [], [Doc::tier('a-1', ['holds' => Recipe::gap()])]);
         [, $side] = self::runs($layout->with(['runs' => [['bays' => [$open]] + $layout->layout['runs'][0], $layout->layout['runs'][1]]]));
         self::assertSame(591.0, $side->boxes[0]->outerWidth()->toDouble());
     }

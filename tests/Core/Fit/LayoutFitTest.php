@@ -9,6 +9,7 @@ use Incastro\Fit\Closing\Closing;
 use Incastro\Fit\Closing\Side;
 use Incastro\Fit\FittedRun;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
 use PHPUnit\Framework\TestCase;
@@ -97,7 +98,7 @@ final class LayoutFitTest extends TestCase
         $run = self::fitted($layout);
         // The centre line lies at 441 + 19 = 460; so does the right side of the first box, to the millimetre.
         self::assertEqualsWithDelta(460.0, $run->boxes[0]->right(), 0.6);
-        $window = TestLayout::of([TestLayout::bay('a', ['snap' => 'window']), TestLayout::bay('b', [], [Doc::tier('b-1', ['unit' => 'open'])])])->thing('window', 'window', 700.0, 900.0, 400.0, 900.0, 60.0, 'uncovered');
+        $window = TestLayout::of([TestLayout::bay('a', ['snap' => 'window']), TestLayout::bay('b', [], [Doc::tier('b-1', ['holds' => Recipe::gap()])])])->thing('window', 'window', 700.0, 900.0, 400.0, 900.0, 60.0, 'uncovered');
         // 3 mm before its edge at 700.
         self::assertEqualsWithDelta(697.0, self::fitted($window)->boxes[0]->right(), 0.6);
     }
@@ -130,7 +131,7 @@ final class LayoutFitTest extends TestCase
 
     public function test_a_plinth_stops_at_a_knee_space(): void
     {
-        $run = self::fitted(TestLayout::of([TestLayout::bay('a'), TestLayout::bay('k', [], [Doc::tier('k-1', ['unit' => 'knee'])]), TestLayout::bay('b')], [], 2000.0));
+        $run = self::fitted(TestLayout::of([TestLayout::bay('a'), TestLayout::bay('k', [], [Doc::tier('k-1', ['holds' => Recipe::knees()])]), TestLayout::bay('b')], [], 2000.0));
         self::assertCount(2, $run->plinths);
         self::assertSame(['P1', 'P1b'], array_map(fn ($plinth) => $plinth->mark, $run->plinths));
     }

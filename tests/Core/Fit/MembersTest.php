@@ -6,6 +6,7 @@ namespace Tests\Core\Fit;
 
 use Incastro\Fit\FittedRun;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\Recipes\Recipe;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestLayout;
 
@@ -24,7 +25,7 @@ final class MembersTest extends TestCase
     /** @return list<array<string, mixed>> tiers of a base 700 high and something above it */
     private static function stack(string $bay, array $above = []): array
     {
-        return [Doc::tier("$bay-low", ['size' => TestLayout::mm(700)]), Doc::tier("$bay-high", $above + ['joined' => false, 'unit' => 'open'])];
+        return [Doc::tier("$bay-low", ['size' => TestLayout::mm(700)]), Doc::tier("$bay-high", $above + ['joined' => false, 'holds' => Recipe::gap()])];
     }
 
     public function test_one_plinth_for_boxes_side_by_side_and_none_where_nothing_stands(): void
@@ -56,19 +57,19 @@ final class MembersTest extends TestCase
 
     public function test_a_worktop_lies_only_over_tops_that_are_level(): void
     {
-        $high = fn (string $bay, float $mm) => [Doc::tier("$bay-low", ['size' => TestLayout::mm($mm)]), Doc::tier("$bay-high", ['joined' => false, 'unit' => 'open'])];
+        $high = fn (string $bay, float $mm) => [Doc::tier("$bay-low", ['size' => TestLayout::mm($mm)]), Doc::tier("$bay-high", ['joined' => false, 'holds' => Recipe::gap()])];
         $layout = TestLayout::of([TestLayout::bay('a', [], $high('a', 700)), TestLayout::bay('b', [], $high('b', 700)), TestLayout::bay('c', [], $high('c', 760))]);
         $run = self::fitted($layout, [Doc::member('p', 'plinth', ['a', 'b', 'c']), Doc::member('w', 'worktop', ['a-low', 'b-low', 'c-low'])]);
         self::assertSame([770.0, 830.0], array_map(fn ($top) => $top->z, $run->worktops));
         // The usual 20 over the face, or as chosen.
         self::assertSame(420.0, $run->worktops[0]->depth->result->toDouble());
-        $wide = self::fitted($layout, [['overhang' => TestLayout::mm(35)] + Doc::member('w', 'worktop', ['a-low', 'b-low'])]);
+        $wide = self::fitted($layout, [['with' => ['overhang' => TestLayout::mm(35)]] + Doc::member('w', 'worktop', ['a-low', 'b-low'])]);
         self::assertSame(435.0, $wide->worktops[0]->depth->result->toDouble());
     }
 
     public function test_what_stands_on_a_worktop_is_lower_by_its_thickness(): void
     {
-        $layout = TestLayout::of([TestLayout::bay('a', [], self::stack('a', ['unit' => 'box']))]);
+        $layout = TestLayout::of([TestLayout::bay('a', [], self::stack('a', ['holds' => Recipe::box()]))]);
         $bare = self::fitted($layout, []);
         $topped = self::fitted($layout, [Doc::member('w', 'worktop', ['a-low'])]);
         self::assertSame(18.0, $bare->boxes[1]->outerHeight()->minus($topped->boxes[1]->outerHeight())->toDouble());

@@ -8,6 +8,7 @@ use Incastro\Fit\FittedShelf;
 use Incastro\Fit\Tipping;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Planner;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Survey\Network\Normal;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestAlcove;
@@ -21,9 +22,9 @@ final class ShelfTest extends TestCase
         $alcove = new TestAlcove(fn (float $v, float $z) => 24.0 * $z / 2400.0 + 12.0 * $v / 600.0, fn () => 1000.0);
         $job = $alcove->job();
         $space = $job->spaces[0];
-        $bay = Doc::bay('bay', [Doc::tier('cell', ['unit' => 'shelves', 'fixed_shelves' => $count])]);
+        $bay = Doc::bay('bay', [Doc::tier('cell', ['holds' => Recipe::cleats($count)])]);
         $layout = ['runs' => [Doc::run('run', 0, [$bay], ['depth' => ['nm' => 300_000_000, 'typed' => '']])]] + Doc::none();
-        $chosen = $space->choosing(\Incastro\Planning\Layout\LayoutReader::read($layout), [], ['layout' => $layout] + $space->choices);
+        $chosen = $space->choosing(\Incastro\Planning\Layout\LayoutReader::division($layout), [], ['layout' => $layout] + $space->choices);
 
         return (new Planner())->space($job, $chosen)->layout?->runs[0]->shelves ?? [];
     }
@@ -70,7 +71,7 @@ final class ShelfTest extends TestCase
 
     public function test_a_shelf_between_boxes_says_the_distance_between_them(): void
     {
-        $run = TestLayout::of([TestLayout::bay('a'), TestLayout::bay('s', ['size' => TestLayout::mm(500)], [Doc::tier('s-1', ['unit' => 'shelves', 'fixed_shelves' => 1])]), TestLayout::bay('b')], [], 1600.0)->plan()->layout?->runs[0];
+        $run = TestLayout::of([TestLayout::bay('a'), TestLayout::bay('s', ['size' => TestLayout::mm(500)], [Doc::tier('s-1', ['holds' => Recipe::cleats(1)])]), TestLayout::bay('b')], [], 1600.0)->plan()->layout?->runs[0];
         self::assertNotNull($run);
         // 500 between two boxes, less 2 at each end; nothing is in doubt there.
         self::assertSame(496.0, $run->shelves[0]->length->result->toDouble());

@@ -24,8 +24,9 @@ use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Space\SpaceShape;
 use Incastro\Trial\HiddenRoom;
-use Incastro\Units\BoxWithShelves;
+use Incastro\Units\Insides\Shelves;
 use Incastro\Units\Placed;
+use Incastro\Units\Shell\BoxBuilder;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Survey\TestSpace;
 use Tests\Core\TestAlcove;
@@ -42,10 +43,10 @@ final class SlopesTest extends TestCase
     private static function pieces(BoxTop $top, bool $over): array
     {
         $size = fn (float $mm) => Working::start('chosen', Length::ofDouble($mm));
-        $opening = new Opening('box', $size(864.0), 18.0, 0, 2);
+        $opening = new Opening('box', $size(864.0), 18.0, new Shelves(0, 2));
         $box = new Box('box', 'B1', 0.0, 0.0, 70.0, $size(800.0), $size($top->highest()), $size(400.0), $top, [new Column('bay', $size(764.0), 18.0, [$opening])]);
         $pieces = [];
-        foreach ((new BoxWithShelves($box, TestTerms::of(TestAlcove::leaning()->survey()->room, $over)))->build()->placed as $placed) {
+        foreach ((new BoxBuilder($box, TestTerms::of(TestAlcove::leaning()->survey()->room, $over)))->build()->placed as $placed) {
             $pieces[$placed->piece->mark] = $placed;
         }
 
@@ -133,7 +134,7 @@ final class SlopesTest extends TestCase
         $room = (new TestSpace($hidden->shape))->read($read)->survey()->room;
         self::assertNotNull($room);
         $bays = array_map(fn (string $id) => Doc::bay($id, [Doc::tier("$id-1")]), ['a', 'b', 'c']);
-        $layout = LayoutReader::read(['runs' => [Doc::run('r', 0, $bays, ['depth' => TestLayout::mm(500)])]] + Doc::none());
+        $layout = LayoutReader::division(['runs' => [Doc::run('r', 0, $bays, ['depth' => TestLayout::mm(500)])]] + Doc::none());
         $run = (new LayoutFitter(TestTerms::of($room)))->fit($layout, new Marks())->runs[0];
         foreach ($run->boxes as $box) {
             $most = max(array_map(fn (float $u) => $run->frame->ceilingAt($u, $box->face()) - $box->topAt($u, $box->face()), range($box->u, $box->right(), 1.0)));

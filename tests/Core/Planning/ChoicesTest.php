@@ -9,7 +9,7 @@ use Incastro\Measure\LengthFormat;
 use Incastro\Planning\InvalidChoice;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\JobReader;
-use Incastro\Planning\Layout\LayoutDocument;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Rule;
@@ -71,8 +71,8 @@ final class ChoicesTest extends TestCase
     public function test_a_space_is_edited_and_brought_back(): void
     {
         $format = LengthFormat::inches();
-        $before = ['layout' => LayoutDocument::oneBox('run', 'box')] + SpaceChoices::defaults('Alcove', $format);
-        foreach ([['layout.runs.run.depth', '15 3/4'], ['layout.closings.left:box', 'trim'], ['layout.tiers.box.fixed_shelves', 2], ['sheet.level', '24'], ['sheet.middle', '40']] as [$path, $value]) {
+        $before = ['layout' => Recipe::oneBox('run', 'box')] + SpaceChoices::defaults('Alcove', $format);
+        foreach ([['layout.runs.run.depth', '15 3/4'], ['layout.closings.left:box', 'trim'], ['layout.tiers.box.with.fixed', 2], ['sheet.level', '24'], ['sheet.middle', '40']] as [$path, $value]) {
             [$after, $inverse] = SpaceChoices::apply($before, new Edit($path, $value), $format, Length::ofMillimetres(18));
             self::assertNotSame($before, $after, $path);
             self::assertSame($before, SpaceChoices::apply($after, $inverse, $format, Length::ofMillimetres(18))[0], $path);

@@ -14,7 +14,8 @@ use Incastro\Planning\Layout\LayoutChoices;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Layout\LayoutIds;
 use Incastro\Planning\Layout\LayoutReader;
-use Incastro\Planning\Layout\StartingLayouts;
+use Incastro\Planning\Recipes\Recipe;
+use Incastro\Planning\Recipes\StartingLayouts;
 use Incastro\Rules\Edit;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Space\SpaceShape;
@@ -31,7 +32,7 @@ final class LayoutChoicesTest extends TestCase
     {
         $layout = TestLayout::of([
             TestLayout::bay('a'),
-            TestLayout::bay('b', ['size' => ['share' => 5]], [Doc::tier('b-1', ['size' => TestLayout::mm(700), 'adjustable_shelves' => 3]), Doc::tier('b-2', ['joined' => false])]),
+            TestLayout::bay('b', ['size' => ['share' => 5]], [Doc::tier('b-1', ['size' => TestLayout::mm(700), 'holds' => Recipe::box(0, 3)]), Doc::tier('b-2', ['joined' => false])]),
             TestLayout::bay('c', ['size' => TestLayout::mm(300), 'joined' => true]),
         ])->layout;
         $layout['members'][] = Doc::member('top', 'worktop', ['b-1']);
@@ -80,7 +81,7 @@ final class LayoutChoicesTest extends TestCase
         $after = self::done(self::layout(), 'split-tier', 'b-1');
         $tiers = self::bays($after)[1]['tiers'];
         self::assertSame([323_000_000, 323_000_000], [$tiers[0]['size']['nm'], $tiers[1]['size']['nm']]);
-        self::assertSame([2, 1], [$tiers[0]['adjustable_shelves'], $tiers[1]['adjustable_shelves']]);
+        self::assertSame([2, 1], [$tiers[0]['holds']['with']['adjustable'], $tiers[1]['holds']['with']['adjustable']]);
         self::assertTrue($tiers[1]['joined']);
         self::assertSame('b-1', $tiers[0]['id']);
     }
@@ -150,7 +151,7 @@ final class LayoutChoicesTest extends TestCase
             self::assertSame(1_500_000_000, $bay['tiers'][0]['size']['nm']);
             self::assertFalse($bay['tiers'][1]['joined']);
         }
-        self::assertCount(2, LayoutReader::read($cut)->runs[0]->groups()[0]);
+        self::assertCount(2, LayoutReader::division($cut)->runs[0]->groups()[0]);
         foreach (self::bays(self::done($cut, 'whole', 'a')) as $bay) {
             self::assertSame([true, true], array_column($bay['tiers'], 'joined'));
         }
@@ -163,7 +164,7 @@ final class LayoutChoicesTest extends TestCase
         self::assertCount(3, $more['members']);
         $less = self::done($more, 'remove-run', $more['runs'][1]['id']);
         self::assertSame(self::layout(), $less);
-        $panel = self::done(self::layout(), 'add-member', '', ['kind' => 'end-panel', 'cells' => ['c', 'nowhere']]);
+        $panel = self::done(self::layout(), 'add', '', ['kind' => 'end-panel', 'cells' => ['c', 'nowhere']]);
         self::assertSame(['c'], $panel['members'][2]['cells']);
     }
 
@@ -179,7 +180,7 @@ final class LayoutChoicesTest extends TestCase
             'a share too large' => ['layout.bays.a.size', ['share' => 25], 'A share is a whole number from 1 to 24'],
             'a width that cannot be read' => ['layout.bays.a.size', 'wide', 'wide'],
             'a width beyond all rooms' => ['layout.bays.a.size', '7000', 'between 10 mm and 6000 mm'],
-            'a unit of no kind' => ['layout.tiers.b-1.unit', 'fridge', 'is not one of box, open, knee, filler, shelves'],
+            'a unit of no kind' => ['layout.tiers.b-1.holds', 'fridge', 'is not something that stands there. There are: shelves, cleat-shelves, filler-panel, gap, knee-space.'],
             'an edge of nothing' => ['layout.closings.middle:a', 'scribe', 'not one that can be closed'],
             'a closing of no kind' => ['layout.closings.left:a-1', 'glue', 'is not one of'],
             'another field' => ['layout.tiers.b-1.colour', 'red', 'is not a field of a layout'],
@@ -209,7 +210,7 @@ final class LayoutChoicesTest extends TestCase
 
     public function test_every_edit_has_an_inverse(): void
     {
-        $actions = array_values(array_diff(array_keys(LayoutActions::NAMES), ['start', 'add-member', 'remove-run']));
+        $actions = array_values(array_diff(array_keys(LayoutActions::NAMES), ['start', 'add', 'remove-run']));
         $this->limitTo(120)->forAll(Generators::vector(4, Generators::elements(...$actions)), Generators::choose(0, 5))->then(function (array $names, int $pick): void {
             $layout = $whole = ['closings' => ['left:a-1' => 'trim', 'right:c-1' => 'filler', 'top:b-2' => 'caulk']] + self::layout();
             $before = $inverses = [];
@@ -238,9 +239,9 @@ final class LayoutChoicesTest extends TestCase
     public function test_fields_have_inverses_too(): void
     {
         foreach ([
-            ['layout.bays.a.size', '450'], ['layout.bays.a.top', 'below'], ['layout.bays.c.joined', false], ['layout.tiers.b-1.unit', 'open'],
-            ['layout.tiers.b-1.shelves', ['fixed' => 2, 'adjustable' => 1]], ['layout.runs.run.height', '2000'], ['layout.runs.run.left', 'stops'],
-            ['layout.members.top.overhang', '35'], ['layout.members.top', null], ['layout.closings.left:a-1', 'trim'], ['layout.openings.socket', true],
+            ['layout.bays.a.size', '450'], ['layout.bays.a.top', 'below'], ['layout.bays.c.joined', false], ['layout.tiers.b-1.holds', 'gap'], ['layout.tiers.b-1.holds', null],
+            ['layout.tiers.b-1.with', ['fixed' => 2, 'adjustable' => 1]], ['layout.tiers.b-1.with.fixed', 2], ['layout.tiers.b-1.with.adjustable', null], ['layout.runs.run.height', '2000'], ['layout.runs.run.left', 'stops'],
+            ['layout.members.top.with.overhang', '35'], ['layout.members.top', null], ['layout.closings.left:a-1', 'trim'], ['layout.openings.socket', true],
             ['layout.tiers.b-1.snap', 'a-1'], ['layout', Doc::none()],
         ] as [$path, $value]) {
             [$after, $inverse] = self::choices()->apply(self::layout(), new Edit($path, $value));
@@ -264,7 +265,7 @@ final class LayoutChoicesTest extends TestCase
     {
         $layout = self::layout();
         $touched = fn (Edit $edit) => LayoutChoices::touched($layout, self::choices()->apply($layout, $edit)[0], $edit);
-        self::assertSame(['b-1'], $touched(new Edit('layout.tiers.b-1.unit', 'open')));
+        self::assertSame(['b-1'], $touched(new Edit('layout.tiers.b-1.holds', 'gap')));
         // A run that is divided anew is touched with all its cells, so that nobody's change in it is undone unseen.
         $split = $touched(new Edit('layout.do', ['action' => 'split-bay', 'cell' => 'a', 'seed' => 'a seed of it']));
         self::assertContains('b-1', $split);
@@ -289,7 +290,7 @@ final class LayoutChoicesTest extends TestCase
             foreach (array_keys($names) as $name) {
                 $layout = $starting->named($name);
                 self::assertNotNull($layout, $name);
-                self::assertFalse(LayoutReader::read($layout)->isEmpty());
+                self::assertFalse(LayoutReader::division($layout)->isEmpty());
                 // What the program offers, it also takes back.
                 self::assertEquals($layout, (new LayoutChoices(LengthFormat::millimetres(), SpaceShape::of($kind), Length::ofMillimetres(18)))->apply(Doc::none(), new Edit('layout', $layout))[0], $name);
             }

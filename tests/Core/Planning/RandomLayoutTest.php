@@ -24,7 +24,7 @@ final class RandomLayoutTest extends TestCase
 {
     private const ACTIONS = ['split-bay', 'split-tier', 'remove-bay', 'remove-tier', 'swap-bay', 'swap-tier', 'copy-bay', 'copy-tier', 'mirror', 'base-upper', 'whole'];
 
-    private const UNITS = ['box', 'box', 'box', 'open', 'knee', 'filler', 'shelves'];
+    private const UNITS = ['shelves', 'shelves', 'shelves', 'gap', 'knee-space', 'filler-panel', 'cleat-shelves'];
 
     /** @return array<string, array{SpaceKind, int}> */
     public static function walks(): array
@@ -49,10 +49,10 @@ final class RandomLayoutTest extends TestCase
         $mm = ['nm' => (int) (round($dice->between(60.0, 1400.0)) * 1e6), 'typed' => ''];
 
         return match ($step % 7) {
-            3 => new Edit("layout.tiers.{$tier['id']}.unit", $pick(self::UNITS)),
+            3 => new Edit("layout.tiers.{$tier['id']}.holds", $pick(self::UNITS)),
             4 => new Edit("layout.bays.{$bay['id']}.size", $dice->fraction() < 0.5 ? null : $mm),
             5 => new Edit("layout.tiers.{$tier['id']}.".$pick(['size', 'depth']), $dice->fraction() < 0.5 ? null : $mm),
-            6 => new Edit("layout.tiers.{$tier['id']}.shelves", ['fixed' => (int) $dice->between(0.0, 3.0), 'adjustable' => (int) $dice->between(0.0, 5.0)]),
+            6 => new Edit("layout.tiers.{$tier['id']}.with", ['fixed' => (int) $dice->between(0.0, 3.0), 'adjustable' => (int) $dice->between(0.0, 5.0)]),
             default => new Edit('layout.do', ['action' => $pick(self::ACTIONS), 'cell' => $tier['id'], 'seed' => "seed-of-step-$step"]),
         };
     }
@@ -64,7 +64,7 @@ final class RandomLayoutTest extends TestCase
         $format = LengthFormat::millimetres();
         $dice = new Dice($seed);
         $choices = $space->space(['runs' => [], 'members' => [], 'closings' => [], 'openings' => []])->choices;
-        $start = array_key_first(\Incastro\Planning\Layout\StartingLayouts::names($kind));
+        $start = array_key_first(\Incastro\Planning\Recipes\StartingLayouts::names($kind));
         [$choices] = SpaceChoices::apply($choices, new Edit('layout.do', ['action' => 'start', 'name' => $start, 'seed' => 'where it begins']), $format, Length::ofMillimetres(18));
         $undo = [];
         $first = $choices;

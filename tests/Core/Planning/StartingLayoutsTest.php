@@ -7,7 +7,7 @@ namespace Tests\Core\Planning;
 use Incastro\Geometry\Convex;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
-use Incastro\Planning\Layout\StartingLayouts;
+use Incastro\Planning\Recipes\StartingLayouts;
 use Incastro\Planning\SpacePlan;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Severity;

@@ -13,6 +13,7 @@ use Incastro\Exchange\Templates;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\SpacePlan;
+use Incastro\Rules\HouseRules;
 use Incastro\Rules\Severity;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Trial\Dice;
@@ -46,7 +47,7 @@ final class WildLayoutTest extends TestCase
     {
         self::assertMatchesRegularExpression('/^\p{Lu}.*[.]$/u', $plan->verdict->sentence, $name);
         $millimetres = LengthFormat::millimetres();
-        $told = [(new FitWriter($plan, $millimetres))->station()];
+        $told = [(new FitWriter($plan, $millimetres, new HouseRules($millimetres->unit)))->station()];
         $room = $plan->survey->room?->with($plan->space->things);
         self::assertNotNull($room);
         self::assertNotNull($plan->layout);
@@ -62,14 +63,14 @@ final class WildLayoutTest extends TestCase
     /** A row of bays of which one asks for more than there is, under a worktop that all of them carry. */
     public function test_bays_that_get_nothing_are_named_and_nothing_is_made_of_them(): void
     {
-        $bay = fn (string $id, array $but, string $unit) => TestLayout::bay($id, $but, [Doc::tier("$id-1", ['unit' => $unit])]);
-        $layout = TestLayout::of([$bay('a', ['size' => TestLayout::mm(3000)], 'box'), $bay('b', [], 'filler'), $bay('c', [], 'shelves'), $bay('d', [], 'box')]);
+        $bay = fn (string $id, array $but, string $kind) => TestLayout::bay($id, $but, [Doc::tier("$id-1", ['holds' => Doc::holds($kind)])]);
+        $layout = TestLayout::of([$bay('a', ['size' => TestLayout::mm(3000)], 'shelves'), $bay('b', [], 'filler-panel'), $bay('c', [], 'cleat-shelves'), $bay('d', [], 'shelves')]);
         $layout = $layout->with(['members' => [...$layout->layout['members'], Doc::member('top', 'worktop', ['b-1', 'c-1'])]]);
         $clashes = $layout->clashes();
         $thin = array_values(array_filter($clashes, fn ($clash) => $clash->code->value === 'too-thin'));
         self::assertSame(['b-1', 'c-1', 'd-1'], array_map(fn ($clash) => $clash->place, $thin));
-        self::assertStringMatchesFormat('A filler panel cannot be made 0 mm wide, %d mm high and 400 mm deep. Give it more, or leave an open gap.', $thin[0]->sentence);
-        self::assertStringMatchesFormat('A shelf cannot be made 0 mm wide, %d mm high and 400 mm deep. Give it more, or leave an open gap.', $thin[1]->sentence);
+        self::assertStringMatchesFormat('Filler panel cannot be made 0 mm wide, %d mm high and 400 mm deep. Give it more, or leave an open gap.', $thin[0]->sentence);
+        self::assertStringMatchesFormat('Shelves on cleats cannot be made 0 mm wide, %d mm high and 400 mm deep. Give it more, or leave an open gap.', $thin[1]->sentence);
         self::assertSame([], array_filter($layout->plan()->pieces(), fn ($piece) => in_array(explode(':', $piece->key)[0], ['b-1', 'c-1', 'd-1', 'top'], true)));
         // An open gap instead is a way out for both.
         self::assertSame(Severity::Clash, $thin[0]->severity);

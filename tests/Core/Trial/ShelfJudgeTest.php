@@ -9,6 +9,7 @@ use Incastro\Fit\FittedShelf;
 use Incastro\Fit\Tipping;
 use Incastro\Geometry\Point;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Space\SpaceShape;
 use Incastro\Trial\RoomTrial;
@@ -25,7 +26,7 @@ final class ShelfJudgeTest extends TestCase
     /** Shelves as a planner with a perfect tape of another room would have them; only their frame and wall matter here. */
     private static function fitted(): FittedRun
     {
-        $layout = ['runs' => [Doc::run('run', 0, [Doc::bay('bay', [Doc::tier('cell', ['unit' => 'shelves', 'fixed_shelves' => 1])])])]] + Doc::none();
+        $layout = ['runs' => [Doc::run('run', 0, [Doc::bay('bay', [Doc::tier('cell', ['holds' => Recipe::cleats(1)])])])]] + Doc::none();
         $run = (new TestKind(SpaceKind::Alcove))->plan($layout)->layout?->runs[0];
         self::assertNotNull($run);
 

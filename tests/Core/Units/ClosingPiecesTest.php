@@ -9,7 +9,7 @@ use Incastro\Geometry\Point;
 use Incastro\Pieces\Piece;
 use Incastro\Planning\Planner;
 use Incastro\Planning\SpacePlan;
-use Incastro\Units\ScribedOutline;
+use Incastro\Units\Make\ScribedOutline;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestAlcove;
 

@@ -9,7 +9,7 @@ use Incastro\Geometry\Point;
 use Incastro\Measure\LengthFormat;
 use Incastro\Pieces\Works\Work;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
-use Incastro\Survey\Things\Thing;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Trial\Dice;
 use Incastro\Units\Placed;
 use PHPUnit\Framework\TestCase;
@@ -20,7 +20,7 @@ final class CutAroundTest extends TestCase
 {
     private static function box(int $shelves = 2): TestLayout
     {
-        return TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['adjustable_shelves' => $shelves])])]);
+        return TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['holds' => Recipe::box(0, $shelves)])])]);
     }
 
     /** @return array<string, Placed> by mark */
@@ -98,7 +98,7 @@ final class CutAroundTest extends TestCase
 
     public function test_cleats_stop_before_a_pipe_and_go_on_behind_it(): void
     {
-        $layout = TestLayout::of([TestLayout::bay('s', [], [Doc::tier('s-1', ['unit' => 'shelves', 'fixed_shelves' => 2])])])
+        $layout = TestLayout::of([TestLayout::bay('s', [], [Doc::tier('s-1', ['holds' => Recipe::cleats(2)])])])
             ->thing('pipe', 'pipe', 500, 0, 22, 2300, 45, 'may-be-covered', ['direction' => 'up']);
         $placed = self::placed($layout);
         foreach (['1', '2'] as $shelf) {

@@ -13,6 +13,7 @@ use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Bevel;
 use Incastro\Pieces\Works\Bevelled;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Rules\MaterialRole;
 use Incastro\Units\Assembly;
 use Incastro\Units\Part;
@@ -108,7 +109,7 @@ final class LayoutPiecesTest extends TestCase
 
     public function test_a_worktop_is_cut_to_three_walls_and_its_blank_is_larger_than_its_outline(): void
     {
-        $layout = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('low', ['size' => TestLayout::mm(700)]), Doc::tier('high', ['unit' => 'open', 'joined' => false])])]);
+        $layout = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('low', ['size' => TestLayout::mm(700)]), Doc::tier('high', ['holds' => Recipe::gap(), 'joined' => false])])]);
         $layout = $layout->with(['members' => [...$layout->layout['members'], Doc::member('top', 'worktop', ['low'])]]);
         $top = self::pieces($layout)['W1-top'];
         [$minX, $maxX, $minY, $maxY] = $top->outline->bounds();
@@ -125,7 +126,7 @@ final class LayoutPiecesTest extends TestCase
 
     public function test_a_filler_panel_closes_a_cell_in_the_plane_of_the_face(): void
     {
-        $layout = TestLayout::of([TestLayout::bay('a'), TestLayout::bay('f', ['size' => TestLayout::mm(120)], [Doc::tier('f-1', ['unit' => 'filler'])])]);
+        $layout = TestLayout::of([TestLayout::bay('a'), TestLayout::bay('f', ['size' => TestLayout::mm(120)], [Doc::tier('f-1', ['holds' => Doc::holds('filler-panel')])])]);
         $placed = array_values(array_filter(self::assembly($layout)->placed, fn (Placed $one) => $one->owner === 'f-1' && $one->part === Part::Face));
         self::assertCount(1, $placed);
         self::assertSame(120.0, $placed[0]->piece->width->result->toDouble());
@@ -135,7 +136,7 @@ final class LayoutPiecesTest extends TestCase
 
     public function test_shelves_on_cleats_lie_on_three_cleats_below_them(): void
     {
-        $layout = TestLayout::of([TestLayout::bay('s', [], [Doc::tier('s-1', ['unit' => 'shelves', 'fixed_shelves' => 2])])]);
+        $layout = TestLayout::of([TestLayout::bay('s', [], [Doc::tier('s-1', ['holds' => Recipe::cleats(2)])])]);
         $placed = self::assembly($layout)->placed;
         $shelves = array_values(array_filter($placed, fn (Placed $one) => $one->part === Part::Loose));
         $cleats = array_values(array_filter($placed, fn (Placed $one) => $one->part === Part::Cleat));
@@ -154,7 +155,7 @@ final class LayoutPiecesTest extends TestCase
     /** @return array<string, array{TestLayout}> */
     public static function layouts(): array
     {
-        $tiers = fn (string $bay, int $n, array $but = []) => array_map(fn (int $i) => Doc::tier("$bay-$i", $but + ['adjustable_shelves' => $i % 3]), range(1, $n));
+        $tiers = fn (string $bay, int $n, array $but = []) => array_map(fn (int $i) => Doc::tier("$bay-$i", $but + ['holds' => Recipe::box(0, $i % 3)]), range(1, $n));
         $three = TestLayout::of([TestLayout::bay('a', [], $tiers('a', 3)), TestLayout::bay('b', ['joined' => true], $tiers('b', 2)), TestLayout::bay('c', ['size' => ['share' => 2]], $tiers('c', 4))], [], 2400.0);
 
         return [

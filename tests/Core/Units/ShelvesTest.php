@@ -18,9 +18,10 @@ use Incastro\Rules\Material;
 use Incastro\Rules\MaterialRole;
 use Incastro\Rules\Materials;
 use Incastro\Units\Assembly;
-use Incastro\Units\BoxWithShelves;
-use Incastro\Units\Joinery;
+use Incastro\Units\Insides\Shelves;
+use Incastro\Units\Make\Joinery;
 use Incastro\Units\Placed;
+use Incastro\Units\Shell\BoxBuilder;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestAlcove;
@@ -30,7 +31,7 @@ final class ShelvesTest extends TestCase
     private function box(int $fixed, int $adjustable, float $height = 2000.0): Assembly
     {
         $size = fn (float $mm) => Working::start('chosen', Length::ofDouble($mm));
-        $opening = new Opening('box', $size($height - 36.0), 18.0, $fixed, $adjustable);
+        $opening = new Opening('box', $size($height - 36.0), 18.0, new Shelves($fixed, $adjustable));
         $box = new Box('box', 'B1', 0.0, 0.0, 70.0, $size(800.0), $size($height), $size(400.0), BoxTop::flat($height), [new Column('bay', $size(764.0), 18.0, [$opening])]);
         $material = fn (MaterialRole $role, float $mm) => new Material($role, 'ply', Length::ofDouble($mm), 680.0);
         $materials = new Materials($material(MaterialRole::Carcass, 18.0), $material(MaterialRole::Frame, 18.0), $material(MaterialRole::Back, 6.0));
@@ -38,7 +39,7 @@ final class ShelvesTest extends TestCase
         $room = TestAlcove::leaning()->survey()->room;
         self::assertNotNull($room);
 
-        return (new BoxWithShelves($box, new Terms($room, new HouseRules(Unit::Millimetre), $materials, LengthFormat::millimetres())))->build();
+        return (new BoxBuilder($box, new Terms($room, new HouseRules(Unit::Millimetre), $materials, LengthFormat::millimetres())))->build();
     }
 
     /** @return list<Placed> */

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Exchange;
+
+use Incastro\Fit\Demand\Extent;
+use Incastro\Fit\Holds\HoldsCell;
+use Incastro\Fit\Holds\HoldsOpening;
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials;
+use Incastro\Rules\Parameters\Blueprint;
+use Incastro\Units\Family;
+use Incastro\Units\Kinds;
+
+/** Every kind of unit with its parameters, as screens and scripts read them. */
+final readonly class UnitWriter
+{
+    public function __construct(private LengthFormat $format, private HouseRules $rules, private Materials $materials)
+    {
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function all(): array
+    {
+        return array_merge([], ...array_map(fn (Family $family) => array_map(fn (Blueprint $blueprint) => $this->one($family, $blueprint), Kinds::standard()->of($family)), Family::cases()));
+    }
+
+    /** @return array<string, mixed> */
+    private function one(Family $family, Blueprint $blueprint): array
+    {
+        $about = $blueprint->about;
+
+        return [
+            'kind' => $about->kind, 'family' => $family->value, 'family_label' => $family->label(), 'group' => $about->group,
+            'label' => $about->label, 'hint' => $about->hint, 'version' => $about->version,
+            'parameters' => $blueprint->described($this->rules, $this->format),
+            'demand' => $this->demand($blueprint->make([], $this->rules)),
+        ];
+    }
+
+    /** @return array<string, array{?array{nm: int, text: string}, ?array{nm: int, text: string}}> least and most, where there are any */
+    private function demand(object $unit): array
+    {
+        $demand = $unit instanceof HoldsOpening || $unit instanceof HoldsCell ? $unit->demand($this->rules, $this->materials) : null;
+
+        return $demand === null ? [] : array_map($this->extent(...), ['width' => $demand->width, 'height' => $demand->height, 'depth' => $demand->depth]);
+    }
+
+    /** @return array{?array{nm: int, text: string}, ?array{nm: int, text: string}} */
+    private function extent(Extent $extent): array
+    {
+        $write = fn (?Length $length): ?array => $length === null || $length->isZero() ? null : ['nm' => $length->nanometres(), 'text' => $this->format->write($length)];
+
+        return [$write($extent->least), $write($extent->most)];
+    }
+}

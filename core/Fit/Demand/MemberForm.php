@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Fit\Demand;
+
+/** How a member lies to the cells that it spans: under bays, over tiers, or beside the outer bay of a run. */
+enum MemberForm
+{
+    case Under;
+    case Over;
+    case Beside;
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Fit\Holds;
+
+use Incastro\Fit\Demand\CellDemand;
+use Incastro\Fit\Demand\Standing;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials;
+
+/** Stands in a cell that has no box round it. */
+interface HoldsCell extends Holds
+{
+    public function standing(): Standing;
+
+    public function demand(HouseRules $rules, Materials $materials): CellDemand;
+}

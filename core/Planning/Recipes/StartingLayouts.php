@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Planning\Recipes;
+
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
+use Incastro\Planning\Layout\LayoutDocument;
+use Incastro\Planning\Layout\LayoutIds;
+use Incastro\Survey\Space\SpaceKind;
+use Incastro\Survey\Space\SpaceShape;
+
+/**
+ * What an empty space can be begun with: four to six layouts for its kind, the usual one first. They are divided by shares, so
+ * that each takes up the space as found.
+ */
+final readonly class StartingLayouts
+{
+    private LayoutIds $ids;
+
+    public function __construct(private SpaceShape $shape, string $seed, private LengthFormat $format)
+    {
+        $this->ids = new LayoutIds($seed);
+    }
+
+    /** @return array<string, string> names and what they are called */
+    public static function names(SpaceKind $kind): array
+    {
+        return match ($kind) {
+            SpaceKind::UnderStair => ['sloped-bays' => 'Three bays that follow the rake', 'stepped-bays' => 'Square boxes, stepped', 'deep-and-low' => 'Two wide bays that follow the rake', 'low-row' => 'A low row under a worktop', 'tall-end' => 'A tall cupboard at the high end'],
+            SpaceKind::RoofSlope => ['knee-row' => 'A low row along the knee wall', 'sloped-row' => 'Boxes that follow the slope', 'stepped-row' => 'Boxes stepped back under the slope', 'platform' => 'A deep platform to lie on', 'desk' => 'A desk between two boxes'],
+            SpaceKind::Closet => ['back-run' => 'Two cupboards along the back', 'three-runs' => 'Back and both sides', 'base-shelves' => 'Base cupboards, shelves above', 'cleat-shelves' => 'Shelves from wall to wall', 'one-tall' => 'One tall cupboard'],
+            SpaceKind::RoomCorner => ['one-run' => 'Three cupboards along one wall', 'two-runs' => 'Both walls, one through the corner', 'base-shelves' => 'Base cupboards, open above', 'desk' => 'A desk between two boxes'],
+            default => ['one-tall' => 'One tall cupboard', 'two-tall' => 'Two tall cupboards', 'base-upper' => 'Base and upper cupboards', 'base-shelves' => 'Base cupboards, shelves above', 'desk' => 'A desk between two boxes', 'cleat-shelves' => 'Shelves from wall to wall'],
+        };
+    }
+
+    /** @return array<string, mixed> the usual one of the kind */
+    public function usual(): array
+    {
+        return $this->named((string) array_key_first(self::names($this->shape->kind))) ?? LayoutDocument::none();
+    }
+
+    /** @return array<string, mixed>|null */
+    public function named(string $name): ?array
+    {
+        if (! isset(self::names($this->shape->kind)[$name])) {
+            return null;
+        }
+        [$worktop, $stop] = ['worktop', ['left' => 'stops', 'right' => 'stops']];
+
+        return match ($name) {
+            'one-tall' => $this->along(0, [$this->tall()]),
+            'two-tall', 'back-run' => $this->along(0, [$this->tall(), $this->tall()]),
+            'one-run' => $this->along(0, [$this->tall(), $this->tall(), $this->tall()]),
+            'base-upper' => $this->along(0, [$this->stacked(), $this->stacked()]),
+            'base-shelves' => $this->along(0, [$this->base('shelves', 2), $this->base('shelves', 2)], $worktop),
+            'cleat-shelves' => $this->along(0, [$this->cell('shelves', 5)], 'none'),
+            'three-runs' => $this->together($this->along(0, [$this->tall(), $this->tall()]), $this->along(1, [$this->tall()], 'plinth', $stop), $this->along($this->shape->corners() - 1, [$this->tall()], 'plinth', $stop)),
+            'two-runs' => $this->together($this->along(0, [$this->tall(), $this->tall()]), $this->along(1, [$this->tall()], 'plinth', $stop)),
+            'desk' => $this->desk(),
+            'sloped-bays' => $this->along(0, [$this->shelved(1), $this->shelved(2), $this->shelved(3)]),
+            'deep-and-low' => $this->along(0, [$this->shelved(1), $this->shelved(3)]),
+            'stepped-bays' => $this->along(0, [$this->shelved(1, 'stepped'), $this->shelved(2, 'stepped'), $this->shelved(3, 'stepped')]),
+            'low-row' => $this->along(0, [$this->base('open', 0, 'below', 0), $this->base('open', 0, 'below', 0)], $worktop),
+            'tall-end' => $this->along(0, [['size' => ['share' => 8]] + $this->shelved(1), ['size' => ['share' => 4]] + $this->shelved(4)]),
+            'knee-row' => $this->along(0, [$this->shelved(1, 'below'), $this->shelved(1, 'below'), $this->shelved(1, 'below')]),
+            'sloped-row' => $this->along(0, [$this->shelved(2), $this->shelved(2), $this->shelved(2)]),
+            'stepped-row' => $this->along(0, [$this->stacked('stepped'), $this->stacked('stepped')]),
+            default => $this->platform(),
+        };
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $bays
+     * @param  'plinth'|'worktop'|'none'  $members  a worktop lies over the lowest tiers, on boxes on a plinth
+     * @param  array<string, mixed>  $but
+     * @return array<string, mixed>
+     */
+    private function along(int $wall, array $bays, string $members = 'plinth', array $but = []): array
+    {
+        $layout = ['runs' => [LayoutDocument::run($this->ids->next(), $wall, $bays, $but)]] + LayoutDocument::none();
+        if ($members !== 'none') {
+            $layout['members'][] = Recipe::plinth($this->ids->next(), array_column($bays, 'id'));
+        }
+        if ($members === 'worktop') {
+            $layout['members'][] = Recipe::worktop($this->ids->next(), array_map(fn (array $bay) => $bay['tiers'][0]['id'], $bays));
+        }
+
+        return $layout;
+    }
+
+    /**
+     * @param  array<string, mixed>  $first
+     * @param  array<string, mixed>  ...$others
+     * @return array<string, mixed>
+     */
+    private function together(array $first, array ...$others): array
+    {
+        foreach ($others as $other) {
+            array_push($first['runs'], ...$other['runs']);
+            array_push($first['members'], ...$other['members']);
+        }
+
+        return $first;
+    }
+
+    /** @return array<string, mixed> */
+    private function tall(): array
+    {
+        return LayoutDocument::bay($this->ids->next(), [$this->tier('box', 1, 4)]);
+    }
+
+    /** @return array<string, mixed> */
+    private function shelved(int $shelves, string $top = 'sloped'): array
+    {
+        return LayoutDocument::bay($this->ids->next(), [$this->tier('box', 0, $shelves)], ['top' => $top]);
+    }
+
+    /** @return array<string, mixed> a base box under an upper one, each carried in by itself */
+    private function stacked(string $top = 'sloped'): array
+    {
+        return LayoutDocument::bay($this->ids->next(), [['size' => ['share' => 3]] + $this->tier('box', 0, 1), ['size' => ['share' => 5], 'joined' => false] + $this->tier('box', 0, 3)], ['top' => $top]);
+    }
+
+    /** @return array<string, mixed> a base box with something above it */
+    private function base(string $above, int $shelves, string $top = 'sloped', int $within = 1): array
+    {
+        return LayoutDocument::bay($this->ids->next(), [['size' => ['share' => 3]] + $this->tier('box', 0, $within), ['size' => ['share' => 5], 'joined' => false] + $this->tier($above, $shelves, 0)], ['top' => $top]);
+    }
+
+    /** @return array<string, mixed> */
+    private function cell(string $unit, int $shelves): array
+    {
+        return LayoutDocument::bay($this->ids->next(), [$this->tier($unit, $shelves, 0)]);
+    }
+
+    /** @return array<string, mixed> */
+    private function tier(string $unit, int $fixed, int $adjustable): array
+    {
+        return LayoutDocument::tier($this->ids->next(), ['holds' => match ($unit) {
+            'box' => Recipe::box($fixed, $adjustable),
+            'shelves' => Recipe::cleats($fixed),
+            'knee' => Recipe::knees(),
+            default => Recipe::gap(),
+        }]);
+    }
+
+    /** @return array<string, mixed> a worktop on two boxes with room for knees between them, and nothing above */
+    private function desk(): array
+    {
+        $low = ['size' => $this->size(680)];
+        $part = fn (string $unit, int $share) => LayoutDocument::bay($this->ids->next(), [$low + $this->tier($unit, 0, $unit === 'box' ? 2 : 0), ['joined' => false] + $this->tier('open', 0, 0)], ['size' => ['share' => $share]]);
+
+        return $this->along(0, [$part('box', 4), $part('knee', 8), $part('box', 4)], 'worktop');
+    }
+
+    /** @return array<string, mixed> boxes as deep as a bed, low under the slope, with a worktop to lie on */
+    private function platform(): array
+    {
+        $part = fn () => LayoutDocument::bay($this->ids->next(), [['size' => $this->size(320)] + $this->tier('box', 0, 0), ['joined' => false] + $this->tier('open', 0, 0)], ['top' => 'below']);
+
+        return $this->along(0, [$part(), $part(), $part()], 'worktop', ['depth' => $this->size(900)]);
+    }
+
+    /** @return array{nm: int, typed: string} a size that is round in the person's own unit */
+    private function size(int $millimetres): array
+    {
+        $size = Length::ofDouble($this->format->place((float) $millimetres));
+
+        return ['nm' => $size->nanometres(), 'typed' => $this->format->write($size)];
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Units\Cells;
+
+use Incastro\Fit\Demand\CellDemand;
+use Incastro\Fit\Demand\Extent;
+use Incastro\Fit\Demand\Standing;
+use Incastro\Fit\FittedShelf;
+use Incastro\Fit\Holds\RestsOnWalls;
+use Incastro\Measure\Length;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials;
+use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Count;
+use Incastro\Units\Assembly;
+use Incastro\Units\CellUnit;
+use Incastro\Units\Make\CleatShelf;
+use Incastro\Units\Sites\CellSite;
+
+/** Shelves from wall to wall, each cut to its own four corners, on cleats. */
+#[About('cleat-shelves', 'Shelves on cleats', 'Boards between the walls, on cleats, each cut to its own four corners.', 'Storage', 'S')]
+final readonly class CleatShelves implements CellUnit, RestsOnWalls
+{
+    /** A shelf shorter or shallower than this has no room for its cleats, mm. */
+    private const LEAST = 80;
+
+    /** Boards nearer to each other than this are no shelves, mm. */
+    private const LEAST_CLEAR = 10;
+
+    public function __construct(
+        #[Count('Shelves', 3, 1, 20)] public int $count,
+    ) {
+    }
+
+    public function standing(): Standing
+    {
+        return Standing::Built;
+    }
+
+    public function boards(): int
+    {
+        return $this->count;
+    }
+
+    public function demand(HouseRules $rules, Materials $materials): CellDemand
+    {
+        $cleats = Extent::atLeast(Length::ofMillimetres(self::LEAST), 'its cleats need %s');
+        $high = $materials->carcass->thickness->times($this->count)->plus(Length::ofMillimetres(self::LEAST_CLEAR)->times($this->count + 1));
+
+        return new CellDemand($cleats, Extent::atLeast($high, 'so many shelves need %s'), $cleats);
+    }
+
+    public function build(CellSite $site): Assembly
+    {
+        return Assembly::all(...array_map(fn (FittedShelf $shelf) => (new CleatShelf($shelf, $site->make, $site->terms))->build(), $site->boards()));
+    }
+}

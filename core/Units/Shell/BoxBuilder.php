@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Units\Shell;
+
+use Incastro\Fit\Box;
+use Incastro\Fit\Terms;
+use Incastro\Measure\Working;
+use Incastro\Pieces\Grain;
+use Incastro\Pieces\Works\Finish;
+use Incastro\Pieces\Works\Finished;
+use Incastro\Rules\MaterialRole;
+use Incastro\Units\Assembly;
+use Incastro\Units\InsideUnit;
+use Incastro\Units\JointKind;
+use Incastro\Units\Make\Workshop;
+use Incastro\Units\Part;
+use Incastro\Units\Sites\Numbers;
+use Incastro\Units\Sites\OpeningSite;
+
+/**
+ * A box of one cell or several: its shell, a board between each two tiers, what stands in every opening, a thin laid-on back
+ * and solid nailers top and bottom (handbook, "Units and their sums").
+ */
+final readonly class BoxBuilder
+{
+    private Workshop $make;
+
+    private BoxShell $shell;
+
+    private Nailers $nailers;
+
+    public function __construct(private Box $box, private Terms $terms)
+    {
+        $this->make = new Workshop($box->id, $box->mark, $terms->materials, $terms->format);
+        $this->shell = new BoxShell($box, $terms, $this->innerDepth());
+        $this->nailers = new Nailers($box, $terms, $box->v + $terms->materials->back->thickness->toDouble());
+    }
+
+    public function build(): Assembly
+    {
+        $assemblies = [$this->shell->build()];
+        $numbers = new Numbers();
+        foreach ($this->box->columns as $c => $column) {
+            foreach ($column->openings as $i => $opening) {
+                $site = new OpeningSite($this->box, $c, $opening, $this->terms, $this->shell, $this->nailers, $numbers);
+                if ($opening->holds instanceof InsideUnit) {
+                    $assemblies[] = $opening->holds->build($site);
+                }
+                if ($i < count($column->openings) - 1) {
+                    $assemblies[] = $this->board($site);
+                }
+            }
+        }
+
+        return Assembly::all(...[...$assemblies, (new Backs($this->box, $this->terms))->build(), $this->nailers->build($this->make, $this->shell)]);
+    }
+
+    /** Depth of sides, bottom and top: the back is laid on behind, the face frame before them. */
+    private function innerDepth(): Working
+    {
+        return Working::start('depth of the box', $this->box->outerDepth())
+            ->minus('face frame', $this->terms->materials->frame->thickness)
+            ->minus('laid-on back', $this->terms->materials->back->thickness);
+    }
+
+    /** The board over an opening, shared with the tier above, as deep as the slope leaves it. */
+    private function board(OpeningSite $below): Assembly
+    {
+        $z = $below->opening->height->result->toDouble();
+        $piece = $below->make->inner('board', 'Fixed board', $below->width(), $below->depthAt($z), MaterialRole::Carcass, Grain::Length, [new Finished('front, long', Finish::Covered)], ['pocket screws into both sides'], null, $below->next('board'));
+
+        return new Assembly([$below->level($piece, $z, Part::Body)], $below->toSides($piece, JointKind::Pocket, 'fixed shelves to the sides'));
+    }
+}

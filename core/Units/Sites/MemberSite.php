@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Units\Sites;
+
+use Incastro\Fit\Closing\FittedEdge;
+use Incastro\Fit\Closing\Side;
+use Incastro\Fit\FittedPanel;
+use Incastro\Fit\FittedPlinth;
+use Incastro\Fit\FittedRun;
+use Incastro\Fit\FittedWorktop;
+use Incastro\Fit\Terms;
+use Incastro\Units\Make\Workshop;
+
+/** Where a member stands, in its run's frame, and what makes its pieces. */
+final readonly class MemberSite
+{
+    public Workshop $make;
+
+    public function __construct(public FittedRun $run, public FittedPlinth|FittedWorktop|FittedPanel $place, public Terms $terms)
+    {
+        $this->make = new Workshop($place->id, $place->mark, $terms->materials, $terms->format);
+    }
+
+    /** An edge of it that is scribed; null where it is not. */
+    public function scribed(Side $side): ?FittedEdge
+    {
+        $edge = $this->run->edge($side, $this->place->id);
+
+        return $edge?->scribe === null ? null : $edge;
+    }
+}
