@@ -10,6 +10,7 @@ use App\Http\Controllers\HomeController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SurveyController;
+use App\Http\Controllers\UnitController;
 use App\Http\Controllers\VocabularyController;
 use Illuminate\Support\Facades\Route;
 
@@ -42,6 +43,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('/jobs/{job}/edits', [EditController::class, 'edit']);
         Route::post('/jobs/{job}/undo', [EditController::class, 'undo']);
         Route::post('/jobs/{job}/redo', [EditController::class, 'redo']);
+        Route::get('/jobs/{job}/units', [UnitController::class, 'index']);
         Route::get('/jobs/{job}/export', [ExchangeController::class, 'export']);
         Route::get('/jobs/{job}/cut-sheet', [ExchangeController::class, 'cutSheet']);
     });

@@ -10,6 +10,7 @@ use Incastro\Fit\Terms;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
+use Incastro\Rules\Parameters\Blueprint;
 use Incastro\Rules\Severity;
 use Incastro\Rules\WayOut;
 use Incastro\Survey\Things\Thing;
@@ -143,11 +144,9 @@ final class Collisions
                     }
                 }
             }
-            foreach ([['worktop', $run->worktops], ['plinth', $run->plinths], ['end panel', $run->panels]] as [$name, $members]) {
-                foreach ($members as $member) {
-                    if ($member->id === $owner && ! str_contains($member->id, '/plinth/')) {
-                        return [new WayOut("Take the $name away", Edits::withoutMember($id))];
-                    }
+            foreach ([...$run->worktops, ...$run->plinths, ...$run->panels] as $member) {
+                if ($member->id === $owner && ! str_contains($member->id, '/plinth/')) {
+                    return [new WayOut('Take the '.lcfirst(Blueprint::of($member->holds::class)->about->label).' away', Edits::withoutMember($id))];
                 }
             }
         }

@@ -71,7 +71,7 @@ final readonly class Meetings
         $bodies = array_map(fn (Box $box) => [$box->id, 'box '.$box->mark, Footprint::of($run->frame, $box->block())], $run->boxes);
         foreach ($run->cells as $cell) {
             if ($cell->tier->holds instanceof RestsOnWalls) {
-                $bodies[] = [$cell->tier->id, 'shelves', Footprint::of($run->frame, $cell->block())];
+                $bodies[] = [$cell->tier->id, lcfirst($cell->label()), Footprint::of($run->frame, $cell->block())];
             }
         }
 

@@ -14,7 +14,7 @@ enum Style: string
     case ReadingQuiet = 'reading-quiet';
     case Board = 'board';
     case BoardBehind = 'board-behind';
-    case Plinth = 'plinth';
+    case Plinth = 'foot';
     case Gap = 'gap';
     case Sheet = 'sheet';
     case Trimmed = 'trimmed';
@@ -26,7 +26,7 @@ enum Style: string
     case Cell = 'cell';
     case BoardTop = 'board-top';
     case BoardSide = 'board-side';
-    case Worktop = 'worktop';
+    case Worktop = 'slab';
     case Cut = 'cut';
     case Swing = 'swing';
     case Thing = 'thing';

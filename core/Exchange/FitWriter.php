@@ -13,7 +13,10 @@ use Incastro\Fit\Closing\Closing;
 use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Fit\FittedBay;
 use Incastro\Fit\FittedCell;
+use Incastro\Fit\FittedPanel;
+use Incastro\Fit\FittedPlinth;
 use Incastro\Fit\FittedRun;
+use Incastro\Fit\FittedWorktop;
 use Incastro\Fit\Layout\Member;
 use Incastro\Fit\Layout\RunEnd;
 use Incastro\Geometry\Point;
@@ -79,11 +82,23 @@ final readonly class FitWriter
                 'width' => $this->lengths->working($cell->width), 'height' => $this->lengths->working($cell->height),
             ], $run->cells),
             'boxes' => array_map($this->box(...), $run->boxes),
-            'members' => array_map(fn (Member $member) => ['id' => $member->id, 'cells' => $member->cells, 'holds' => $this->unit($member->holds)], $this->space->space->layout->members),
+            'members' => $this->members($run),
             'plinths' => array_map(fn ($plinth) => ['id' => $plinth->id, 'mark' => $plinth->mark, 'length' => $this->lengths->working($plinth->length), 'depth' => $this->lengths->working($plinth->depth), 'height' => $this->lengths->length($plinth->height)], $run->plinths),
             'worktops' => array_map(fn ($worktop) => ['id' => $worktop->id, 'mark' => $worktop->mark, 'length' => $this->lengths->working($worktop->length), 'depth' => $this->lengths->working($worktop->depth), 'height' => $this->lengths->mm($worktop->z)], $run->worktops),
             'edges' => array_map($this->edge(...), array_values($run->edges)),
         ];
+    }
+
+    /** @return list<array<string, mixed>> what spans cells of a run: the unit, and where it lies each row that is made of it */
+    private function members(FittedRun $run): array
+    {
+        $cells = array_merge(array_map(fn (FittedBay $bay) => $bay->bay->id, $run->bays), array_map(fn (FittedCell $cell) => $cell->tier->id, $run->cells));
+        $made = [...array_map(fn (FittedPlinth|FittedWorktop $one) => [$one->id, $one->mark, $one->length], [...$run->plinths, ...$run->worktops]), ...array_map(fn (FittedPanel $one) => [$one->id, $one->mark, $one->height], $run->panels)];
+
+        return array_values(array_map(fn (Member $member) => [
+            'id' => $member->id, 'cells' => $member->cells, 'holds' => $this->unit($member->holds), 'form' => $member->holds->form()->value,
+            'rows' => array_values(array_map(fn (array $one) => ['mark' => $one[1], 'length' => $this->lengths->working($one[2])], array_filter($made, fn (array $one) => $one[0] === $member->id || str_starts_with($one[0], "$member->id/")))),
+        ], array_filter($this->space->space->layout->members, fn (Member $member) => array_intersect($member->cells, $cells) !== [])));
     }
 
     /** @return array{kind: string, label: string, with: array<string, array{value: mixed, text: string, usual: bool}>} */

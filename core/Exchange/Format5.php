@@ -78,6 +78,9 @@ final class Format5
         if ($edit['path'] === 'layout.do' && is_array($value) && ($value['action'] ?? null) === 'add-member') {
             return ['value' => ['action' => 'add'] + $value] + $edit;
         }
+        if ($edit['path'] === 'layout.do' && is_array($value) && ($value['name'] ?? null) === 'cleat-shelves') {
+            return ['value' => ['name' => 'wall-to-wall'] + $value] + $edit;
+        }
         if (preg_match('~^(layout\.(?:tiers|members)\.[^.]+)\.(unit|shelves|fixed_shelves|adjustable_shelves|overhang)$~', $edit['path'], $parts) !== 1) {
             return $edit;
         }

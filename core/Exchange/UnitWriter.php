@@ -7,6 +7,7 @@ namespace Incastro\Exchange;
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Holds\HoldsCell;
 use Incastro\Fit\Holds\HoldsOpening;
+use Incastro\Fit\Holds\SpansCells;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Rules\HouseRules;
@@ -32,21 +33,23 @@ final readonly class UnitWriter
     private function one(Family $family, Blueprint $blueprint): array
     {
         $about = $blueprint->about;
+        $unit = $blueprint->make([], $this->rules);
 
         return [
             'kind' => $about->kind, 'family' => $family->value, 'family_label' => $family->label(), 'group' => $about->group,
             'label' => $about->label, 'hint' => $about->hint, 'version' => $about->version,
             'parameters' => $blueprint->described($this->rules, $this->format),
-            'demand' => $this->demand($blueprint->make([], $this->rules)),
+            'demand' => $this->demand($unit),
+            'form' => $unit instanceof SpansCells ? $unit->form()->value : null,
         ];
     }
 
-    /** @return array<string, array{?array{nm: int, text: string}, ?array{nm: int, text: string}}> least and most, where there are any */
-    private function demand(object $unit): array
+    /** Least and most of width, height and depth, where there are any. */
+    private function demand(object $unit): object
     {
         $demand = $unit instanceof HoldsOpening || $unit instanceof HoldsCell ? $unit->demand($this->rules, $this->materials) : null;
 
-        return $demand === null ? [] : array_map($this->extent(...), ['width' => $demand->width, 'height' => $demand->height, 'depth' => $demand->depth]);
+        return $demand === null ? new \stdClass() : (object) array_map($this->extent(...), ['width' => $demand->width, 'height' => $demand->height, 'depth' => $demand->depth]);
     }
 
     /** @return array{?array{nm: int, text: string}, ?array{nm: int, text: string}} */

@@ -47,7 +47,7 @@ final readonly class TierDivider
             $total = $bay->left->result->isGreaterThan($bay->right->result) ? $bay->right : $bay->left;
             foreach ($bay->bay->tiers as $tier) {
                 $thick = $this->worktops[$tier->id] ?? 0.0;
-                $total = $thick > 0.0 ? $total->minus('worktop', Length::ofDouble($thick)) : $total;
+                $total = $thick > 0.0 ? $total->minus('what lies over it', Length::ofDouble($thick)) : $total;
             }
             $division = Division::of($total, $sizes, $board, $this->terms->format);
             foreach ($stacks as $k => $stack) {

@@ -7,6 +7,7 @@ namespace Incastro\Trial;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\InvalidChoice;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Planning\Recipes\StartingLayouts;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Rules\Edit;
@@ -35,7 +36,7 @@ final readonly class Household
 
     public function __construct(private TrueRoom $room, private Dice $dice)
     {
-        $names = array_values(array_diff(array_keys(StartingLayouts::names($room->shape->kind)), ['cleat-shelves']));
+        $names = array_values(array_diff(array_keys(StartingLayouts::names($room->shape->kind)), ['wall-to-wall']));
         $liked = [];
         while ($names !== []) {
             [$liked[]] = array_splice($names, $dice->whole(0, count($names) - 1), 1);
@@ -101,10 +102,10 @@ final readonly class Household
             $wishes[] = Edits::tier($bays[0]['tiers'][0]['id'])->setting(['fixed' => 1, 'adjustable' => 2]);
         }
         if ($this->dice->chance(0.2)) {
-            $wishes[] = new Edit('layout.do', ['action' => 'add', 'kind' => 'end-panel', 'cells' => [$bays[count($bays) - 1]['id']], 'seed' => 'panel']);
+            $wishes[] = Recipe::panelBeside($bays[count($bays) - 1]['id']);
         }
         if ($this->dice->chance(0.2)) {
-            $wishes[] = Edits::action('split-bay', $bays[0]['tiers'][0]['id'], 'split');
+            $wishes[] = Edits::action('split-bay', $bays[0]['tiers'][0]['id'], 'split in two');
         }
 
         return $wishes;

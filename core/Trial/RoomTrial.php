@@ -43,7 +43,7 @@ final readonly class RoomTrial
     {
         $this->format = LengthFormat::millimetres();
         $this->shape = SpaceShape::of($kind);
-        $this->shelves = (new StartingLayouts($this->shape, 'trial', $this->format))->named('cleat-shelves');
+        $this->shelves = (new StartingLayouts($this->shape, 'trial', $this->format))->named('wall-to-wall');
     }
 
     public function run(int $seed): RoomResult

@@ -77,7 +77,7 @@ final class LayoutTest extends AlcoveTestCase
             'an end of no kind' => ['layout.runs.RUN.left', 'floats', 'is not one of through, stops, corner'],
             'a wall that is not there' => ['layout.do', ['action' => 'add-run', 'wall' => 9, 'seed' => 'a seed of it'], 'wall'],
             'a cell that went' => ['layout.do', ['action' => 'split-tier', 'cell' => 'gone', 'seed' => 'a seed of it'], 'This tier is not there any more.'],
-            'more shelves than a person would' => ['layout.tiers.CELL.shelves', ['fixed' => 1, 'adjustable' => 400], 'from 0 to'],
+            'more shelves than a person would' => ['layout.tiers.CELL.with', ['fixed' => 1, 'adjustable' => 400], 'from 0 to'],
             'a layout of another shape' => ['layout', ['runs' => [['id' => 'r']]], ''],
             'no field at all' => ['layout.tiers.CELL', 'x', 'is not a field of a layout'],
         ];
@@ -142,7 +142,7 @@ final class LayoutTest extends AlcoveTestCase
         $run = $this->layout()['runs'][0]['id'];
         $this->edit("layout.runs.$run.depth", '350')->assertOk();
         // The partner changes something else; the one's own step back leaves it.
-        $theirs('layout.tiers.'.$this->cell().'.shelves', ['fixed' => 2, 'adjustable' => 1]);
+        $theirs('layout.tiers.'.$this->cell().'.with', ['fixed' => 2, 'adjustable' => 1]);
         $this->step('undo')->assertOk();
         self::assertSame([2, 1], array_values($this->layout()['runs'][0]['bays'][0]['tiers'][0]['holds']['with']));
         self::assertNotSame(350_000_000, $this->layout()['runs'][0]['depth']['nm'] ?? null);

@@ -12,7 +12,7 @@ test('a job is exported, deleted after asking, and imported again', async ({ pag
   expect(download.suggestedFilename()).toBe('landing-alcove.json')
   const file = readFileSync(await download.path())
   expect(JSON.parse(file.toString())).toMatchObject({
-    format: 4,
+    format: 5,
     job: { name: 'Landing alcove', measure: 'mm/1' },
   })
 

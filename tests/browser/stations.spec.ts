@@ -83,8 +83,8 @@ test('where to measure is changed, and a bad place is refused', async ({ page })
 test('shelves are counted up and down, and their spacing follows', async ({ page }) => {
   await landingAlcove(page, 'fit')
   await expect(page.getByRole('button', { name: 'Clear between shelves, B1: 364 mm' })).toBeVisible()
-  await page.getByLabel('Adjustable shelves').fill('3')
-  await page.getByLabel('Adjustable shelves').press('Enter')
+  await page.getByRole('spinbutton', { name: 'Adjustable shelves' }).fill('3')
+  await page.getByRole('spinbutton', { name: 'Adjustable shelves' }).press('Enter')
   // (2312 − 2 · 18 − 4 · 18) / 5 = 440.8, down
   await expect(page.getByRole('button', { name: 'Clear between shelves, B1: 440 mm' })).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Incastro\Fit\Demand;
 
 /** How a member lies to the cells that it spans: under bays, over tiers, or beside the outer bay of a run. */
-enum MemberForm
+enum MemberForm: string
 {
-    case Under;
-    case Over;
-    case Beside;
+    case Under = 'under';
+    case Over = 'over';
+    case Beside = 'beside';
 }

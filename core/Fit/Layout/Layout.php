@@ -15,6 +15,7 @@ final readonly class Layout
      * @param  array<string, Closing>  $closings  by edge, where the person chose one
      * @param  list<string>  $openings  things for which an opening is cut in what covers them
      * @param  array<string, string>  $marks  on the wood, by owner
+     * @param  array<string, string>  $unknown  kinds of what stands beside the cells and is not known, by id
      */
     public function __construct(
         public array $runs,
@@ -22,6 +23,7 @@ final readonly class Layout
         public array $closings = [],
         public array $openings = [],
         public array $marks = [],
+        public array $unknown = [],
     ) {
     }
 

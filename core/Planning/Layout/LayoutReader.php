@@ -52,7 +52,7 @@ final readonly class LayoutReader
     /** @param array<string, mixed> $layout */
     private function layout(array $layout): Layout
     {
-        $members = [];
+        $members = $unknown = [];
         $covered = [];
         foreach ($layout['members'] as $entry) {
             $holds = $this->unit($entry);
@@ -60,6 +60,8 @@ final readonly class LayoutReader
             if ($holds instanceof SpansCells) {
                 $members[] = new Member($entry['id'], $holds, array_values($entry['cells']));
                 $covered = $holds->form() === MemberForm::Over ? [...$covered, ...array_fill_keys($entry['cells'], true)] : $covered;
+            } else {
+                $unknown[$entry['id']] = $entry['kind'];
             }
         }
 
@@ -69,6 +71,7 @@ final readonly class LayoutReader
             array_map(Closing::from(...), $layout['closings']),
             array_values($layout['openings']),
             $layout['marks'] ?? [],
+            $unknown,
         );
     }
 

@@ -6,6 +6,7 @@ namespace Incastro\Planning\Recipes;
 
 use Incastro\Fit\Layout\Size;
 use Incastro\Planning\Layout\LayoutDocument;
+use Incastro\Rules\Edit;
 
 /** Parts of layouts that are put together of units: what a new cell holds, what a new run stands on. */
 final class Recipe
@@ -50,6 +51,12 @@ final class Recipe
     public static function worktop(string $id, array $tiers): array
     {
         return LayoutDocument::member($id, 'worktop', $tiers);
+    }
+
+    /** A panel beside the last bay of a run, wished for. */
+    public static function panelBeside(string $bay): Edit
+    {
+        return new Edit('layout.do', ['action' => 'add', 'kind' => 'end-panel', 'cells' => [$bay], 'seed' => "panel beside $bay"]);
     }
 
     /**

@@ -30,9 +30,9 @@ final readonly class StartingLayouts
         return match ($kind) {
             SpaceKind::UnderStair => ['sloped-bays' => 'Three bays that follow the rake', 'stepped-bays' => 'Square boxes, stepped', 'deep-and-low' => 'Two wide bays that follow the rake', 'low-row' => 'A low row under a worktop', 'tall-end' => 'A tall cupboard at the high end'],
             SpaceKind::RoofSlope => ['knee-row' => 'A low row along the knee wall', 'sloped-row' => 'Boxes that follow the slope', 'stepped-row' => 'Boxes stepped back under the slope', 'platform' => 'A deep platform to lie on', 'desk' => 'A desk between two boxes'],
-            SpaceKind::Closet => ['back-run' => 'Two cupboards along the back', 'three-runs' => 'Back and both sides', 'base-shelves' => 'Base cupboards, shelves above', 'cleat-shelves' => 'Shelves from wall to wall', 'one-tall' => 'One tall cupboard'],
+            SpaceKind::Closet => ['back-run' => 'Two cupboards along the back', 'three-runs' => 'Back and both sides', 'base-shelves' => 'Base cupboards, shelves above', 'wall-to-wall' => 'Shelves from wall to wall', 'one-tall' => 'One tall cupboard'],
             SpaceKind::RoomCorner => ['one-run' => 'Three cupboards along one wall', 'two-runs' => 'Both walls, one through the corner', 'base-shelves' => 'Base cupboards, open above', 'desk' => 'A desk between two boxes'],
-            default => ['one-tall' => 'One tall cupboard', 'two-tall' => 'Two tall cupboards', 'base-upper' => 'Base and upper cupboards', 'base-shelves' => 'Base cupboards, shelves above', 'desk' => 'A desk between two boxes', 'cleat-shelves' => 'Shelves from wall to wall'],
+            default => ['one-tall' => 'One tall cupboard', 'two-tall' => 'Two tall cupboards', 'base-upper' => 'Base and upper cupboards', 'base-shelves' => 'Base cupboards, shelves above', 'desk' => 'A desk between two boxes', 'wall-to-wall' => 'Shelves from wall to wall'],
         };
     }
 
@@ -56,7 +56,7 @@ final readonly class StartingLayouts
             'one-run' => $this->along(0, [$this->tall(), $this->tall(), $this->tall()]),
             'base-upper' => $this->along(0, [$this->stacked(), $this->stacked()]),
             'base-shelves' => $this->along(0, [$this->base('shelves', 2), $this->base('shelves', 2)], $worktop),
-            'cleat-shelves' => $this->along(0, [$this->cell('shelves', 5)], 'none'),
+            'wall-to-wall' => $this->along(0, [$this->cell('shelves', 5)], 'none'),
             'three-runs' => $this->together($this->along(0, [$this->tall(), $this->tall()]), $this->along(1, [$this->tall()], 'plinth', $stop), $this->along($this->shape->corners() - 1, [$this->tall()], 'plinth', $stop)),
             'two-runs' => $this->together($this->along(0, [$this->tall(), $this->tall()]), $this->along(1, [$this->tall()], 'plinth', $stop)),
             'desk' => $this->desk(),

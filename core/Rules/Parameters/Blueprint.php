@@ -117,11 +117,15 @@ final class Blueprint
     /** @return list<array<string, mixed>> the parameters for a screen, in their order */
     public function described(HouseRules $rules, LengthFormat $format): array
     {
-        return array_map(fn (string $name, Parameter $parameter) => [
-            'name' => $name, 'type' => $parameter->type(), 'label' => $parameter->label, 'help' => $parameter->help,
-            'default' => $parameter->shown($parameter->usual($rules), $format),
-            'when' => isset($this->when[$name]) ? ['name' => $this->when[$name]->name, 'value' => $this->when[$name]->stored()] : null,
-        ] + $parameter->bounds($format), array_keys($this->parameters), $this->parameters);
+        return array_map(function (string $name, Parameter $parameter) use ($rules, $format): array {
+            ['value' => $usual, 'text' => $text] = $parameter->shown($parameter->usual($rules), $format);
+
+            return [
+                'name' => $name, 'type' => $parameter->type(), 'label' => $parameter->label, 'help' => $parameter->help,
+                'default' => $parameter->type() === 'size' && $usual !== null ? ['nm' => $usual, 'text' => $text] : $usual, 'default_text' => $text,
+                'when' => isset($this->when[$name]) ? [$this->when[$name]->name => $this->when[$name]->stored()] : null,
+            ] + $parameter->bounds($format);
+        }, array_keys($this->parameters), $this->parameters);
     }
 
     /**

@@ -159,13 +159,55 @@ export interface Edge {
   }
 }
 
+/** What stands somewhere, and what it is set to: the values that count, also where nothing was chosen. */
+export interface Held {
+  kind: string
+  label: string
+  with: Record<string, { value: unknown; text: string; usual: boolean }>
+}
+
+/** One parameter of a kind of unit, as its class declares it. */
+export type Parameter = {
+  name: string
+  label: string
+  help: string
+  default_text: string
+  /** Shown only where another parameter has this value. */
+  when: Record<string, unknown> | null
+} & (
+  | { type: 'count'; least: number; most: number }
+  | { type: 'size'; least: { nm: number; text: string }; most: { nm: number; text: string } }
+  | { type: 'choice'; choices: Choice[] }
+  | { type: 'toggle' }
+  | { type: 'text'; most: number }
+)
+
+export interface UnitKind {
+  kind: string
+  family: string
+  family_label: string
+  group: string
+  label: string
+  hint: string
+  parameters: Parameter[]
+  /** How a member lies to its cells. */
+  form: 'under' | 'over' | 'beside' | null
+}
+
+export interface FitMember {
+  id: string
+  cells: string[]
+  holds: Held
+  form: 'under' | 'over' | 'beside'
+  rows: { mark: string; length: Working }[]
+}
+
 export interface FitCell {
   id: string
   bay: string
   box: string | null
   mark: string | null
-  unit: string
-  unit_label: string
+  holds: Held
   width: Working
   height: Working
 }
@@ -189,8 +231,7 @@ export interface FitRun {
   bays: { id: string; middle: number; width: Working; left: Length; right: Length; back: Length }[]
   cells: FitCell[]
   boxes: { id: string; mark: string; width: Working; height: Working; depth: Working; angle: number | null }[]
-  plinths: { id: string; mark: string; length: Working; depth: Working; height: Length }[]
-  worktops: { id: string; mark: string; length: Working; depth: Working; height: Length }[]
+  members: FitMember[]
   edges: Edge[]
   drawing: Drawing | null
 }
@@ -337,7 +378,6 @@ export interface Vocabulary {
   })[]
   rules: Choice[]
   ways: Choice[]
-  units: (Choice & { hint: string })[]
   tops: Choice[]
   papers: Choice[]
 }
@@ -356,9 +396,7 @@ export interface LayoutTier {
   id: string
   size: LayoutSize
   joined: boolean
-  unit: string
-  fixed_shelves: number
-  adjustable_shelves: number
+  holds: { kind: string; v: number; with: Record<string, unknown> }
   depth: StoredLength | null
   snap: string | null
 }
@@ -384,7 +422,7 @@ export interface LayoutRun {
 
 export interface Layout {
   runs: LayoutRun[]
-  members: { id: string; kind: string; cells: string[]; overhang: StoredLength | null }[]
+  members: { id: string; kind: string; cells: string[]; with: Record<string, unknown> }[]
   closings: Record<string, string>
   openings: string[]
 }

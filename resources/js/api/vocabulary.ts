@@ -18,7 +18,6 @@ export function useVocabulary() {
         things: [],
         rules: [],
         ways: [],
-        units: [],
         tops: [],
         papers: [],
       },

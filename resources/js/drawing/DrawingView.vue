@@ -146,7 +146,7 @@ const slant = (from: DrawnPoint, to: DrawnPoint) => {
         <pattern id="grain" width="40" height="7" patternUnits="userSpaceOnUse">
           <path d="M0 3.5h40" class="hatch" />
         </pattern>
-        <pattern id="gap" width="14" height="14" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <pattern id="gap-fill" width="14" height="14" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <path d="M0 0v14" class="hatch-gap" />
         </pattern>
         <pattern
@@ -172,7 +172,7 @@ const slant = (from: DrawnPoint, to: DrawnPoint) => {
           <template v-if="shape.kind === 'outline'">
             <path :d="path(shape.points, shape.closed)" :class="{ open: !shape.closed }" />
             <path
-              v-if="shape.style === 'board' || shape.style === 'plinth' || shape.style === 'worktop'"
+              v-if="shape.style === 'board' || shape.style === 'foot' || shape.style === 'slab'"
               :d="path(shape.points, shape.closed)"
               class="grain-fill"
             />
@@ -254,11 +254,11 @@ g.plumb path {
   stroke-linecap: round;
 }
 g.board path:first-child,
-g.plinth path:first-child {
+g.foot path:first-child {
   fill: var(--birch-light);
   stroke-width: 1.4px;
 }
-g.worktop path:first-child,
+g.slab path:first-child,
 g.cut path:first-child {
   fill: var(--birch);
   stroke-width: 2px;
@@ -311,7 +311,7 @@ g.board-behind path {
   opacity: 0.6;
 }
 g.gap path {
-  fill: url(#gap);
+  fill: url(#gap-fill);
   stroke: var(--chalk);
   stroke-width: 4px;
   stroke-opacity: 0.35;

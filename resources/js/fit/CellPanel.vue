@@ -5,9 +5,10 @@ import { useJob } from '@/job/store'
 import WorkingButton from '@/job/WorkingButton.vue'
 import LengthField from '@/tape/LengthField.vue'
 import Button from 'primevue/button'
-import InputNumber from 'primevue/inputnumber'
 import { computed } from 'vue'
 import ChoiceRow from './ChoiceRow.vue'
+import UnitPanel from './UnitPanel.vue'
+import UnitSelect from './UnitSelect.vue'
 import type { useLayout } from './useLayout'
 
 /** The selected cell: what it holds, its sizes, and what can be done with it in one press. */
@@ -54,18 +55,13 @@ const lines = computed(() => [
       : one.tiers.map((other, t) => ({ value: other.id, label: `bay ${b + 1}, tier ${t + 1}` })),
   ),
 ])
-const counts = [
-  { key: 'fixed_shelves', label: 'Fixed shelves' },
-  { key: 'adjustable_shelves', label: 'Adjustable shelves' },
-] as const
-const holdsShelves = computed(() => tier.value?.unit === 'box' || tier.value?.unit === 'shelves')
 const field = (name: string) => `layout.${name}`
 </script>
 
 <template>
   <section v-if="cell && bay && tier" class="card" aria-label="Selected cell">
     <header>
-      <h2>{{ box ? `Box ${box.mark}` : cell.unit_label }}</h2>
+      <h2>{{ box ? `Box ${box.mark}` : cell.holds.label }}</h2>
       <span class="soft">{{ title }} · {{ share }}</span>
     </header>
     <div class="actions">
@@ -81,13 +77,17 @@ const field = (name: string) => `layout.${name}`
         {{ action.label }} <kbd>{{ action.key.toUpperCase() }}</kbd>
       </Button>
     </div>
-    <ChoiceRow
+    <UnitSelect
       label="Holds"
       name="What it holds"
-      :value="tier.unit"
-      :choices="words.units"
-      @change="set(field(`tiers.${tier.id}.unit`), $event)"
+      :kind="cell.holds.kind"
+      :families="['inside', 'cell']"
+      @change="set(field(`tiers.${tier.id}.holds`), $event)"
     />
+    <p v-if="job.refused[field(`tiers.${tier.id}.holds`)]" class="refused" role="alert">
+      {{ job.refused[field(`tiers.${tier.id}.holds`)] }}
+    </p>
+    <UnitPanel :holds="cell.holds" :path="field(`tiers.${tier.id}`)" />
     <LengthField
       label="Width of the bay"
       :text="typed(bay.size, cell.width.text)"
@@ -112,24 +112,6 @@ const field = (name: string) => `layout.${name}`
       :refused="job.refused[field(`tiers.${tier.id}.depth`)]"
       @change="set(field(`tiers.${tier.id}.depth`), $event)"
     />
-    <template v-if="holdsShelves">
-      <div v-for="shelves in counts" :key="shelves.key" class="row">
-        <label :for="shelves.key">{{ shelves.label }}</label>
-        <InputNumber
-          :model-value="tier[shelves.key]"
-          :input-id="shelves.key"
-          show-buttons
-          button-layout="horizontal"
-          :min="0"
-          :max="20"
-          @update:model-value="
-            $event !== null &&
-            $event !== tier[shelves.key] &&
-            set(field(`tiers.${tier.id}.${shelves.key}`), $event)
-          "
-        />
-      </div>
-    </template>
     <ChoiceRow
       v-if="station.sloped"
       label="Under the slope"
@@ -222,10 +204,6 @@ header {
   justify-content: space-between;
   gap: 8px;
   min-height: 48px;
-}
-.row :deep(.p-inputnumber input) {
-  width: 48px;
-  text-align: center;
 }
 .row input[type='checkbox'] {
   width: 24px;

@@ -6,6 +6,8 @@ import LengthField from '@/tape/LengthField.vue'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import ChoiceRow from './ChoiceRow.vue'
+import UnitPanel from './UnitPanel.vue'
+import { useUnits } from './useUnits'
 import type { useLayout } from './useLayout'
 
 /** The run as a whole: its height and depth, its ends, what spans its bays, and further runs. */
@@ -13,28 +15,39 @@ const props = defineProps<{ station: FitStation; layout: ReturnType<typeof useLa
 const job = useJob()
 const { run, runChoice, tier, set, act, openRun } = props.layout
 const unit = computed(() => job.job?.unit ?? 'mm')
-const members = computed(() => props.layout.layout.value?.members ?? [])
+const { of } = useUnits()
 const bayIds = computed(() => runChoice.value?.bays.map((bay) => bay.id) ?? [])
-const tierIds = computed(() => runChoice.value?.bays.flatMap((bay) => bay.tiers.map((one) => one.id)) ?? [])
-const plinth = computed(() =>
-  members.value.find((one) => one.kind === 'plinth' && one.cells.some((cell) => bayIds.value.includes(cell))),
-)
-const panels = computed(() =>
-  members.value.filter(
-    (one) => one.kind === 'end-panel' && one.cells.some((cell) => bayIds.value.includes(cell)),
-  ),
-)
+const members = computed(() => run.value?.members ?? [])
 const endBay = (side: string) => (side === 'left' ? bayIds.value[0] : bayIds.value.at(-1))
-/** Ends against no wall that have no panel yet. */
-const openSides = computed(() =>
-  (run.value?.open_sides ?? []).filter(
-    (side) => !panels.value.some((one) => one.cells.includes(endBay(side) ?? '')),
-  ),
-)
-const worktops = computed(() =>
-  members.value.filter(
-    (one) => one.kind === 'worktop' && one.cells.some((cell) => tierIds.value.includes(cell)),
-  ),
+
+interface Addition {
+  key: string
+  label: string
+  kind: string
+  cells: (string | undefined)[]
+}
+/** What may be added: under all bays, over the selected tier and those beside it, or beside an end that no wall closes. */
+const additions = computed(() =>
+  of('member').flatMap((one): Addition[] => {
+    const held = members.value.filter((other) => other.holds.kind === one.kind)
+    const add = (key: string, label: string, cells: (string | undefined)[]) =>
+      held.some((other) => cells.some((cell) => cell && other.cells.includes(cell)))
+        ? []
+        : [{ key: `${one.kind}-${key}`, label, kind: one.kind, cells }]
+    if (one.form === 'under') return add('all', `${one.label} under it`, bayIds.value)
+    if (one.form === 'beside')
+      return (run.value?.open_sides ?? []).flatMap((side) =>
+        add(side, `${one.label}, ${side} side`, [endBay(side)]),
+      )
+    const at = props.layout.place.value.tier
+    return tier.value
+      ? add(
+          'over',
+          `${one.label} over this tier`,
+          (runChoice.value?.bays ?? []).map((bay) => bay.tiers[at]?.id),
+        )
+      : []
+  }),
 )
 /** Walls along which no run stands yet. */
 const free = computed(() =>
@@ -48,12 +61,6 @@ async function addRun(wall: number): Promise<void> {
   if (made) openRun.value = made.id
 }
 
-/** A worktop lies over the selected tier and those beside it at the same level. */
-function addWorktop(): void {
-  const at = props.layout.place.value.tier
-  const cells = (runChoice.value?.bays ?? []).flatMap((bay) => bay.tiers[at]?.id ?? [])
-  void act('add-member', { kind: 'worktop', cells })
-}
 const remove = (id: string) => set(`layout.members.${id}`, null)
 </script>
 
@@ -93,68 +100,32 @@ const remove = (id: string) => set(`layout.members.${id}`, null)
         @change="set(`layout.runs.${run.id}.${end}`, $event)"
       />
     </template>
-    <div v-for="(one, i) in run.plinths" :key="one.id" class="row">
-      <span>Plinth {{ one.mark }}, levelled to the highest floor</span>
-      <WorkingButton
-        :working="one.length"
-        :label="i === 0 ? 'Length of the plinth' : `Length of plinth ${one.mark}`"
+    <section v-for="one in members" :key="one.id" class="member" :aria-label="one.holds.label">
+      <div v-for="row in one.rows" :key="row.mark" class="row">
+        <span>{{ one.holds.label }} {{ row.mark }}</span>
+        <WorkingButton
+          :working="row.length"
+          :label="`Length of ${one.holds.label.toLowerCase()} ${row.mark}`"
+        />
+      </div>
+      <UnitPanel :holds="one.holds" :path="`layout.members.${one.id}`" />
+      <Button
+        size="small"
+        severity="secondary"
+        outlined
+        :label="`Take the ${one.holds.label.toLowerCase()} away`"
+        @click="remove(one.id)"
       />
-    </div>
-    <div v-for="one in run.worktops" :key="one.id" class="row">
-      <span>Worktop {{ one.mark }}</span>
-      <WorkingButton :working="one.length" :label="`Length of worktop ${one.mark}`" />
-    </div>
+    </section>
     <div class="actions">
       <Button
-        v-if="plinth"
+        v-for="one in additions"
+        :key="one.key"
         size="small"
         severity="secondary"
         outlined
-        label="Take the plinth away"
-        @click="remove(plinth.id)"
-      />
-      <Button
-        v-else
-        size="small"
-        severity="secondary"
-        outlined
-        label="Put it on a plinth"
-        @click="act('add-member', { kind: 'plinth', cells: bayIds })"
-      />
-      <Button
-        v-if="tier"
-        size="small"
-        severity="secondary"
-        outlined
-        label="Worktop over this tier"
-        @click="addWorktop"
-      />
-      <Button
-        v-for="one in worktops"
-        :key="one.id"
-        size="small"
-        severity="secondary"
-        outlined
-        label="Take the worktop away"
-        @click="remove(one.id)"
-      />
-      <Button
-        v-for="side in openSides"
-        :key="side"
-        size="small"
-        severity="secondary"
-        outlined
-        :label="`End panel, ${side} side`"
-        @click="act('add-member', { kind: 'end-panel', cells: [endBay(side)] })"
-      />
-      <Button
-        v-for="one in panels"
-        :key="one.id"
-        size="small"
-        severity="secondary"
-        outlined
-        label="Take the end panel away"
-        @click="remove(one.id)"
+        :label="one.label"
+        @click="act('add', { list: 'members', kind: one.kind, cells: one.cells.filter(Boolean) })"
       />
       <Button
         v-for="wall in free"
@@ -204,6 +175,11 @@ h2 {
   gap: 6px;
   margin-top: 8px;
 }
+.member {
+  padding-bottom: 8px;
+  border-bottom: 1px solid var(--line);
+}
+.member > :deep(.p-button),
 .actions :deep(.p-button) {
   color: var(--ink);
   border-color: var(--line-strong);

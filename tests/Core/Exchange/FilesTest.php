@@ -7,6 +7,7 @@ namespace Tests\Core\Exchange;
 use Incastro\Exchange\BadFile;
 use Incastro\Exchange\CutListCsv;
 use Incastro\Exchange\CutSheetPdf;
+use Incastro\Exchange\Format5;
 use Incastro\Exchange\JobFile;
 use Incastro\Measure\Unit;
 use Incastro\Planning\JobReader;
@@ -106,6 +107,48 @@ final class FilesTest extends TestCase
         self::assertSame('B1', $space['layout']['marks'][$tiers[0]]);
         self::assertSame([], array_filter($space['things'], fn (array $thing) => $thing['hot']));
         self::assertStringStartsWith('Fits.', (new Planner())->plan(JobReader::read($document))->spaces[0]->verdict->sentence);
+    }
+
+    public function test_a_job_of_the_fourth_format_says_what_stands_where_as_units_and_keeps_its_pieces(): void
+    {
+        ['job' => $document] = JobFile::read('old.json', (string) file_get_contents(__DIR__.'/../../examples/job-format-4.json'));
+        ['job' => $now] = JobFile::read('new.json', (string) file_get_contents(__DIR__.'/../../../database/demo/oar-store.json'));
+        self::assertEquals($now, $document);
+        $tiers = array_merge(...array_column($document['spaces'][0]['layout']['runs'][0]['bays'], 'tiers'));
+        self::assertSame(['kind', 'v', 'with'], array_keys($tiers[0]['holds']));
+        // What is in the newest form already stays as it is.
+        self::assertSame($document['spaces'][0]['layout'], Format5::layout($document['spaces'][0]['layout']));
+    }
+
+    /** @return array<string, array{string, mixed, string, mixed}> an edit of the fourth format, and what it is now */
+    public static function oldEdits(): array
+    {
+        return [
+            'another use' => ['layout.tiers.t.unit', 'knee', 'layout.tiers.t.holds', 'knee-space'],
+            'a box' => ['layout.tiers.t.unit', 'box', 'layout.tiers.t.holds', 'shelves'],
+            'shelves on cleats' => ['layout.tiers.t.unit', 'shelves', 'layout.tiers.t.holds', 'cleat-shelves'],
+            'a count' => ['layout.tiers.t.fixed_shelves', 2, 'layout.tiers.t.with.fixed', 2],
+            'both counts' => ['layout.tiers.t.shelves', ['fixed' => 1, 'adjustable' => 2], 'layout.tiers.t.with', ['fixed' => 1, 'adjustable' => 2]],
+            'an overhang' => ['layout.members.m.overhang', null, 'layout.members.m.with.overhang', null],
+            'a member more' => ['layout.do', ['action' => 'add-member', 'kind' => 'plinth', 'cells' => ['b']], 'layout.do', ['action' => 'add', 'kind' => 'plinth', 'cells' => ['b']]],
+            'a depth' => ['layout.tiers.t.depth', '300', 'layout.tiers.t.depth', '300'],
+            'a rule' => ['rules.reach', '500', 'rules.reach', '500'],
+        ];
+    }
+
+    #[DataProvider('oldEdits')]
+    public function test_edits_of_the_fourth_format_can_still_be_undone(string $path, mixed $value, string $now, mixed $is): void
+    {
+        self::assertSame(['path' => $now, 'value' => $is], array_replace(['path' => '', 'value' => null], Format5::edit(['path' => $path, 'value' => $value])));
+    }
+
+    public function test_a_layout_that_an_undo_puts_back_is_of_the_newest_format(): void
+    {
+        $tier = ['id' => 't', 'size' => ['share' => 4], 'joined' => true, 'unit' => 'shelves', 'fixed_shelves' => 2, 'adjustable_shelves' => 1, 'depth' => null, 'snap' => null];
+        $old = ['runs' => [['id' => 'r', 'wall' => 0, 'height' => null, 'depth' => null, 'left' => 'through', 'right' => 'through', 'bays' => [['id' => 'b', 'size' => ['share' => 4], 'joined' => false, 'top' => 'sloped', 'snap' => null, 'tiers' => [$tier]]]]], 'members' => [['id' => 'm', 'kind' => 'worktop', 'cells' => ['t'], 'overhang' => ['nm' => 35_000_000, 'typed' => '35']]]];
+        $new = Format5::edit(['path' => 'layout.put', 'value' => $old])['value'];
+        self::assertSame(['kind' => 'cleat-shelves', 'v' => 1, 'with' => ['count' => 3]], $new['runs'][0]['bays'][0]['tiers'][0]['holds']);
+        self::assertSame(['overhang' => ['nm' => 35_000_000, 'typed' => '35']], $new['members'][0]['with']);
     }
 
     public function test_marks_that_a_file_leaves_out_are_given(): void
