@@ -25,7 +25,7 @@ final readonly class CutPiece
     /** A piece of furniture as the saw sees it. */
     public static function of(Piece $piece): self
     {
-        return new self($piece->mark, 1, $piece->length->result, $piece->width->result, $piece->thickness, $piece->material->value, $piece->grain);
+        return new self($piece->mark, 1, $piece->length->result, $piece->width->result, $piece->thickness, $piece->material->id, $piece->grain);
     }
 
     /** One of these pieces. */

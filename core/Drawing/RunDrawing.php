@@ -14,7 +14,7 @@ use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
-use Incastro\Rules\MaterialRole;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Assembly;
@@ -203,7 +203,7 @@ final readonly class RunDrawing
             match ($one->part) {
                 Part::Plinth => Style::Plinth,
                 Part::Worktop => Style::Worktop,
-                default => $one->piece->material === MaterialRole::Back ? Style::Hidden : $style,
+                default => $one->piece->purpose === Purpose::Back ? Style::Hidden : $style,
             },
             $one->piece->key,
         ), $placed);

@@ -25,6 +25,7 @@ final class Format4
      */
     public static function job(array $job): array
     {
+        $job = Format5::materials($job);
         $job['spaces'] = array_map(fn (array $space) => self::space($space), $job['spaces']);
         $before = self::asBefore(JobReader::read($job));
         foreach ($job['spaces'] as $s => $space) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Exchange;
 
+use Incastro\Planning\JobChoices;
 use Incastro\Planning\Layout\LayoutDocument;
 use Incastro\Planning\Recipes\Recipe;
 
@@ -16,6 +17,28 @@ final class Format5
 {
     /** Kinds of cells as they were called before. */
     private const KINDS = ['open' => 'gap', 'knee' => 'knee-space', 'filler' => 'filler-panel'];
+
+    /**
+     * Materials are a list, and `uses` says what each is for; drawers get a material of their own.
+     *
+     * @param  array<string, mixed>  $job  or its choices
+     * @return array<string, mixed>
+     */
+    public static function materials(array $job): array
+    {
+        if (isset($job['uses'])) {
+            return $job;
+        }
+        $new = JobChoices::defaults('', $job['measure']);
+        $materials = [];
+        foreach ($job['materials'] as $id => $material) {
+            $materials[] = ['id' => $id, 'kind' => 'sheet', 'name' => $material['name'], 'thickness' => $material['thickness'], 'width' => null, 'cover' => null, 'density' => $material['density']];
+        }
+        $drawer = array_values(array_filter($new['materials'], fn (array $material) => $material['id'] === 'drawer'));
+        $stock = array_values(array_filter($new['stock'], fn (array $entry) => $entry['material'] === 'drawer' && ! in_array($entry['id'], array_column($job['stock'], 'id'), true)));
+
+        return array_replace($job, ['materials' => [...$materials, ...$drawer], 'uses' => $new['uses'], 'stock' => [...$job['stock'], ...$stock]]);
+    }
 
     /**
      * @param  array<string, mixed>  $layout

@@ -9,6 +9,7 @@ use Incastro\Measure\Unit;
 use Incastro\Planning\ExtraChoices;
 use Incastro\Planning\Layout\LayoutDocument;
 use Incastro\Planning\Layout\LayoutMarks;
+use Incastro\Planning\MaterialChoices;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Planning\WallPlaces;
 use Incastro\Rules\Parameters\Blueprint;
@@ -38,6 +39,7 @@ final class JobFile
     {
         // An empty map is an object in JSON, not a list.
         $document['rules'] = (object) $document['rules'];
+        $document['uses'] = (object) $document['uses'];
         foreach ($document['spaces'] as $i => $space) {
             $document['spaces'][$i]['layout'] = self::withMaps($space['layout']);
             $document['spaces'][$i]['layout']['closings'] = (object) $space['layout']['closings'];
@@ -158,7 +160,7 @@ final class JobFile
      */
     private static function checkLayouts(string $file, array $job): void
     {
-        $faults = [];
+        $faults = isset($job['uses']) ? array_map(fn (string $path, string $sentence) => new Fault("$file:\$.job.$path", $sentence), array_keys(MaterialChoices::faults($job)), array_values(MaterialChoices::faults($job))) : [];
         foreach ($job['spaces'] as $s => $space) {
             $corners = SpaceChoices::shape($space)->corners();
             foreach (WallPlaces::beyond($space, $corners) as $path => [, $wall]) {

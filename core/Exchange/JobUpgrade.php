@@ -34,6 +34,7 @@ final class JobUpgrade
      */
     public static function toNewest(array $file): array
     {
+        $file['job'] = Format5::materials($file['job']);
         if ($file['format'] < 4) {
             $struck = $file['record']['takes'] ?? [];
             $before = Format4::asBefore(JobReader::read(['spaces' => array_map(Format4::space(...), $file['job']['spaces'])] + $file['job']));

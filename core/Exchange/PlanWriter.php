@@ -272,7 +272,7 @@ final readonly class PlanWriter
             'key' => $piece->key, 'mark' => $piece->mark, 'name' => $piece->name,
             'length' => $this->lengths->working($piece->length), 'width' => $this->lengths->working($piece->width),
             'thickness' => $this->lengths->exact($piece->thickness),
-            'material' => $piece->material->value, 'material_name' => $this->plan->job->materials->of($piece->material)->name,
+            'material' => $piece->material->id, 'material_name' => $piece->material->name,
             'grain' => $piece->grain->value, 'likeness' => $piece->likeness()->key(),
             'edges' => array_map(fn (Work $work) => $work->edge().': '.$work->words($this->plan->job->format), $piece->works),
             'joints' => $piece->joints, 'shaped' => $piece->isShaped(),

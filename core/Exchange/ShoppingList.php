@@ -6,7 +6,6 @@ namespace Incastro\Exchange;
 
 use Incastro\Cut\Stock;
 use Incastro\Planning\Plan;
-use Incastro\Rules\MaterialRole;
 
 /** What to buy for a plan: sheets of each kind, with their price. */
 final readonly class ShoppingList
@@ -36,6 +35,6 @@ final readonly class ShoppingList
 
     public function materialName(Stock $stock): string
     {
-        return $this->plan->job->materials->of(MaterialRole::from($stock->material))->name;
+        return $this->plan->job->materials->find($stock->material)->name ?? $stock->material;
     }
 }

@@ -11,7 +11,7 @@ use Incastro\Fit\Holds\SpansCells;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\Materials;
+use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Parameters\Blueprint;
 use Incastro\Units\Family;
 use Incastro\Units\Kinds;
@@ -19,7 +19,7 @@ use Incastro\Units\Kinds;
 /** Every kind of unit with its parameters, as screens and scripts read them. */
 final readonly class UnitWriter
 {
-    public function __construct(private LengthFormat $format, private HouseRules $rules, private Materials $materials)
+    public function __construct(private LengthFormat $format, private HouseRules $rules, private Catalogue $materials)
     {
     }
 

@@ -235,7 +235,7 @@ final readonly class Members
                 $meetsLeft = $this->house->isWall('left') && abs($from - $ends[0]) < self::LEVEL;
                 $meetsRight = $this->house->isWall('right') && abs($to - $ends[1]) < self::LEVEL;
                 // It is scribed up to the walls, where a rake may be lower than over its box.
-                $stands = max($back, $headroom->clears($meetsLeft ? min($from, $this->frame->leftAt($face, $z)) : $from, $meetsRight ? max($to, $this->frame->rightAt($face, $z)) : $to, $this->terms->board(), $z));
+                $stands = max($back, $headroom->clears($meetsLeft ? min($from, $this->frame->leftAt($face, $z)) : $from, $meetsRight ? max($to, $this->frame->rightAt($face, $z)) : $to, $this->demand($member)->thickness->toDouble(), $z));
                 if ($stands > $face - self::LEAST) {
                     $findings[] = $this->noRoom($member);
 

@@ -7,7 +7,7 @@ namespace Incastro\Fit;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\Materials;
+use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Rule;
 use Incastro\Survey\Room\Room;
 
@@ -17,7 +17,7 @@ final readonly class Terms
     public function __construct(
         public Room $room,
         public HouseRules $rules,
-        public Materials $materials,
+        public Catalogue $materials,
         public LengthFormat $format,
     ) {
     }

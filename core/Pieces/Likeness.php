@@ -24,7 +24,7 @@ final readonly class Likeness
         return new self(md5(serialize([
             $piece->name,
             $piece->length->result->nanometres(), $piece->width->result->nanometres(), $piece->thickness->nanometres(),
-            $piece->material, $piece->grain, $piece->joints, $piece->works,
+            $piece->material->id, $piece->grain, $piece->joints, $piece->works,
             $piece->isShaped() ? array_map($points, [$piece->outline->outer, ...$piece->outline->holes]) : [],
         ])));
     }

@@ -9,7 +9,8 @@ use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Works\CutFor;
 use Incastro\Pieces\Works\Work;
-use Incastro\Rules\MaterialRole;
+use Incastro\Rules\Materials\Material;
+use Incastro\Rules\Materials\Purpose;
 
 /**
  * One piece to cut: its blank with the working of both sizes, and its true outline in mm with x along the length and the
@@ -28,7 +29,8 @@ final readonly class Piece
         public Working $length,
         public Working $width,
         public Length $thickness,
-        public MaterialRole $material,
+        public Purpose $purpose,
+        public Material $material,
         public Grain $grain,
         public Outline $outline,
         public array $works = [],

@@ -9,7 +9,7 @@ use Incastro\Cut\SawSetup;
 use Incastro\Cut\Stock;
 use Incastro\Measure\LengthFormat;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\Materials;
+use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Rule;
 
 /** The planner's input: everything that people chose and read, and nothing that is computed. */
@@ -25,7 +25,7 @@ final readonly class Job
         public LengthFormat $format,
         public string $currency,
         public HouseRules $rules,
-        public Materials $materials,
+        public Catalogue $materials,
         public array $stock,
         public array $spaces,
         public array $ways = [],

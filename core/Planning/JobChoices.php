@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Incastro\Planning;
 
-use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unit;
 use Incastro\Rules\Edit;
-use Incastro\Rules\MaterialRole;
 use Incastro\Rules\Rule;
 
 /**
@@ -38,6 +36,10 @@ final class JobChoices
             'length' => $length('1220', '48'), 'width' => $length('1220', '48'), 'price' => $price, 'quantity' => null,
         ];
 
+        $board = fn (string $id, string $called, string $mm, string $inch, float $density) => [
+            'id' => $id, 'kind' => 'sheet', 'name' => $called, 'thickness' => $length($mm, $inch), 'width' => null, 'cover' => null, 'density' => $density,
+        ];
+
         return [
             'name' => $name,
             'measure' => $measure,
@@ -47,14 +49,17 @@ final class JobChoices
             'top_over_sides' => false,
             'rules' => [],
             'materials' => [
-                'carcass' => ['name' => $isInch ? 'Birch plywood 3/4' : 'Birch plywood 18', 'thickness' => $length('18', '23/32'), 'density' => 680.0],
-                'frame' => ['name' => $isInch ? 'Poplar board 3/4' : 'Birch plywood 18, faced', 'thickness' => $length('18', '3/4'), 'density' => $isInch ? 450.0 : 680.0],
-                'back' => ['name' => $isInch ? 'Birch plywood 1/4' : 'Birch plywood 6', 'thickness' => $length('6', '7/32'), 'density' => 680.0],
+                $board('carcass', $isInch ? 'Birch plywood 3/4' : 'Birch plywood 18', '18', '23/32', 680.0),
+                $board('frame', $isInch ? 'Poplar board 3/4' : 'Birch plywood 18, faced', '18', '3/4', $isInch ? 450.0 : 680.0),
+                $board('back', $isInch ? 'Birch plywood 1/4' : 'Birch plywood 6', '6', '7/32', 680.0),
+                $board('drawer', $isInch ? 'Birch plywood 1/2' : 'Birch plywood 12', '12', '15/32', 680.0),
             ],
+            'uses' => ['carcass' => 'carcass', 'frame' => 'frame', 'back' => 'back', 'drawer' => 'drawer'],
             'stock' => [
                 $sheet('carcass-full', 'carcass', 84.0), $half('carcass-half', 'carcass', 46.0),
                 $sheet('frame-full', 'frame', 92.0), $half('frame-half', 'frame', 50.0),
                 $sheet('back-full', 'back', 38.0), $half('back-half', 'back', 21.0),
+                $sheet('drawer-full', 'drawer', 62.0),
             ],
         ];
     }
@@ -70,7 +75,13 @@ final class JobChoices
         $parts = explode('.', $edit->path);
         $format = LengthFormat::of($document['measure']);
         if ($parts[0] === 'stock') {
-            return StockChoices::entries($format)->apply($document, $edit);
+            return StockChoices::apply($document, $edit, $format);
+        }
+        if ($parts[0] === 'materials') {
+            return (new MaterialChoices($format))->apply($document, $edit);
+        }
+        if ($parts[0] === 'uses' && count($parts) === 2) {
+            return (new MaterialChoices($format))->use($document, $edit);
         }
         $field = match (true) {
             $edit->path === 'name' => Field::text('Name of the job'),
@@ -80,7 +91,6 @@ final class JobChoices
             $edit->path === 'painted' => Field::yesNo('Painted'),
             $edit->path === 'top_over_sides' => Field::yesNo('Raked tops lie over the sides'),
             $parts[0] === 'rules' && count($parts) === 2 && Rule::tryFrom($parts[1]) !== null => self::ruleField(Rule::from($parts[1]), $format),
-            $parts[0] === 'materials' && count($parts) === 3 && MaterialRole::tryFrom($parts[1]) !== null => self::materialField(MaterialRole::from($parts[1]), $parts[2], $format),
             default => null,
         };
         if ($field === null) {
@@ -93,16 +103,6 @@ final class JobChoices
     private static function ruleField(Rule $rule, LengthFormat $format): Field
     {
         return Field::length($rule->label(), $format, $rule->least(), $rule->most())->orComputed();
-    }
-
-    private static function materialField(MaterialRole $role, string $field, LengthFormat $format): ?Field
-    {
-        return match ($field) {
-            'name' => Field::text($role->label().': name'),
-            'thickness' => Field::length($role->label().': thickness', $format, Length::ofMillimetres(2), Length::ofMillimetres(60)),
-            'density' => Field::number($role->label().': density', 100, 1500),
-            default => null,
-        };
     }
 
     /** @return array{nm: int, typed: string} */

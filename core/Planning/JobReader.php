@@ -11,9 +11,8 @@ use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutReader;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\Material;
-use Incastro\Rules\MaterialRole;
-use Incastro\Rules\Materials;
+use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\SheetGood;
 use Incastro\Survey\SheetChoices;
 use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Take;
@@ -26,7 +25,7 @@ final class JobReader
     {
         $format = LengthFormat::of($document['measure']);
         $rules = new HouseRules($format->unit, array_map(self::length(...), $document['rules']), $document['skirting_stays'], $document['painted'], $document['top_over_sides']);
-        $materials = new Materials(...array_map(fn (MaterialRole $role) => self::material($role, $document['materials'][$role->value]), MaterialRole::cases()));
+        $materials = MaterialChoices::read($document);
 
         return new Job(
             $document['name'],
@@ -34,24 +33,29 @@ final class JobReader
             $document['currency'],
             $rules,
             $materials,
-            array_map(fn (array $entry) => new Stock(
-                $entry['name'],
-                $entry['quantity'],
-                self::length($entry['length']),
-                self::length($entry['width']),
-                $materials->of(MaterialRole::from($entry['material']))->thickness,
-                $entry['material'],
-                (float) $entry['price'],
-            ), array_values($document['stock'])),
+            self::stock($document['stock'], $materials),
             array_map(fn (array $space) => self::space($space, $format, $rules), array_values($document['spaces'])),
             array_values(array_map(fn (array $way) => new WayIn($way['kind'], $way['name'], self::length($way['width'])->toDouble(), self::length($way['height'])->toDouble(), $way['second_width'] === null ? 0.0 : self::length($way['second_width'])->toDouble()), $document['ways_in'])),
         );
     }
 
-    /** @param array{name: string, thickness: array{nm: int}, density: float|int} $material */
-    private static function material(MaterialRole $role, array $material): Material
+    /**
+     * The sheets of it: boards are bought by length.
+     *
+     * @param  array<array<string, mixed>>  $entries
+     * @return list<Stock>
+     */
+    private static function stock(array $entries, Catalogue $materials): array
     {
-        return new Material($role, $material['name'], self::length($material['thickness']), (float) $material['density']);
+        $stock = [];
+        foreach ($entries as $entry) {
+            $material = $materials->find($entry['material']);
+            if ($material instanceof SheetGood) {
+                $stock[] = new Stock($entry['name'], $entry['quantity'], self::length($entry['length']), self::length($entry['width']), $material->thickness, $material->id, (float) $entry['price']);
+            }
+        }
+
+        return $stock;
     }
 
     /** @param array<string, mixed> $space */

@@ -7,7 +7,7 @@ namespace Incastro\Units;
 use Incastro\Fit\Demand\CellDemand;
 use Incastro\Fit\Demand\Standing;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\Materials;
+use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Text;
 use Incastro\Units\Sites\CellSite;
@@ -25,7 +25,7 @@ final readonly class Unknown implements CellUnit
         return Standing::Nothing;
     }
 
-    public function demand(HouseRules $rules, Materials $materials): CellDemand
+    public function demand(HouseRules $rules, Catalogue $materials): CellDemand
     {
         return CellDemand::none();
     }

@@ -7,6 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Incastro\Exchange\Format4;
+use Incastro\Exchange\Format5;
 use Incastro\Planning\JobReader;
 
 /** A take keeps the place at which it was taken, a layout the marks on its wood: those that they have today. */
@@ -37,7 +38,7 @@ return new class () extends Migration {
             }
             $spaces[] = ['id' => $space->id] + Format4::space(json_decode((string) $space->choices, true)) + ['takes' => array_values(array_filter($takes[$space->id], fn (array $take) => $take['isLeft']))];
         }
-        $document = $choices + ['ways_in' => [], 'spaces' => $spaces];
+        $document = Format5::materials($choices) + ['ways_in' => [], 'spaces' => $spaces];
         $before = Format4::asBefore(JobReader::read($document));
         foreach (Format4::job($document)['spaces'] as $space) {
             DB::table('spaces')->where('id', $space['id'])->update(['choices' => json_encode(array_diff_key($space, ['id' => 1, 'takes' => 1]))]);

@@ -9,9 +9,8 @@ use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unit;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\Material;
-use Incastro\Rules\MaterialRole;
-use Incastro\Rules\Materials;
+use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\SheetGood;
 use Incastro\Survey\Room\Room;
 
 /** What things are fitted by in tests: boards of 18, backs of 6, the usual rules, and tenths of a millimetre. */
@@ -20,8 +19,8 @@ final class TestTerms
     public static function of(?Room $room, bool $topOverSides = false): Terms
     {
         $room ?? throw new \LogicException('The survey of this test makes no room.');
-        $material = fn (MaterialRole $role, float $mm) => new Material($role, 'ply', Length::ofDouble($mm), 680.0);
-        $materials = new Materials($material(MaterialRole::Carcass, 18.0), $material(MaterialRole::Frame, 18.0), $material(MaterialRole::Back, 6.0));
+        $material = fn (string $id, float $mm) => new SheetGood($id, 'ply', Length::ofDouble($mm), 680.0);
+        $materials = new Catalogue([$material('carcass', 18.0), $material('frame', 18.0), $material('back', 6.0)], ['carcass' => 'carcass', 'frame' => 'frame', 'back' => 'back']);
 
         return new Terms($room, new HouseRules(Unit::Millimetre, [], false, true, $topOverSides), $materials, LengthFormat::millimetres('0.1'));
     }

@@ -8,6 +8,7 @@ use Illuminate\Http\JsonResponse;
 use Incastro\Drawing\Paper;
 use Incastro\Fit\Layout\TopForm;
 use Incastro\Planning\WayChoices;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Survey\Space\CeilingKind;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Things\ThingKind;
@@ -24,6 +25,7 @@ final class VocabularyController extends Controller
             'things' => array_map(fn (ThingKind $kind) => ['value' => $kind->value, 'label' => $kind->label(), 'round' => $kind->isRound(), 'cut_around' => $kind->isCutAround(), 'may_be_hot' => $kind->mayBeHot(), 'rule' => $kind->usualRule()->value, 'caution' => $kind->caution()], ThingKind::cases()),
             'rules' => array_map(fn (ThingRule $rule) => ['value' => $rule->value, 'label' => $rule->label()], ThingRule::cases()),
             'tops' => array_map(fn (TopForm $top) => ['value' => $top->value, 'label' => $top->label()], TopForm::cases()),
+            'purposes' => array_map(fn (Purpose $purpose) => ['value' => $purpose->value, 'label' => $purpose->label(), 'falls_back_to' => $purpose->fallsBackTo()?->value], Purpose::cases()),
             'papers' => array_map(fn (Paper $paper) => ['value' => $paper->value, 'label' => $paper->label()], Paper::cases()),
             'ways' => array_map(fn (string $value, string $label) => ['value' => $value, 'label' => $label], array_keys(WayChoices::KINDS), WayChoices::KINDS),
         ]);

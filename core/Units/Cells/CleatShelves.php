@@ -11,7 +11,7 @@ use Incastro\Fit\FittedShelf;
 use Incastro\Fit\Holds\RestsOnWalls;
 use Incastro\Measure\Length;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\Materials;
+use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Units\Assembly;
@@ -44,7 +44,7 @@ final readonly class CleatShelves implements CellUnit, RestsOnWalls
         return $this->count;
     }
 
-    public function demand(HouseRules $rules, Materials $materials): CellDemand
+    public function demand(HouseRules $rules, Catalogue $materials): CellDemand
     {
         $cleats = Extent::atLeast(Length::ofMillimetres(self::LEAST), 'its cleats need %s');
         $high = $materials->carcass->thickness->times($this->count)->plus(Length::ofMillimetres(self::LEAST_CLEAR)->times($this->count + 1));

@@ -20,8 +20,8 @@ use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\MaterialRole;
-use Incastro\Rules\Materials;
+use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
@@ -46,7 +46,7 @@ final readonly class FillerPanel implements CellUnit
         return Standing::Built;
     }
 
-    public function demand(HouseRules $rules, Materials $materials): CellDemand
+    public function demand(HouseRules $rules, Catalogue $materials): CellDemand
     {
         $sawn = Extent::atLeast(Length::ofMillimetres(self::LEAST), 'a panel of less than %s is not sawn');
 
@@ -71,7 +71,7 @@ final readonly class FillerPanel implements CellUnit
         $length = $less > 1e-6 ? $length->minus('the slope behind its face', Length::ofDouble($less)) : $length;
         $wide = $cell->width->result->toDouble();
         $outline = new Outline(new Polygon([new Point(0.0, 0.0), new Point($left, 0.0), new Point($right, $wide), new Point(0.0, $wide)]));
-        $piece = $make->inner('panel', 'Filler panel', $length, $cell->width, MaterialRole::Frame, Grain::Length, [], ['on cleats set back by its thickness'], $outline);
+        $piece = $make->inner('panel', 'Filler panel', $length, $cell->width, Purpose::Frame, Grain::Length, [], ['on cleats set back by its thickness'], $outline);
         $placed = [new Placed($piece, Pose::at($cell->u, $cell->face - $t, $cell->z, Way::Up, Way::Right, Way::Out), Part::Face, $cell->tier->id)];
         $joints = [];
         $line = new Polyline([new Point($cell->u, $cell->left), new Point($cell->end(), $cell->right)]);
@@ -84,7 +84,7 @@ final readonly class FillerPanel implements CellUnit
             if ($fits < self::CLEAT) {
                 continue;
             }
-            $cleat = $make->inner("cleat-$at", 'Cleat', Working::start('height of the panel there', Length::ofDouble($fits)), Working::start('cleat width', Length::ofMillimetres(self::CLEAT)), MaterialRole::Carcass, Grain::Any);
+            $cleat = $make->inner("cleat-$at", 'Cleat', Working::start('height of the panel there', Length::ofDouble($fits)), Working::start('cleat width', Length::ofMillimetres(self::CLEAT)), Purpose::Carcass, Grain::Any);
             $placed[] = new Placed($cleat, Pose::at($u, $cell->face - $t - self::CLEAT, $cell->z, Way::Up, Way::Out, Way::Right), Part::Cleat, $cell->tier->id);
             $joints[] = new Joint($cleat->key, $piece->key, JointKind::Screws, 'filler panels to cleats');
         }

@@ -9,7 +9,7 @@ use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\Standing;
 use Incastro\Rules\Code;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\Materials;
+use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Rule;
 use Incastro\Units\Assembly;
@@ -25,7 +25,7 @@ final readonly class KneeSpace implements CellUnit
         return Standing::Nothing;
     }
 
-    public function demand(HouseRules $rules, Materials $materials): CellDemand
+    public function demand(HouseRules $rules, Catalogue $materials): CellDemand
     {
         return new CellDemand(
             Extent::atLeast($rules->get(Rule::KneeWidth), 'knees need %s', Code::KneesWide),

@@ -15,8 +15,8 @@ use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\MaterialRole;
-use Incastro\Rules\Materials;
+use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Rule;
@@ -40,14 +40,14 @@ final readonly class Shelves implements InsideUnit, Halves
     ) {
     }
 
-    public function demand(HouseRules $rules, Materials $materials): OpeningDemand
+    public function demand(HouseRules $rules, Catalogue $materials): OpeningDemand
     {
         $count = $this->fixed + $this->adjustable;
         $hand = Length::ofMillimetres(self::LOWEST_OPENING);
 
         return new OpeningDemand(
             Extent::atLeast($hand, 'a hand needs %s'),
-            Extent::atLeast($materials->carcass->thickness->times($count)->plus($hand->times($count + 1)), 'hands between the shelves need %s'),
+            Extent::atLeast($materials->for(Purpose::Shelf)->thickness->times($count)->plus($hand->times($count + 1)), 'hands between the shelves need %s'),
             Extent::atLeast($rules->get(Rule::LeastDepth), 'things fall off a shelf of less than %s'),
         );
     }
@@ -75,7 +75,7 @@ final readonly class Shelves implements InsideUnit, Halves
         if (! $spacing->result->isPositive()) {
             return new Assembly([], findings: [$this->tooClose($site, $spacing)]);
         }
-        $t = $site->terms->board();
+        $t = $site->terms->materials->for(Purpose::Shelf)->thickness->toDouble();
         $placed = $joints = $findings = [];
         $fixed = $this->fixedPlaces($count);
         foreach (range(1, $count) as $i) {
@@ -83,7 +83,7 @@ final readonly class Shelves implements InsideUnit, Halves
             $mark = $site->next('shelf');
             $z = $i * $spacing->result->toDouble() + ($i - 1) * $t;
             $length = $isFixed ? $site->width() : $site->width()->minus('play, so that it drops in', $site->terms->rules->get(Rule::ShelfPlay));
-            $depth = $site->depthAt($z);
+            $depth = $site->depthAt($z, $t);
             if ($depth->result->toDouble() < $site->terms->rule(Rule::LeastDepth)) {
                 $findings = [$this->tooShallow($site, $depth)];
                 if ($depth->result->toDouble() < 2 * $t) {
@@ -95,7 +95,7 @@ final readonly class Shelves implements InsideUnit, Halves
                 $isFixed ? 'Fixed shelf' : 'Adjustable shelf',
                 $length,
                 $depth,
-                MaterialRole::Carcass,
+                Purpose::Shelf,
                 Grain::Length,
                 [new Finished('front, long', Finish::Banded)],
                 [$isFixed ? 'pocket screws into both sides' : 'on four pins'],
@@ -114,7 +114,7 @@ final readonly class Shelves implements InsideUnit, Halves
 
     private function spacing(OpeningSite $site, int $count): Working
     {
-        return $site->height()->minusTimes($count === 1 ? 'one shelf' : "$count shelves", $count, $site->terms->materials->carcass->thickness)
+        return $site->height()->minusTimes($count === 1 ? 'one shelf' : "$count shelves", $count, $site->terms->materials->for(Purpose::Shelf)->thickness)
             ->dividedBy('equal openings', $count + 1)
             ->roundedDown($site->terms->format);
     }
@@ -132,7 +132,7 @@ final readonly class Shelves implements InsideUnit, Halves
     private function tooClose(OpeningSite $site, Working $spacing): Finding
     {
         $least = Length::ofMillimetres(self::LOWEST_OPENING);
-        $fits = max(0, (int) floor(($site->opening->height->result->toDouble() - self::LOWEST_OPENING) / (self::LOWEST_OPENING + $site->terms->board())));
+        $fits = max(0, (int) floor(($site->opening->height->result->toDouble() - self::LOWEST_OPENING) / (self::LOWEST_OPENING + $site->terms->materials->for(Purpose::Shelf)->thickness->toDouble())));
         $fixed = min($fits, $this->fixed);
 
         return Finding::clash(Code::ShelvesTooClose, sprintf('%d shelves leave openings of %s; %s is the least that a hand gets into. Take some out.', $this->fixed + $this->adjustable, $site->terms->format->write($spacing->result), $site->terms->format->write($least)), $site->opening->tierId)

@@ -20,7 +20,7 @@ use Incastro\Pieces\Works\CutToWalls;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
 use Incastro\Pieces\Works\TippedIn;
-use Incastro\Rules\MaterialRole;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
@@ -65,7 +65,7 @@ final readonly class CleatShelf
         }
         $outline = new Outline(new Polygon($this->shelf->outline));
         [$u, , $v] = $outline->bounds();
-        $piece = $this->make->covering("shelf-{$this->shelf->index}", 'Shelf', $this->shelf->length, $this->shelf->depth, MaterialRole::Carcass, $outline->moved(-$u, -$v), $works, ['on cleats']);
+        $piece = $this->make->covering("shelf-{$this->shelf->index}", 'Shelf', $this->shelf->length, $this->shelf->depth, Purpose::Carcass, $outline->moved(-$u, -$v), $works, ['on cleats']);
 
         return new Placed($piece, Pose::at($u, $v, $this->shelf->z, Way::Right, Way::Out, Way::Up), Part::Loose, $this->shelf->tierId);
     }
@@ -109,6 +109,6 @@ final readonly class CleatShelf
     /** @param list<string> $joints */
     private function cleat(string $at, Working $length, array $joints): Piece
     {
-        return $this->make->inner("cleat-$at-{$this->shelf->index}", 'Cleat', $length, Working::start('cleat width', Length::ofMillimetres(self::CLEAT)), MaterialRole::Carcass, Grain::Any, [], $joints);
+        return $this->make->inner("cleat-$at-{$this->shelf->index}", 'Cleat', $length, Working::start('cleat width', Length::ofMillimetres(self::CLEAT)), Purpose::Carcass, Grain::Any, [], $joints);
     }
 }

@@ -10,8 +10,8 @@ use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Work;
-use Incastro\Rules\MaterialRole;
-use Incastro\Rules\Materials;
+use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\Purpose;
 
 /** Makes the pieces of one owner (a box, a plinth): keys and marks from its id and mark, sizes rounded once by role. */
 final readonly class Workshop
@@ -19,7 +19,7 @@ final readonly class Workshop
     public function __construct(
         private string $owner,
         private string $mark,
-        private Materials $materials,
+        private Catalogue $materials,
         private LengthFormat $format,
     ) {
     }
@@ -36,9 +36,9 @@ final readonly class Workshop
      * @param  list<Work>  $works
      * @param  list<string>  $joints
      */
-    public function inner(string $role, string $name, Working $length, Working $width, MaterialRole $material, Grain $grain, array $works = [], array $joints = [], ?Outline $outline = null, ?string $mark = null): Piece
+    public function inner(string $role, string $name, Working $length, Working $width, Purpose $purpose, Grain $grain, array $works = [], array $joints = [], ?Outline $outline = null, ?string $mark = null): Piece
     {
-        return $this->piece($role, $name, $length->roundedDown($this->format), $width->roundedDown($this->format), $material, $grain, $outline, $works, $joints, $mark);
+        return $this->piece($role, $name, $length->roundedDown($this->format), $width->roundedDown($this->format), $purpose, $grain, $outline, $works, $joints, $mark);
     }
 
     /**
@@ -47,24 +47,27 @@ final readonly class Workshop
      * @param  list<Work>  $works
      * @param  list<string>  $joints
      */
-    public function covering(string $role, string $name, Working $length, Working $width, MaterialRole $material, ?Outline $outline, array $works = [], array $joints = []): Piece
+    public function covering(string $role, string $name, Working $length, Working $width, Purpose $purpose, ?Outline $outline, array $works = [], array $joints = []): Piece
     {
-        return $this->piece($role, $name, $length->roundedUp($this->format), $width->roundedUp($this->format), $material, Grain::Length, $outline, $works, $joints, null);
+        return $this->piece($role, $name, $length->roundedUp($this->format), $width->roundedUp($this->format), $purpose, Grain::Length, $outline, $works, $joints, null);
     }
 
     /**
      * @param  list<Work>  $works
      * @param  list<string>  $joints
      */
-    private function piece(string $role, string $name, Working $length, Working $width, MaterialRole $material, Grain $grain, ?Outline $outline, array $works, array $joints, ?string $mark): Piece
+    private function piece(string $role, string $name, Working $length, Working $width, Purpose $purpose, Grain $grain, ?Outline $outline, array $works, array $joints, ?string $mark): Piece
     {
+        $material = $this->materials->for($purpose);
+
         return new Piece(
             $this->owner.':'.$role,
             $this->mark.'-'.($mark ?? $role),
             $name,
             $length,
             $width,
-            $this->materials->of($material)->thickness,
+            $material->thickness,
+            $purpose,
             $material,
             $grain,
             $outline ?? Outline::rectangle(0.0, 0.0, $length->result->toDouble(), $width->result->toDouble()),

@@ -17,8 +17,8 @@ use Incastro\Measure\Length;
 use Incastro\Pieces\Works\Sawn;
 use Incastro\Pieces\Works\Scribed;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\MaterialRole;
-use Incastro\Rules\Materials;
+use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
@@ -38,7 +38,7 @@ final readonly class EndPanel implements MemberUnit
         return MemberForm::Beside;
     }
 
-    public function demand(HouseRules $rules, Materials $materials): MemberDemand
+    public function demand(HouseRules $rules, Catalogue $materials): MemberDemand
     {
         return new MemberDemand($materials->carcass->thickness, Length::zero());
     }
@@ -62,7 +62,7 @@ final readonly class EndPanel implements MemberUnit
             $outline = $outline->minus(new Polygon([...$above, new Point($high + 1.0, $last->y), new Point($high + 1.0, $first->y)]))[0] ?? $outline;
             $works[] = new Sawn('back of the top', $panel->angle, ' to the slope');
         }
-        $piece = $site->make->covering('panel', 'End panel', $panel->height, $width, MaterialRole::Carcass, $edge === null && $panel->slope === [] ? null : $outline, $works, ['screwed from inside the box']);
+        $piece = $site->make->covering('panel', 'End panel', $panel->height, $width, Purpose::Carcass, $edge === null && $panel->slope === [] ? null : $outline, $works, ['screwed from inside the box']);
         $placed = new Placed($piece, Pose::at($panel->u, $panel->v + $deep, $panel->z, Way::Up, Way::In, Way::Right), Part::Face, $panel->id);
 
         return new Assembly([$placed], [new Joint($panel->side, $piece->key, JointKind::Screws, 'end panels')]);

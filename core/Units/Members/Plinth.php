@@ -17,8 +17,8 @@ use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Works\Scribed;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\MaterialRole;
-use Incastro\Rules\Materials;
+use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Rule;
 use Incastro\Units\Assembly;
@@ -42,7 +42,7 @@ final readonly class Plinth implements MemberUnit
         return MemberForm::Under;
     }
 
-    public function demand(HouseRules $rules, Materials $materials): MemberDemand
+    public function demand(HouseRules $rules, Catalogue $materials): MemberDemand
     {
         return new MemberDemand($rules->get(Rule::PlinthHeight), Length::zero());
     }
@@ -59,12 +59,12 @@ final readonly class Plinth implements MemberUnit
         $high = Working::start('plinth height', $plinth->height);
         $placed = $joints = [];
         foreach (['front' => $v + $depth - $t, 'back' => $v] as $at => $from) {
-            $rail = $site->make->inner("rail-$at", 'Plinth rail', $plinth->length, $high, MaterialRole::Carcass, Grain::Any, [], ['screwed into the bearers’ ends']);
+            $rail = $site->make->inner("rail-$at", 'Plinth rail', $plinth->length, $high, Purpose::Carcass, Grain::Any, [], ['screwed into the bearers’ ends']);
             $placed[] = new Placed($rail, Pose::at($plinth->u, $from, 0.0, Way::Right, Way::Up, Way::Out), Part::Plinth, $plinth->id);
         }
         $between = $plinth->depth->minusTimes('two rails', 2, $site->terms->materials->carcass->thickness);
         foreach (self::bearers($site, $plinth) as $i => $u) {
-            $bearer = $site->make->inner('bearer-'.($i + 1), 'Plinth bearer', $between, $high, MaterialRole::Carcass, Grain::Any, [], ['between the rails']);
+            $bearer = $site->make->inner('bearer-'.($i + 1), 'Plinth bearer', $between, $high, Purpose::Carcass, Grain::Any, [], ['between the rails']);
             $placed[] = new Placed($bearer, Pose::at($u, $v + $t, 0.0, Way::Out, Way::Up, Way::Right), Part::Plinth, $plinth->id);
             foreach (['front', 'back'] as $at) {
                 $joints[] = new Joint($plinth->id.":rail-$at", $bearer->key, JointKind::Screws, 'plinth rails to bearers');
@@ -103,7 +103,7 @@ final readonly class Plinth implements MemberUnit
         $height = Working::start('plinth height', $plinth->height)->plus('overhang to scribe to the floor', $edge->scribe->blank());
         $high = $plinth->height->toDouble();
         $outline = ScribedOutline::of($edge->gap, $high, 0.0, $plinth->length->result->toDouble());
-        $piece = $site->make->covering('toe-board', 'Toe board', $plinth->length, $height, MaterialRole::Frame, new Outline($outline), [new Scribed('lower, long', Side::Foot)]);
+        $piece = $site->make->covering('toe-board', 'Toe board', $plinth->length, $height, Purpose::Frame, new Outline($outline), [new Scribed('lower, long', Side::Foot)]);
 
         return new Placed($piece, Pose::at($plinth->u, $plinth->front(), $high, Way::Right, Way::Down, Way::Out), Part::Plinth, $plinth->id);
     }

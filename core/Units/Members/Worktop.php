@@ -20,8 +20,8 @@ use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
 use Incastro\Pieces\Works\Scribed;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\MaterialRole;
-use Incastro\Rules\Materials;
+use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Rule;
@@ -50,9 +50,9 @@ final readonly class Worktop implements MemberUnit
         return MemberForm::Over;
     }
 
-    public function demand(HouseRules $rules, Materials $materials): MemberDemand
+    public function demand(HouseRules $rules, Catalogue $materials): MemberDemand
     {
-        return new MemberDemand($materials->carcass->thickness, $this->overhang);
+        return new MemberDemand($materials->for(Purpose::Top)->thickness, $this->overhang);
     }
 
     public function build(MemberSite $site): Assembly
@@ -82,7 +82,7 @@ final readonly class Worktop implements MemberUnit
         $profile = new Outline(new Polygon(self::outline($site, $worktop)));
         [$least, , $foremost] = $profile->bounds();
         [$u, $v] = [min($least, $worktop->u - $left), min($foremost, $worktop->v - ($back?->scribe?->blank()->toDouble() ?? 0.0))];
-        $piece = $site->make->covering('top', 'Worktop', $length, $depth, MaterialRole::Carcass, $profile->moved(-$u, -$v), $works, ['screwed from below']);
+        $piece = $site->make->covering('top', 'Worktop', $length, $depth, Purpose::Top, $profile->moved(-$u, -$v), $works, ['screwed from below']);
         $placed = new Placed($piece, Pose::at($u, $v, $worktop->z, Way::Right, Way::Out, Way::Up), Part::Worktop, $worktop->id);
 
         return new Assembly([$placed], array_map(fn (string $top) => new Joint($top, $piece->key, JointKind::Screws, 'worktop from below'), $worktop->carriers));

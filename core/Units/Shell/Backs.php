@@ -16,7 +16,7 @@ use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Works\Sawn;
-use Incastro\Rules\MaterialRole;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Rule;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
@@ -121,7 +121,7 @@ final readonly class Backs
             $works[] = new Sawn('top, short', $top->angle($this->wide), ' to the rake');
         }
         $role = $number === null ? 'back' : "back-$number";
-        $back = $this->make->inner($role, 'Back', $length, $width, MaterialRole::Back, $this->grain($length, $width), $works, ['laid on behind, screwed all round'], $outline);
+        $back = $this->make->inner($role, 'Back', $length, $width, Purpose::Back, $this->grain($length, $width), $works, ['laid on behind, screwed all round'], $outline);
 
         return new Placed($back, Pose::at($this->box->u + $from + $this->half, $this->box->v, $this->box->z + $this->half, Way::Up, Way::Right, Way::Out), Part::Back, $this->box->id);
     }

@@ -10,7 +10,7 @@ use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
-use Incastro\Rules\MaterialRole;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Units\Assembly;
 use Incastro\Units\InsideUnit;
 use Incastro\Units\JointKind;
@@ -69,7 +69,7 @@ final readonly class BoxBuilder
     private function board(OpeningSite $below): Assembly
     {
         $z = $below->opening->height->result->toDouble();
-        $piece = $below->make->inner('board', 'Fixed board', $below->width(), $below->depthAt($z), MaterialRole::Carcass, Grain::Length, [new Finished('front, long', Finish::Covered)], ['pocket screws into both sides'], null, $below->next('board'));
+        $piece = $below->make->inner('board', 'Fixed board', $below->width(), $below->depthAt($z, $this->terms->board()), Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::Covered)], ['pocket screws into both sides'], null, $below->next('board'));
 
         return new Assembly([$below->level($piece, $z, Part::Body)], $below->toSides($piece, JointKind::Pocket, 'fixed shelves to the sides'));
     }

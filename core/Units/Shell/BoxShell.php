@@ -20,7 +20,7 @@ use Incastro\Pieces\Works\Bevelled;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
 use Incastro\Pieces\Works\Sawn;
-use Incastro\Rules\MaterialRole;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
@@ -115,7 +115,7 @@ final readonly class BoxShell
             $outline = $this->underTheSlope($isSide);
             $length = Working::start('height of its front, under the slope', Length::ofDouble($outline->bounds()[1]));
             $works[] = new Sawn('back of the top', $this->angle(), ' to the slope');
-            $piece = $this->make->covering($role, $name, $this->isFull($isSide, $outline) ? $this->height($isSide) : $length, $this->depth, MaterialRole::Carcass, $outline, $works, $joints);
+            $piece = $this->make->covering($role, $name, $this->isFull($isSide, $outline) ? $this->height($isSide) : $length, $this->depth, Purpose::Carcass, $outline, $works, $joints);
 
             return new Placed($piece, $pose, Part::Body, $this->box->id);
         }
@@ -125,7 +125,7 @@ final readonly class BoxShell
             $long = $length->roundedDown($this->terms->format)->result->toDouble();
             $works[] = new Bevelled('top, short', $this->angle(), bevels: [new Bevel([new Point($long, 0.0), new Point($long, $this->d)], tan($this->angle()), $top->left > $top->right)]);
         }
-        $piece = $this->make->inner($role, $name, $length, $this->depth, MaterialRole::Carcass, Grain::Length, $works, $joints);
+        $piece = $this->make->inner($role, $name, $length, $this->depth, Purpose::Carcass, Grain::Length, $works, $joints);
 
         return new Placed($piece, $pose, Part::Body, $this->box->id);
     }
@@ -179,7 +179,7 @@ final readonly class BoxShell
 
     private function between(string $role, string $name, float $z): Placed
     {
-        $piece = $this->make->inner($role, $name, $this->betweenSides(), $this->depth, MaterialRole::Carcass, Grain::Length, [new Finished('front, long', Finish::Covered)], ['pocket screws into both sides']);
+        $piece = $this->make->inner($role, $name, $this->betweenSides(), $this->depth, Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::Covered)], ['pocket screws into both sides']);
 
         return new Placed($piece, Pose::at($this->box->u + $this->t, $this->v, $z, Way::Right, Way::Out, Way::Up), Part::Body, $this->box->id);
     }
@@ -211,7 +211,7 @@ final readonly class BoxShell
         $long = $length->roundedDown($this->terms->format)->result->toDouble();
         $bevels = $this->plumbEnds($long, $this->d, $rises);
         $works = [new Finished('front, long', Finish::Covered), new Bevelled('both ends, short', $angle, bevels: $bevels)];
-        $piece = $this->make->inner('top', 'Sloped top', $length, $this->depth, MaterialRole::Carcass, Grain::Length, $works, [$isOver ? 'screwed down into both sides' : 'pocket screws into both sides']);
+        $piece = $this->make->inner('top', 'Sloped top', $length, $this->depth, Purpose::Carcass, Grain::Length, $works, [$isOver ? 'screwed down into both sides' : 'pocket screws into both sides']);
         $from = $this->box->u + ($isOver ? 0.0 : $this->t);
         $turn = $rises ? $angle : -$angle;
         // Its lower face begins at the left plumb end; where it falls to the right, that is past the blank's corner.
@@ -247,11 +247,11 @@ final readonly class BoxShell
         $wide = $slant->roundedDown($this->terms->format)->result->toDouble();
         $edge = fn (float $y) => [new Point(0.0, $y), new Point($this->betweenSides()->roundedDown($this->terms->format)->result->toDouble(), $y)];
         $bevels = [new Bevel($edge(0.0), tan($angle), true), new Bevel($edge($wide), tan($angle), false)];
-        $piece = $this->make->inner('top-slope', 'Sloped top', $this->betweenSides(), $slant, MaterialRole::Carcass, Grain::Length, [new Bevelled('both, long', $angle, bevels: $bevels)], ['pocket screws into both sides']);
+        $piece = $this->make->inner('top-slope', 'Sloped top', $this->betweenSides(), $slant, Purpose::Carcass, Grain::Length, [new Bevelled('both, long', $angle, bevels: $bevels)], ['pocket screws into both sides']);
         $at = new Vector($this->box->u + $this->t, $this->v, $this->box->topAt($this->box->u, $this->v) - $this->plumb());
         $placed = [new Placed($piece, new Pose($at, Way::Right->vector(), new Vector(0.0, cos($angle), sin($angle)), new Vector(0.0, -sin($angle), cos($angle))), Part::Body, $this->box->id)];
         if ($levels >= self::LEAST_TOP) {
-            $flat = $this->make->inner('top', 'Top', $this->betweenSides(), Working::start('before the slope', Length::ofDouble($levels)), MaterialRole::Carcass, Grain::Length, [new Finished('back, long', Finish::Straight)], ['pocket screws into both sides']);
+            $flat = $this->make->inner('top', 'Top', $this->betweenSides(), Working::start('before the slope', Length::ofDouble($levels)), Purpose::Carcass, Grain::Length, [new Finished('back, long', Finish::Straight)], ['pocket screws into both sides']);
             $deep = $flat->width->result->toDouble();
             $placed[] = new Placed($flat, Pose::at($this->box->u + $this->t, $this->v + $this->d - $deep, $this->box->highest() - $this->t, Way::Right, Way::Out, Way::Up), Part::Body, $this->box->id);
         }

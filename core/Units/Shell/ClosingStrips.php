@@ -23,7 +23,7 @@ use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
-use Incastro\Rules\MaterialRole;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Rule;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
@@ -86,7 +86,7 @@ final readonly class ClosingStrips
         if ($this->isScribedAbove()) {
             $works[] = $this->scribing->ceiling('top, short', $this->beside($edge->side), $this->beside($edge->side), [$outline->points[1], $outline->points[2]]);
         }
-        $strip = $this->make->covering('filler-'.$edge->side->value, 'Filler', $length, $this->widthOf($edge, $outline), MaterialRole::Frame, new Outline($outline), $works);
+        $strip = $this->make->covering('filler-'.$edge->side->value, 'Filler', $length, $this->widthOf($edge, $outline), Purpose::Frame, new Outline($outline), $works);
         $placed = [new Placed($strip, Pose::at($this->beside($edge->side), $this->v, $this->box->z, Way::Up, $edge->side === Side::Left ? Way::Left : Way::Right, Way::Out), Part::Face, $this->box->id)];
         $joints = [new Joint($strip->key, $this->box->id.($edge->side === Side::Left ? ':stile-L' : ':stile-R'), JointKind::Pocket, 'fillers to stiles')];
         $cleat = $this->cleat($edge, $this->underTheCeilingBehind($this->heightBeside($edge->side), $edge->side));
@@ -118,7 +118,7 @@ final readonly class ClosingStrips
         $length = $this->along($length, $long);
         $width = $this->widthOf($edge, $shape);
         $width = $wide > $width->result->toDouble() ? $width->plus('along the rake', Length::ofDouble($wide - $width->result->toDouble())) : $width;
-        $strip = $this->make->covering('filler-top', 'Frieze', $length, $width, MaterialRole::Frame, $face->outline, $works);
+        $strip = $this->make->covering('filler-top', 'Frieze', $length, $width, Purpose::Frame, $face->outline, $works);
         $placed = [new Placed($strip, $face->pose, Part::Face, $this->box->id)];
         $joints = [new Joint($strip->key, $this->box->id.':rail-top', JointKind::Pocket, 'fillers to rails')];
         $cleat = $this->cleat($edge, Working::start('width of the box', $this->box->outerWidth()));
@@ -136,7 +136,7 @@ final readonly class ClosingStrips
         $least = min(array_map(fn (float $v) => $this->leastGap($edge, $v), [$this->v - self::CLEAT, $this->v]));
 
         return $least < $this->terms->board() + self::PLAY ? null
-            : $this->make->inner('cleat-'.$edge->side->value, 'Cleat', $length, Working::start('cleat width', Length::ofMillimetres(self::CLEAT)), MaterialRole::Carcass, Grain::Any, [], ['set back by the thickness of the strip']);
+            : $this->make->inner('cleat-'.$edge->side->value, 'Cleat', $length, Working::start('cleat width', Length::ofMillimetres(self::CLEAT)), Purpose::Carcass, Grain::Any, [], ['set back by the thickness of the strip']);
     }
 
     /** The least gap along an edge, at another depth than that of its face, mm. */
@@ -197,7 +197,7 @@ final readonly class ClosingStrips
     {
         [$first, $slope] = $this->touching($edge);
         $face = $this->terms->rules->get(Rule::TrimFace);
-        $piece = $this->make->covering('trim-'.$edge->side->value, 'Trim', $this->lengthAlong($edge->side), Working::start('face of the trim', $face), MaterialRole::Frame, null, [new Finished('outer, long', Finish::TouchesHouse)]);
+        $piece = $this->make->covering('trim-'.$edge->side->value, 'Trim', $this->lengthAlong($edge->side), Working::start('face of the trim', $face), Purpose::Frame, null, [new Finished('outer, long', Finish::TouchesHouse)]);
         $away = $edge->side === Side::Left ? -1.0 : 1.0;
         $long = hypot(1.0, $slope);
         $along = new Vector($away * $slope / $long, 0.0, 1.0 / $long);
@@ -217,7 +217,7 @@ final readonly class ClosingStrips
         $at = fn (float $x): float => $first + $slope * ($x - $before);
         $profile = $this->above(new Polygon([new Point(0.0, $at(0.0) - $face), new Point($long, $at($long) - $face), new Point($long, $at($long)), new Point(0.0, $at(0.0))]), $before);
         $shape = new InFace($profile, $this->v + $this->thickness, atan2($profile[1]->y - $profile[0]->y, $profile[1]->x - $profile[0]->x));
-        $piece = $this->make->covering('trim-top', 'Trim', $this->along($length, $shape->outline->bounds()[1]), Working::start('face of the trim', $this->terms->rules->get(Rule::TrimFace)), MaterialRole::Frame, $shape->outline, [new Finished('outer, long', Finish::TouchesHouse)]);
+        $piece = $this->make->covering('trim-top', 'Trim', $this->along($length, $shape->outline->bounds()[1]), Working::start('face of the trim', $this->terms->rules->get(Rule::TrimFace)), Purpose::Frame, $shape->outline, [new Finished('outer, long', Finish::TouchesHouse)]);
 
         return new Placed($piece, $shape->pose, Part::Face, $this->box->id);
     }

@@ -17,7 +17,7 @@ use Incastro\Measure\Working;
 use Incastro\Pieces\Works\Cut;
 use Incastro\Pieces\Works\CutFor;
 use Incastro\Pieces\Works\Work;
-use Incastro\Rules\MaterialRole;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingRule;
 use Incastro\Units\Assembly;
@@ -119,7 +119,7 @@ final readonly class CutAround
         if ($x1 <= $from || $x0 >= $long || $y1 <= $low || $y0 >= $wide) {
             return [$placed];
         }
-        if ($placed->part === Part::Cleat || $placed->part === Part::Nailer || ($placed->part === Part::Plinth && $placed->piece->material === MaterialRole::Carcass)) {
+        if ($placed->part === Part::Cleat || $placed->part === Part::Nailer || ($placed->part === Part::Plinth && $placed->piece->purpose === Purpose::Carcass)) {
             return $this->parted($placed, Polygon::rectangle($x0, -self::FAR, $x1 - $x0, 2 * self::FAR), new CutFor(Cut::Stop, $thing->id, $thing->name)) ?: [];
         }
         $isThrough = $thing->kind->isRound() && ! in_array($thing->runs(), [self::direction($placed->length), self::direction($placed->width)], true);

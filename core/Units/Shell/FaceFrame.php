@@ -23,7 +23,7 @@ use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
 use Incastro\Pieces\Works\Sawn;
-use Incastro\Rules\MaterialRole;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Rule;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
@@ -129,8 +129,8 @@ final readonly class FaceFrame
         }
         $hand = $isLeft ? 'L' : 'R';
         $piece = $edge === null && ! $this->box->top->isRaked() && $this->overTop() === null
-            ? $this->make->inner("stile-$hand", 'Stile', $length, $width, MaterialRole::Frame, Grain::Length, $works, ['pocket screws from the rails'])
-            : $this->make->covering("stile-$hand", 'Stile', $length, $width, MaterialRole::Frame, $outline, $works, ['pocket screws from the rails']);
+            ? $this->make->inner("stile-$hand", 'Stile', $length, $width, Purpose::Frame, Grain::Length, $works, ['pocket screws from the rails'])
+            : $this->make->covering("stile-$hand", 'Stile', $length, $width, Purpose::Frame, $outline, $works, ['pocket screws from the rails']);
 
         return $this->upright($piece, $inner, $this->box->z, $isLeft ? Way::Left : Way::Right);
     }
@@ -181,7 +181,7 @@ final readonly class FaceFrame
 
     private function bottomRail(): Placed
     {
-        $piece = $this->make->inner('rail-bottom', 'Rail', $this->betweenStiles(), $this->rail(), MaterialRole::Frame, Grain::Length, [], ['pocket screws into the stiles']);
+        $piece = $this->make->inner('rail-bottom', 'Rail', $this->betweenStiles(), $this->rail(), Purpose::Frame, Grain::Length, [], ['pocket screws into the stiles']);
 
         return $this->level($piece, $this->box->u + $this->stile, $this->box->z);
     }
@@ -201,7 +201,7 @@ final readonly class FaceFrame
         $width = $top?->scribe === null ? $width : $width->plus('overhang to scribe to the ceiling', $top->scribe->blank());
         $upper = $this->upper($from, $to, $top);
         if ($top === null && $angle === 0.0) {
-            $piece = $this->make->inner('rail-top', 'Rail', $length, $width, MaterialRole::Frame, Grain::Length, [], ['pocket screws into the stiles']);
+            $piece = $this->make->inner('rail-top', 'Rail', $length, $width, Purpose::Frame, Grain::Length, [], ['pocket screws into the stiles']);
 
             return $this->level($piece, $from, $this->box->z + $this->high($from) - $piece->width->result->toDouble());
         }
@@ -214,7 +214,7 @@ final readonly class FaceFrame
         if ($angle > 0.0) {
             $works[] = new Sawn('both ends, short', $angle, ', plumb');
         }
-        $piece = $this->make->covering('rail-top', 'Rail', $length, $width, MaterialRole::Frame, $face->outline, $works, ['pocket screws into the stiles']);
+        $piece = $this->make->covering('rail-top', 'Rail', $length, $width, Purpose::Frame, $face->outline, $works, ['pocket screws into the stiles']);
 
         return new Placed($piece, $face->pose, Part::Face, $this->box->id);
     }
@@ -248,7 +248,7 @@ final readonly class FaceFrame
             if ($c < $last) {
                 $low = min($this->high($right), $this->high($right + $this->stile)) - $plumb;
                 $length = Working::start('between the rails', Length::ofDouble($low - $rail));
-                $piece = $this->make->inner('stile-mid-'.($c + 1), 'Middle stile', $length, Working::start('stile width', $this->terms->rules->get(Rule::StileWidth)), MaterialRole::Frame, Grain::Length, [], ['pocket screws into the rails']);
+                $piece = $this->make->inner('stile-mid-'.($c + 1), 'Middle stile', $length, Working::start('stile width', $this->terms->rules->get(Rule::StileWidth)), Purpose::Frame, Grain::Length, [], ['pocket screws into the rails']);
                 $placed[] = $this->upright($piece, $right, $this->box->z + $rail, Way::Right);
                 $joints[] = new Joint($piece->key, $this->box->id.':rail-bottom', JointKind::Pocket, 'face frames');
                 $joints[] = new Joint($piece->key, $this->box->id.':rail-top', JointKind::Pocket, 'face frames');
@@ -257,7 +257,7 @@ final readonly class FaceFrame
             foreach (array_slice($column->openings, 0, -1) as $opening) {
                 $number++;
                 $middle = $opening->z + $opening->height->result->toDouble() + $this->terms->board() / 2;
-                $piece = $this->make->of($opening->tierId)->inner('rail', 'Middle rail', Working::start('between the stiles', Length::ofDouble($right - $left)), $this->rail(), MaterialRole::Frame, Grain::Length, [], ['pocket screws into the stiles'], null, "rail-mid-$number");
+                $piece = $this->make->of($opening->tierId)->inner('rail', 'Middle rail', Working::start('between the stiles', Length::ofDouble($right - $left)), $this->rail(), Purpose::Frame, Grain::Length, [], ['pocket screws into the stiles'], null, "rail-mid-$number");
                 $placed[] = $this->level($piece, $left, $this->box->z + $middle - $rail / 2);
                 array_push($joints, ...array_map(fn (string $stile) => new Joint($piece->key, $stile, JointKind::Pocket, 'face frames'), $beside));
             }

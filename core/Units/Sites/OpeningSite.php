@@ -68,13 +68,12 @@ final readonly class OpeningSite
         return count($this->box->columns) === 1 && count($this->box->columns[0]->openings) === 1;
     }
 
-    /** How deep a level board of the box's thickness is at a height: what the sloped top and a nailer leave. */
-    public function depthAt(float $z): Working
+    /** How deep a level board is at a height, so thick: what the sloped top and a nailer leave; mm. */
+    public function depthAt(float $z, float $t): Working
     {
-        $t = $this->terms->board();
         $up = $this->opening->z + $z;
         $top = $this->box->top;
-        $reaches = $top->isSloped() ? $top->reaches($up + $t + $t / cos($top->angle(1.0))) - $this->behind() : 0.0;
+        $reaches = $top->isSloped() ? $top->reaches($up + $t + $this->terms->board() / cos($top->angle(1.0))) - $this->behind() : 0.0;
         $depth = $reaches > 0.0 ? $this->inner->minus('the slope takes', Length::ofDouble($reaches)) : $this->inner;
 
         return $reaches < $t && $this->nailers->meets($this->at, $up, $up + $t)

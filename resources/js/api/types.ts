@@ -324,9 +324,20 @@ export interface StockEntry {
   material: string
   name: string
   length: StoredLength
-  width: StoredLength
+  /** None of a board, which is bought by length. */
+  width: StoredLength | null
   price: number
   quantity: number | null
+}
+
+export interface MaterialEntry {
+  id: string
+  kind: 'sheet' | 'board'
+  name: string
+  thickness: StoredLength
+  width: StoredLength | null
+  cover: StoredLength | null
+  density: number
 }
 
 export interface ThingEntry {
@@ -379,6 +390,7 @@ export interface Vocabulary {
   rules: Choice[]
   ways: Choice[]
   tops: Choice[]
+  purposes: (Choice & { falls_back_to: string | null })[]
   papers: Choice[]
 }
 
@@ -454,7 +466,8 @@ export interface JobAnswer {
       painted: boolean
       top_over_sides: boolean
       rules: Record<string, StoredLength>
-      materials: Record<string, { name: string; thickness: StoredLength; density: number }>
+      materials: MaterialEntry[]
+      uses: Record<string, string>
       stock: StockEntry[]
     }
     rules: Rule[]

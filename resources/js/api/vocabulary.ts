@@ -19,6 +19,7 @@ export function useVocabulary() {
         rules: [],
         ways: [],
         tops: [],
+        purposes: [],
         papers: [],
       },
   )

@@ -146,7 +146,13 @@ const slant = (from: DrawnPoint, to: DrawnPoint) => {
         <pattern id="grain" width="40" height="7" patternUnits="userSpaceOnUse">
           <path d="M0 3.5h40" class="hatch" />
         </pattern>
-        <pattern id="gap-fill" width="14" height="14" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <pattern
+          id="gap-fill"
+          width="14"
+          height="14"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
           <path d="M0 0v14" class="hatch-gap" />
         </pattern>
         <pattern

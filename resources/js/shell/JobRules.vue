@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SpaceChoices, StockEntry } from '@/api/types'
+import type { SpaceChoices } from '@/api/types'
 import { useVocabulary } from '@/api/vocabulary'
 import { useJob } from '@/job/store'
 import LengthField from '@/tape/LengthField.vue'
@@ -10,6 +10,7 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, ref } from 'vue'
+import JobMaterials from './JobMaterials.vue'
 
 /** The rules a job is built by: units, house rules, materials and the sheets that can be bought. */
 const visible = defineModel<boolean>('visible', { required: true })
@@ -31,12 +32,6 @@ const measures = [
   ...[8, 16, 32, 64].map((n) => ({ value: `in/${n}`, label: `inches, to 1/${n}` })),
   ...[8, 16, 32, 64].map((n) => ({ value: `ft/${n}`, label: `feet and inches, to 1/${n}` })),
 ]
-const roles = [
-  { value: 'carcass', label: 'Boxes, shelves and plinth' },
-  { value: 'frame', label: 'Face frames, fillers and trim' },
-  { value: 'back', label: 'Backs' },
-]
-
 const set = (path: string, value: unknown) => job.edit('job', { path, value })
 const refused = (path: string) => job.refused[path]
 
@@ -48,23 +43,6 @@ async function removeSpace() {
 }
 
 const valueOf = (event: Event) => (event.target as HTMLInputElement).value
-
-function addSheet(material: string) {
-  const like = choices.value?.stock.find((entry) => entry.material === material)
-  const text = (length?: { typed: string }) => length?.typed ?? (unit.value === 'mm' ? '2440' : '96')
-  const id = `${material}-${crypto.randomUUID().slice(0, 8)}`
-  void set(`stock.${id}`, {
-    material,
-    name: 'another sheet',
-    length: text(like?.length),
-    width: text(like?.width),
-    price: like?.price ?? 0,
-    quantity: null,
-  })
-}
-
-const sheetsOf = (material: string): StockEntry[] =>
-  choices.value?.stock.filter((entry) => entry.material === material) ?? []
 </script>
 
 <template>
@@ -161,77 +139,7 @@ const sheetsOf = (material: string): StockEntry[] =>
         </template>
       </Dialog>
 
-      <h2>Materials</h2>
-      <section v-for="role in roles" :key="role.value" class="material">
-        <h3>{{ role.label }}</h3>
-        <div class="field">
-          <label :for="`name-${role.value}`">Name</label>
-          <InputText
-            :id="`name-${role.value}`"
-            :model-value="choices.materials[role.value]?.name ?? ''"
-            @change="set(`materials.${role.value}.name`, valueOf($event))"
-          />
-        </div>
-        <LengthField
-          label="Thickness, as measured on the sheet"
-          :text="choices.materials[role.value]?.thickness.typed ?? ''"
-          :unit="unit"
-          :refused="refused(`materials.${role.value}.thickness`)"
-          @change="set(`materials.${role.value}.thickness`, $event)"
-        />
-        <div v-for="sheet in sheetsOf(role.value)" :key="sheet.id" class="sheet">
-          <InputText
-            :model-value="sheet.name"
-            aria-label="Name of the sheet"
-            @change="set(`stock.${sheet.id}.name`, valueOf($event))"
-          />
-          <LengthField
-            label="Length"
-            :text="sheet.length.typed"
-            :unit="unit"
-            :refused="refused(`stock.${sheet.id}.length`)"
-            @change="set(`stock.${sheet.id}.length`, $event)"
-          />
-          <LengthField
-            label="Width"
-            :text="sheet.width.typed"
-            :unit="unit"
-            :refused="refused(`stock.${sheet.id}.width`)"
-            @change="set(`stock.${sheet.id}.width`, $event)"
-          />
-          <label class="row"
-            >Price, {{ choices.currency }}
-            <InputText
-              class="number"
-              inputmode="decimal"
-              :model-value="String(sheet.price)"
-              @change="set(`stock.${sheet.id}.price`, valueOf($event))"
-            />
-          </label>
-          <p v-if="refused(`stock.${sheet.id}.price`)" class="fault">
-            {{ refused(`stock.${sheet.id}.price`) }}
-          </p>
-          <label class="row"
-            >In stock (empty: any number)
-            <InputText
-              class="number"
-              inputmode="numeric"
-              :model-value="sheet.quantity === null ? '' : String(sheet.quantity)"
-              @change="set(`stock.${sheet.id}.quantity`, valueOf($event))"
-            />
-          </label>
-          <p v-if="refused(`stock.${sheet.id}.quantity`)" class="fault">
-            {{ refused(`stock.${sheet.id}.quantity`) }}
-          </p>
-          <Button
-            text
-            severity="secondary"
-            label="Take this sheet out"
-            @click="set(`stock.${sheet.id}`, null)"
-          />
-        </div>
-        <Button outlined label="Add a sheet size" @click="addSheet(role.value)" />
-      </section>
+      <JobMaterials />
 
       <h2>House rules</h2>
       <p class="soft">Empty a field to go back to the usual value.</p>
@@ -267,21 +175,6 @@ const sheetsOf = (material: string): StockEntry[] =>
 }
 .space input {
   flex: 1;
-}
-.material {
-  padding: 12px 0;
-  border-top: 1px solid var(--line);
-}
-.material h3 {
-  margin-bottom: 8px;
-}
-.sheet {
-  display: grid;
-  gap: 6px;
-  margin: 10px 0;
-  padding: 10px;
-  border: 1px solid var(--line);
-  border-radius: 8px;
 }
 .row {
   display: grid;

@@ -25,6 +25,7 @@ final class ChoicesTest extends TestCase
             ['name', 'Oar store'], ['measure', 'in/32'], ['skirting_stays', true], ['painted', false], ['currency', '£'],
             ['rules.kerf', '2.2'], ['rules.plinth_height', '80 mm'], ['materials.carcass.thickness', '17.6'], ['materials.back.name', 'Poplar 5'],
             ['stock.carcass-full.price', '71,50'], ['stock.carcass-full.quantity', '3'], ['stock.carcass-half', null],
+            ['materials.ash', ['kind' => 'board', 'name' => 'Ash slat', 'thickness' => '19', 'width' => '89', 'cover' => null, 'density' => 650]], ['uses.drawer', 'carcass'], ['uses.front', 'frame'], ['uses.frame', null],
             ['stock.odd', ['material' => 'back', 'name' => 'leftover', 'length' => '900', 'width' => '60 cm', 'price' => 0, 'quantity' => 1]],
         ];
     }
@@ -51,8 +52,14 @@ final class ChoicesTest extends TestCase
             ['rules.nothing', '1', 'is not a field of a job'],
             ['materials.carcass.thickness', '18 kg', '“kg” in “18 kg” is not known'],
             ['stock.carcass-full.price', 'much', '“much” is not a number'],
-            ['stock.missing.price', '3', 'is not a sheet in stock'],
+            ['stock.missing.price', '3', 'is not something in stock'],
             ['stock.new', ['name' => 'x'], 'Material: '],
+            ['stock.back-full.width', null, 'A sheet has a width'],
+            ['materials.ash', ['kind' => 'board', 'name' => 'Ash slat', 'thickness' => '19', 'density' => 650], 'has a width of its own'],
+            ['materials.back', null, 'still used: backs, 2 in stock'],
+            ['uses.carcass', null, 'Boxes and plinth must be made of something'],
+            ['uses.front', 'glass', '“glass” is not one of carcass, frame, back, drawer'],
+            ['uses.roof', 'back', '“roof” is not something that a material is for'],
         ];
     }
 

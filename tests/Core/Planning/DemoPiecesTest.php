@@ -48,7 +48,7 @@ final class DemoPiecesTest extends TestCase
             $lines[] = implode(' | ', [
                 $piece->mark, $piece->name,
                 self::mm($piece->length->result->toDouble()).' x '.self::mm($piece->width->result->toDouble()).' x '.self::mm($piece->thickness->toDouble()),
-                $piece->material->value, $piece->grain->value, implode('; ', $works), implode('; ', $piece->joints),
+                $piece->material->id, $piece->grain->value, implode('; ', $works), implode('; ', $piece->joints),
                 sprintf('%d corners, %d holes, %.1f cm²', count($piece->outline->outer->points), count($piece->outline->holes), $piece->outline->area() / 100),
             ]);
         }

@@ -112,7 +112,7 @@ final class WorkedExamplesTest extends TestCase
     {
         // Boards of 17.6: between the sides 1185 − 35.2 = 1149.8, down to 1149; all parts between the sides alike.
         $materials = \Incastro\Planning\JobChoices::defaults('', 'mm/1')['materials'];
-        $materials['carcass']['thickness'] = ['nm' => 17_600_000, 'typed' => '17.6'];
+        $materials[0]['thickness'] = ['nm' => 17_600_000, 'typed' => '17.6'];
         $plan = $this->plan(TestAlcove::leaning()->job(layout: ['depth' => '400'], changes: ['materials' => $materials]));
         $lengths = [];
         foreach ($plan->pieces() as $piece) {

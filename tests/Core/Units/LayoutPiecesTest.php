@@ -14,7 +14,8 @@ use Incastro\Pieces\Works\Bevel;
 use Incastro\Pieces\Works\Bevelled;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
-use Incastro\Rules\MaterialRole;
+use Incastro\Rules\Materials\Purpose;
+use Incastro\Rules\Materials\SheetGood;
 use Incastro\Units\Assembly;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
@@ -202,7 +203,7 @@ final class LayoutPiecesTest extends TestCase
     {
         $piece = fn (array $but = []): Piece => new Piece(...$but + [
             'key' => 'a', 'mark' => 'B1-side-L', 'name' => 'Side', 'length' => Working::start('height', Length::ofMillimetres(720)), 'width' => Working::start('depth', Length::ofMillimetres(400)),
-            'thickness' => Length::ofMillimetres(18), 'material' => MaterialRole::Carcass, 'grain' => Grain::Length, 'outline' => Outline::rectangle(0.0, 0.0, 720.0, 400.0),
+            'thickness' => Length::ofMillimetres(18), 'purpose' => Purpose::Carcass, 'material' => new SheetGood('carcass', 'ply', Length::ofMillimetres(18), 680.0), 'grain' => Grain::Length, 'outline' => Outline::rectangle(0.0, 0.0, 720.0, 400.0),
         ]);
         $bevel = new Bevelled('top', 36.87, bevels: [new Bevel([new Point(720.0, 0.0), new Point(720.0, 400.0)], 0.75, true)]);
         self::assertTrue($piece()->likeness()->isEqualTo($piece(['key' => 'b', 'mark' => 'B2-side-L'])->likeness()));

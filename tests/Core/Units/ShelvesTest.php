@@ -14,9 +14,8 @@ use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\Material;
-use Incastro\Rules\MaterialRole;
-use Incastro\Rules\Materials;
+use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\SheetGood;
 use Incastro\Units\Assembly;
 use Incastro\Units\Insides\Shelves;
 use Incastro\Units\Make\Joinery;
@@ -33,8 +32,8 @@ final class ShelvesTest extends TestCase
         $size = fn (float $mm) => Working::start('chosen', Length::ofDouble($mm));
         $opening = new Opening('box', $size($height - 36.0), 18.0, new Shelves($fixed, $adjustable));
         $box = new Box('box', 'B1', 0.0, 0.0, 70.0, $size(800.0), $size($height), $size(400.0), BoxTop::flat($height), [new Column('bay', $size(764.0), 18.0, [$opening])]);
-        $material = fn (MaterialRole $role, float $mm) => new Material($role, 'ply', Length::ofDouble($mm), 680.0);
-        $materials = new Materials($material(MaterialRole::Carcass, 18.0), $material(MaterialRole::Frame, 18.0), $material(MaterialRole::Back, 6.0));
+        $material = fn (string $id, float $mm) => new SheetGood($id, 'ply', Length::ofDouble($mm), 680.0);
+        $materials = new Catalogue([$material('carcass', 18.0), $material('frame', 18.0), $material('back', 6.0)], ['carcass' => 'carcass', 'frame' => 'frame', 'back' => 'back']);
 
         $room = TestAlcove::leaning()->survey()->room;
         self::assertNotNull($room);

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Rules\Materials;
+
+/** What something is made for. A job says which of its materials serves it, or it falls back to another purpose. */
+enum Purpose: string
+{
+    case Carcass = 'carcass';
+    case Shelf = 'shelf';
+    case Front = 'front';
+    case Frame = 'frame';
+    case Back = 'back';
+    case Drawer = 'drawer';
+    case Panel = 'panel';
+    case Top = 'top';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Carcass => 'Boxes and plinth',
+            self::Shelf => 'Shelves',
+            self::Front => 'Doors and drawer fronts',
+            self::Frame => 'Face frames and fillers',
+            self::Back => 'Backs',
+            self::Drawer => 'Drawer boxes',
+            self::Panel => 'Drawer bottoms and door panels',
+            self::Top => 'Worktops and seats',
+        };
+    }
+
+    /** What serves it where the job names nothing; null where nothing does. */
+    public function fallsBackTo(): ?self
+    {
+        return match ($this) {
+            self::Shelf, self::Front, self::Frame, self::Top => self::Carcass,
+            self::Panel => self::Back,
+            self::Carcass, self::Back, self::Drawer => null,
+        };
+    }
+}
