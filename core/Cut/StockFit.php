@@ -27,7 +27,7 @@ final readonly class StockFit
             }
         }
 
-        return sprintf('%s × %s is larger than every sheet of its kind', $this->format->write($piece->length), $this->format->write($piece->width));
+        return sprintf('%s × %s is larger than every sheet of its kind', $this->format->writeCut($piece->length), $this->format->writeCut($piece->width));
     }
 
     private function holds(CutPiece $piece, Stock $stock): bool

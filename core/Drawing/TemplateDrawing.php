@@ -29,7 +29,7 @@ final class TemplateDrawing
             'blank' => [Outline::rectangle(0.0, 0.0, $length, $width, Style::Offcut)],
             'cut' => [Outline::polygon($piece->outline->outer, Style::House, $piece->key), ...array_map(fn (Polygon $hole) => Outline::polygon($hole, Style::House, $piece->key), $piece->outline->holes)],
             'marks' => self::marks($piece->outline->outer, $length, $format),
-            'text' => [new Label(new DrawnPoint($length / 2, $width / 2), sprintf('%s %s, %s × %s; this side is the face', $piece->mark, lcfirst($piece->name), $format->write($piece->length->result), $format->write($piece->width->result)), Style::Label)],
+            'text' => [new Label(new DrawnPoint($length / 2, $width / 2), sprintf('%s %s, %s × %s; this side is the face', $piece->mark, lcfirst($piece->name), $format->writeCut($piece->length->result), $format->writeCut($piece->width->result)), Style::Label)],
         ]);
     }
 

@@ -113,7 +113,7 @@ final readonly class CutSheetPdf
 
     private function text(Length $length): string
     {
-        return $this->plan->job->format->write($length);
+        return $this->plan->job->format->writeCut($length);
     }
 
     private function fine(Length $length): string

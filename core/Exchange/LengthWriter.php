@@ -21,7 +21,7 @@ final readonly class LengthWriter
     /** @return array<string, mixed> */
     public function working(Working $working): array
     {
-        return [...$this->length($working->result), 'steps' => array_map(fn (WorkingStep $step) => [
+        return ['nm' => $working->result->nanometres(), 'text' => $this->format->writeCut($working->result), 'steps' => array_map(fn (WorkingStep $step) => [
             'label' => $step->label, 'sign' => $step->sign, 'value' => $this->exact($step->value),
         ], $working->steps)];
     }

@@ -86,7 +86,7 @@ final readonly class LengthFormat
     /** Two lengths in one text with the unit said once: "2440 × 1220 mm". */
     public function writeSize(Length $length, Length $width): string
     {
-        return $this->withoutUnit($length).' × '.$this->write($width);
+        return preg_replace('/ (mm|in)$/', '', $this->writeCut($length)).' × '.$this->writeCut($width);
     }
 
     /** From least to most with the unit said once: "9–16 mm", "-8 to 2 mm", or one length where both are written alike. */
@@ -137,6 +137,22 @@ final readonly class LengthFormat
     public function finest(): self
     {
         return $this->unit === Unit::Millimetre ? self::millimetres('0.1') : self::inches(64);
+    }
+
+    /** For what moves in slides and reveals: half a millimetre or 1/32 in, or the working fraction where that is finer. */
+    public function fine(): self
+    {
+        $fine = $this->unit === Unit::Millimetre ? self::millimetres('0.5') : self::inches(32, $this->feet);
+
+        return $fine->step->isLessThan($this->step) ? $fine : $this;
+    }
+
+    /** A size as it is cut: to the working fraction, or finer where it was decided so. */
+    public function writeCut(Length $length): string
+    {
+        $fine = $this->fine();
+
+        return $length->rounded($fine->step)->nanometres() === $length->nanometres() ? $fine->write($length) : $this->write($length);
     }
 
     /** "the full mm", "the full 1/16 in": for the working of a rounded size. */

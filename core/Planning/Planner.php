@@ -11,6 +11,7 @@ use Incastro\Check\Comfort;
 use Incastro\Check\GoingIn;
 use Incastro\Check\Meetings;
 use Incastro\Check\Reach;
+use Incastro\Check\Swings;
 use Incastro\Check\UnknownKinds;
 use Incastro\Check\Verdict;
 use Incastro\Cut\CutPiece;
@@ -124,7 +125,7 @@ final readonly class Planner
             array_push($findings, ...$comfort->withWaysOut($run->findings), ...$assemblies[$r]->findings, ...$comfort->findings(), ...(new Reach($run, $terms, $space->layout->openings))->findings($assemblies[$r]));
         }
 
-        $findings = [...$findings, ...UnknownKinds::findings($space->layout), ...(new Meetings($layout, $terms))->findings(), ...$going->findings($carried, $layout)];
+        $findings = [...$findings, ...UnknownKinds::findings($space->layout), ...(new Meetings($layout, $terms))->findings(), ...(new Swings($layout, $assemblies, $terms))->findings(), ...$going->findings($carried, $layout)];
 
         return [$layout, $assemblies, $carried, [...$findings, ...(new Cuttable($job))->findings($layout, $assemblies), ...(new Assembled($layout, $assemblies, $terms, $space->layout->openings, $findings))->findings()]];
     }

@@ -20,9 +20,12 @@ enum Code: string
     case Clearance = 'clearance';
     case Covered = 'covered';
     case DoorSwing = 'door-swing';
+    case DrawerLow = 'drawer-low';
+    case DrawerRacks = 'drawer-racks';
     case EndPanelNowhere = 'end-panel-nowhere';
     case EscapeCovered = 'escape-covered';
     case FrontClosed = 'front-closed';
+    case FreeFloor = 'free-floor';
     case GoingInMouth = 'going-in-mouth';
     case GoingInSlid = 'going-in-slid';
     case GoingInStoodUp = 'going-in-stood-up';
@@ -34,6 +37,7 @@ enum Code: string
     case KneesHigh = 'knees-high';
     case KneesWide = 'knees-wide';
     case MemberNoRoom = 'member-no-room';
+    case NoSlideFits = 'no-slide-fits';
     case NoStock = 'no-stock';
     case OutOfReach = 'out-of-reach';
     case Overlap = 'overlap';
@@ -41,6 +45,8 @@ enum Code: string
     case PlanCrosses = 'plan-crosses';
     case PlanFloats = 'plan-floats';
     case PlanNotChecked = 'plan-not-checked';
+    case RailBows = 'rail-bows';
+    case RailLow = 'rail-low';
     case RunDepth = 'run-depth';
     case RunOverfull = 'run-overfull';
     case Saw = 'saw';
@@ -48,6 +54,7 @@ enum Code: string
     case ShelvesTooClose = 'shelves-too-close';
     case SnapRing = 'snap-ring';
     case SocketCovered = 'socket-covered';
+    case Strikes = 'strikes';
     case Strip = 'strip';
     case Struck = 'struck';
     case Suspect = 'suspect';

@@ -48,6 +48,15 @@ enum Rule: string
     case Reach = 'reach';
     case LongestPiece = 'longest_piece';
     case WidestBack = 'widest_back';
+    case DoorReveal = 'door_reveal';
+    case PairGap = 'pair_gap';
+    case SlideThickness = 'slide_thickness';
+    case SlidePlay = 'slide_play';
+    case SlideEnd = 'slide_end';
+    case SlideFront = 'slide_front';
+    case DrawerAir = 'drawer_air';
+    case DrawerBottomUp = 'drawer_bottom_up';
+    case HangerDepth = 'hanger_depth';
     case Kerf = 'kerf';
     case Trim = 'trim';
 
@@ -90,6 +99,15 @@ enum Rule: string
             self::Reach => [600, 1536, 'How far a hand reaches in', 'A valve or a socket deeper in than this is out of reach.', 200, 900],
             self::LongestPiece => [2400, 6016, 'Longest plinth or worktop in one piece', 'What is longer is made in two, which meet at the joint of two boxes: sheets and stairs are no longer.', 900, 3600],
             self::WidestBack => [1200, 3024, 'Widest back in one piece', 'Wider than this, the back of a box of several bays is in parts that meet on a divider: sheets are no wider.', 300, 2400],
+            self::DoorReveal => [2.5, 6, 'Gap round a front inside its frame', 'Less binds when paint and damp make it grow.', 1, 6],
+            self::PairGap => [2.5, 6, 'Gap between two fronts', 'Each swings or slides past the other.', 1, 6],
+            self::SlideThickness => [12.7, 32, 'Thickness of one drawer slide', 'A drawer is narrower than its opening by two of them.', 8, 25],
+            self::SlidePlay => [1, 2, 'Drawer narrower than exact', 'Slides bind in a drawer that is too wide, and forgive one that is a little too narrow.', 0, 1.5],
+            self::SlideEnd => [10, 24, 'Free behind a drawer slide', 'Slides are set by their front; a wall or a nailer behind is not always where it should be.', 0, 40],
+            self::SlideFront => [3, 8, 'Slide set behind the drawer’s front', 'So that the front closes before the slide stops.', 0, 10],
+            self::DrawerAir => [25, 64, 'Drawer box lower than its front', 'Air under the box and over it; of it half lies below.', 10, 60],
+            self::DrawerBottomUp => [10, 24, 'Groove of a drawer bottom over the foot', 'What is left below the groove carries the load.', 6, 20],
+            self::HangerDepth => [280, 704, 'Rail in front of the back, at least', 'Half the width of a hanger with a coat on it.', 230, 400],
             self::Kerf => [3.2, 8, 'Saw kerf', 'What the blade turns into dust with each cut.', 0, 8],
             self::Trim => [6, 16, 'Trimmed off each sheet edge', 'Factory edges are neither straight, square nor clean.', 0, 30],
         };

@@ -17,6 +17,7 @@ final readonly class Assembly
      * @param  list<Hardware>  $hardware
      * @param  array<string, Working>  $decisions  by name: sizes that are set out rather than cut, such as shelf spacing
      * @param  list<Finding>  $findings
+     * @param  list<Movement>  $movements  what of it moves in use, and where it goes
      */
     public function __construct(
         public array $placed,
@@ -24,6 +25,7 @@ final readonly class Assembly
         public array $hardware = [],
         public array $decisions = [],
         public array $findings = [],
+        public array $movements = [],
     ) {
     }
 
@@ -65,24 +67,25 @@ final readonly class Assembly
      */
     public function placing(array $placed, array $joints): self
     {
-        return new self($placed, $joints, $this->hardware, $this->decisions, $this->findings);
+        return new self($placed, $joints, $this->hardware, $this->decisions, $this->findings, $this->movements);
     }
 
     /** @param list<Hardware> $hardware */
     public function bought(array $hardware): self
     {
-        return new self($this->placed, $this->joints, [...$this->hardware, ...$hardware], $this->decisions, $this->findings);
+        return new self($this->placed, $this->joints, [...$this->hardware, ...$hardware], $this->decisions, $this->findings, $this->movements);
     }
 
     public static function all(self ...$assemblies): self
     {
-        $parts = [[], [], [], [], []];
+        $parts = [[], [], [], [], [], []];
         foreach ($assemblies as $one) {
             array_push($parts[0], ...$one->placed);
             array_push($parts[1], ...$one->joints);
             array_push($parts[2], ...$one->hardware);
             $parts[3] += $one->decisions;
             array_push($parts[4], ...$one->findings);
+            array_push($parts[5], ...$one->movements);
         }
 
         return new self(...$parts);

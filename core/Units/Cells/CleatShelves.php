@@ -26,8 +26,8 @@ final readonly class CleatShelves implements CellUnit, RestsOnWalls
     /** A shelf shorter or shallower than this has no room for its cleats, mm. */
     private const LEAST = 80;
 
-    /** Boards nearer to each other than this are no shelves, mm. */
-    private const LEAST_CLEAR = 10;
+    /** Clear between two boards, at least, mm: the cleats of the upper one, and a hand's edge. */
+    private const LEAST_CLEAR = CleatShelf::CLEAT + 10;
 
     public function __construct(
         #[Count('Shelves', 3, 1, 20)] public int $count,

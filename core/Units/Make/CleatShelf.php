@@ -30,7 +30,8 @@ use Incastro\Units\Placed;
 /** A shelf cut to its own four corners, and the cleats that carry it on three sides, each along its own edge of the shelf. */
 final readonly class CleatShelf
 {
-    private const CLEAT = 30;
+    /** Height of a cleat, mm. */
+    public const CLEAT = 30;
 
     /** A cleat shorter than this carries nothing, mm. */
     private const LEAST = 60.0;

@@ -42,6 +42,17 @@ final readonly class Workshop
     }
 
     /**
+     * A piece of something that moves in slides or reveals: a whole millimetre is too coarse for them.
+     *
+     * @param  list<Work>  $works
+     * @param  list<string>  $joints
+     */
+    public function moving(string $role, string $name, Working $length, Working $width, Purpose $purpose, Grain $grain, array $works = [], array $joints = [], ?string $mark = null): Piece
+    {
+        return $this->piece($role, $name, $length->roundedDown($this->format->fine()), $width->roundedDown($this->format->fine()), $purpose, $grain, null, $works, $joints, $mark);
+    }
+
+    /**
      * A piece that covers a gap and is cut to it: its blank is rounded up.
      *
      * @param  list<Work>  $works

@@ -8,12 +8,14 @@ use Incastro\Fit\Box;
 use Incastro\Fit\Column;
 use Incastro\Fit\Opening;
 use Incastro\Fit\Terms;
+use Incastro\Geometry\Block;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Vector;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Piece;
+use Incastro\Rules\Rule;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\Workshop;
@@ -74,11 +76,69 @@ final readonly class OpeningSite
         $up = $this->opening->z + $z;
         $top = $this->box->top;
         $reaches = $top->isSloped() ? $top->reaches($up + $t + $this->terms->board() / cos($top->angle(1.0))) - $this->behind() : 0.0;
-        $depth = $reaches > 0.0 ? $this->inner->minus('the slope takes', Length::ofDouble($reaches)) : $this->inner;
+        // Flush with the front of boards whose depth is rounded: what is taken off behind counts from there.
+        $inner = $this->inner->roundedDown($this->terms->format);
+        $depth = $reaches > 0.0 ? $inner->minus('the slope takes', Length::ofDouble($reaches)) : $this->inner;
 
         return $reaches < $t && $this->nailers->meets($this->at, $up, $up + $t)
-            ? $depth->minus('stops before a nailer', $this->terms->materials->carcass->thickness)
+            ? ($reaches > 0.0 ? $depth : $inner)->minus('stops before a nailer', $this->terms->materials->carcass->thickness)
             : $depth;
+    }
+
+    /** Where the face is, from the back's front: y, mm. */
+    public function face(): float
+    {
+        return $this->inner->roundedDown($this->terms->format)->result->toDouble() + $this->terms->materials->frame->thickness->toDouble();
+    }
+
+    /** Depth from the back to the face. */
+    public function depth(): Working
+    {
+        return $this->inner->roundedDown($this->terms->format)->plus('face frame', $this->terms->materials->frame->thickness);
+    }
+
+    /**
+     * How far the face frame stands inside the boards: at the left, the right, the foot and the top, mm. Under a rake its upper
+     * rail is as much higher as it is cut, measured plumb.
+     *
+     * @return array{float, float, float, float}
+     */
+    public function frame(): array
+    {
+        $t = $this->terms->board();
+        $outer = fn (Rule $rule): float => $this->terms->rule($rule) - $t;
+        $rows = $this->column->openings;
+        $isLast = $rows[count($rows) - 1] === $this->opening;
+        $plumb = $isLast && $this->box->top->isRaked() ? 1 / cos($this->box->top->angle($this->box->outerWidth()->toDouble())) : 1.0;
+
+        return [
+            $outer(Rule::StileWidth) / ($this->at === 0 ? 1 : 2),
+            $outer(Rule::StileWidth) / ($this->at === count($this->box->columns) - 1 ? 1 : 2),
+            $outer(Rule::RailWidth) / ($rows[0] === $this->opening ? 1 : 2),
+            $outer(Rule::RailWidth) * $plumb / ($isLast ? 1 : 2),
+        ];
+    }
+
+    /** Width that is free between the stiles before it. */
+    public function between(): Working
+    {
+        [$left, $right] = $this->frame();
+
+        return $this->width()->minus('what the frame stands inside the boards', Length::ofDouble($left + $right));
+    }
+
+    /** How far out what reaches between two heights is held off the back by a nailer, mm. */
+    public function nailerBetween(float $from, float $to): float
+    {
+        return $this->nailers->meets($this->at, $this->opening->z + $from, $this->opening->z + $to) ? $this->terms->board() : 0.0;
+    }
+
+    /** A block of the opening in the run's frame. */
+    public function block(float $x0, float $x1, float $y0, float $y1, float $z0, float $z1): Block
+    {
+        [$u, $v, $z] = [$this->box->u + $this->column->x, $this->box->v + $this->behind(), $this->box->z + $this->opening->z];
+
+        return new Block($u + $x0, $u + $x1, $v + $y0, $v + $y1, $z + $z0, $z + $z1);
     }
 
     /** Thickness of the back, mm. */

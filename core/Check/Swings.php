@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Check;
+
+use Incastro\Fit\FittedLayout;
+use Incastro\Fit\FittedRun;
+use Incastro\Fit\Terms;
+use Incastro\Fit\ThingPlace;
+use Incastro\Geometry\Axis;
+use Incastro\Geometry\Block;
+use Incastro\Geometry\Prism;
+use Incastro\Geometry\Solid;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
+use Incastro\Rules\Finding;
+use Incastro\Rules\WayOut;
+use Incastro\Survey\Room\Enclosure;
+use Incastro\Survey\Room\RunFrame;
+use Incastro\Survey\Things\Thing;
+use Incastro\Survey\Things\ThingKind;
+use Incastro\Survey\Things\ThingRule;
+use Incastro\Units\Assembly;
+use Incastro\Units\Movement;
+use Incastro\Units\Placed;
+
+/**
+ * What moves in use has its way: what it sweeps holds nothing else that is planned, no thing on a face, no surface of the room,
+ * nothing that another part or a door of the room sweeps; and before it is floor enough for the person who draws it out.
+ */
+final readonly class Swings
+{
+    /** What a person needs in front of something drawn out, mm. */
+    private const PERSON = 450.0;
+
+    private Enclosure $enclosure;
+
+    /** @param list<Assembly> $assemblies of each run */
+    public function __construct(private FittedLayout $layout, private array $assemblies, private Terms $terms)
+    {
+        $this->enclosure = new Enclosure($terms->room, $terms->rules->skirtingStays);
+    }
+
+    /** @return list<Finding> */
+    public function findings(): array
+    {
+        $findings = [];
+        foreach ($this->layout->runs as $r => $run) {
+            foreach ($this->assemblies[$r]->movements as $movement) {
+                $finding = $this->struck($r, $run, $movement) ?? $this->narrow($r, $run, $movement);
+                $findings = $finding === null ? $findings : [...$findings, $finding];
+            }
+        }
+
+        return $findings;
+    }
+
+    /** What it meets on its way, worst first. */
+    private function struck(int $r, FittedRun $run, Movement $movement): ?Finding
+    {
+        $worst = [Assembled::TOUCH, '', ''];
+        $note = function (float $by, string $what, string $id) use (&$worst): void {
+            $worst = $by > $worst[0] ? [$by, $what, $id] : $worst;
+        };
+        foreach ($movement->swept as $block) {
+            $solid = Solid::block($block);
+            foreach ($this->assemblies[$r]->placed as $placed) {
+                if (! in_array($placed->piece->key, $movement->moving, true) && $placed->bounds->meets($block, Assembled::TOUCH)) {
+                    $note($placed->solid()->overlap($solid, Assembled::TOUCH), $placed->piece->mark, $placed->owner);
+                }
+            }
+            $places = new ThingPlace($this->terms->room, $run->frame);
+            foreach ($this->things() as $thing) {
+                $body = $places->solid($thing);
+                $note($body === null ? 0.0 : $solid->overlap($body, Assembled::TOUCH), lcfirst($thing->name), $thing->id);
+            }
+            $inRoom = self::inRoom($solid, $run->frame);
+            foreach ($this->enclosure->outside($inRoom, Assembled::TOUCH) as $surface => $by) {
+                $note($by, is_numeric($surface) ? 'the '.$this->terms->room->shape->wallName((int) $surface) : "the $surface", '');
+            }
+            $this->others($r, $movement, $inRoom, $note);
+            $this->doors($inRoom, $note);
+        }
+        [$by, $what, $id] = $worst;
+
+        return $what === '' ? null : Finding::clash(Code::Strikes, sprintf('%s strikes %s on its way: it would stand %s in it.', $movement->name, $what, $this->terms->write($by)), $movement->tier)
+            ->about($id === '' ? [] : [$id])
+            ->withWaysOut([new WayOut('Leave an open gap instead', Edits::tier($movement->tier)->emptied())]);
+    }
+
+    /**
+     * Pieces of the other runs, and what moves there.
+     *
+     * @param  \Closure(float, string, string): void  $note
+     */
+    private function others(int $r, Movement $movement, Solid $swept, \Closure $note): void
+    {
+        foreach ($this->layout->runs as $o => $other) {
+            if ($o === $r) {
+                continue;
+            }
+            foreach ($this->assemblies[$o]->placed as $placed) {
+                $note($this->met($placed, $other->frame, $swept), $placed->piece->mark, $placed->owner);
+            }
+            // Two that meet are told once, by the run that comes first.
+            foreach ($o > $r ? $this->assemblies[$o]->movements : [] as $its) {
+                foreach ($its->swept as $block) {
+                    $note($swept->overlap(self::inRoom(Solid::block($block), $other->frame), Assembled::TOUCH), lcfirst($its->name).', when both are open', $its->tier);
+                }
+            }
+        }
+    }
+
+    private function met(Placed $placed, RunFrame $frame, Solid $swept): float
+    {
+        $around = Footprint::of($frame, $placed->bounds);
+        $block = $swept->bounds;
+        $isFar = max(array_column($around->points, 'x')) < $block->u0 || min(array_column($around->points, 'x')) > $block->u1 || max(array_column($around->points, 'y')) < $block->v0 || min(array_column($around->points, 'y')) > $block->v1;
+
+        return $isFar ? 0.0 : $placed->inRoom($frame)->overlap($swept, Assembled::TOUCH);
+    }
+
+    /** @param \Closure(float, string, string): void $note */
+    private function doors(Solid $swept, \Closure $note): void
+    {
+        foreach ($this->things() as $thing) {
+            $fan = $thing->kind === ThingKind::Door ? $this->terms->room->swing($thing) : null;
+            if ($fan !== null) {
+                $high = max(1.0, $thing->height);
+                $note($swept->overlap(Solid::prism(new Prism(Axis::Z, $fan, 0.0, $high)), Assembled::TOUCH), lcfirst($thing->name).', when both are open', $thing->id);
+            }
+        }
+    }
+
+    /** Room for a person before what is drawn out. */
+    private function narrow(int $r, FittedRun $run, Movement $movement): ?Finding
+    {
+        $out = max(array_map(fn (Block $block) => $block->v1, $movement->swept));
+        $before = array_map(fn (Block $block) => new Block($block->u0, $block->u1, $out - 1.0, $out + self::PERSON, $block->z0, $block->z1), $movement->swept);
+        $most = 0.0;
+        foreach ($before as $block) {
+            $inRoom = self::inRoom(Solid::block($block), $run->frame);
+            foreach ($this->enclosure->outside($inRoom, Assembled::TOUCH) as $surface => $by) {
+                $most = is_numeric($surface) ? max($most, $by) : $most;
+            }
+            $this->others($r, $movement, $inRoom, function (float $by) use (&$most): void {
+                $most = max($most, $by);
+            });
+        }
+
+        return $most <= Assembled::TOUCH ? null
+            : Finding::warning(Code::FreeFloor, sprintf('%s, drawn out, leaves %s before it; a person needs %s.', $movement->name, $this->terms->write(max(0.0, self::PERSON - $most)), $this->terms->write(self::PERSON)), $movement->tier);
+    }
+
+    /** @return list<Thing> */
+    private function things(): array
+    {
+        return array_values(array_filter($this->terms->room->things, fn (Thing $thing) => $thing->rule !== ThingRule::Removed && $thing->kind !== ThingKind::Stud));
+    }
+
+    private static function inRoom(Solid $solid, RunFrame $frame): Solid
+    {
+        return $solid->mapped(function (array $at) use ($frame): array {
+            $point = $frame->point($at[0], $at[1]);
+
+            return [$point->x, $point->y, $at[2]];
+        });
+    }
+}

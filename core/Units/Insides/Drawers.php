@@ -1,0 +1,316 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Units\Insides;
+
+use Incastro\Fit\Demand\Extent;
+use Incastro\Fit\Demand\OpeningDemand;
+use Incastro\Geometry\Way;
+use Incastro\Measure\Length;
+use Incastro\Measure\Unit;
+use Incastro\Measure\Working;
+use Incastro\Pieces\Grain;
+use Incastro\Pieces\Piece;
+use Incastro\Pieces\Works\Finish;
+use Incastro\Pieces\Works\Finished;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
+use Incastro\Rules\Finding;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\Purpose;
+use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Choice;
+use Incastro\Rules\Parameters\Count;
+use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Rule;
+use Incastro\Rules\WayOut;
+use Incastro\Units\Assembly;
+use Incastro\Units\Hardware;
+use Incastro\Units\InsideUnit;
+use Incastro\Units\Joint;
+use Incastro\Units\JointKind;
+use Incastro\Units\Make\DrawerBox;
+use Incastro\Units\Movement;
+use Incastro\Units\Part;
+use Incastro\Units\Placed;
+use Incastro\Units\Pull;
+use Incastro\Units\Sites\OpeningSite;
+
+/**
+ * Drawers on side-mounted slides, with fronts inside the face frame: what goes in and out passes between the stiles, so boxes are
+ * as wide as these and two slides leave, all on slides of one length, and each front is lower than the one under it by the grade.
+ */
+#[About('drawers', 'Drawers', 'Boxes that pull out on slides, each with its front.', 'Storage')]
+final readonly class Drawers implements InsideUnit
+{
+    /** Lengths that slides are sold in, mm and inches. */
+    private const METRIC = [250, 300, 350, 400, 450, 500, 550, 600, 650, 700];
+
+    private const IMPERIAL = [10, 12, 14, 16, 18, 20, 22, 24, 26, 28];
+
+    /** What a pair carries, kg, and of it what is asked of it for long. */
+    private const CLASSES = [45, 70, 100, 150, 225];
+
+    private const SPARE = 1.25;
+
+    /** A box lower than this holds nothing, one higher than that racks; mm. */
+    private const LOWEST = 60.0;
+
+    private const HIGHEST = 400;
+
+    /** A wider one binds on one pair of slides. */
+    private const WIDEST = 900.0;
+
+    /** A front wider than this has two pulls. */
+    private const TWO_PULLS = 600.0;
+
+    /** How far a packer under a slide reaches up and down from its line, and what of air is filled by a shim; mm. */
+    private const PACKER = 60;
+
+    private const SHIM = 3.0;
+
+    /** A pull stands out so far, mm. */
+    private const PULL = 35.0;
+
+    public function __construct(
+        #[Count('Drawers', 3, 1, 10)] public int $count,
+        #[Size('Each front higher than the one over it', ['0', '0'], 0, 100)] public Length $grade,
+        #[Count('Load in each, kg', 25, 5, 100)] public int $load,
+        #[Choice('Opened by', Pull::Bar)] public Pull $pull,
+    ) {
+    }
+
+    public function demand(HouseRules $rules, Catalogue $materials): OpeningDemand
+    {
+        $frame = $rules->get(Rule::StileWidth)->minus($materials->carcass->thickness)->times(2);
+        $rails = $rules->get(Rule::RailWidth)->minus($materials->carcass->thickness)->times(2);
+        $each = Length::ofDouble(self::LOWEST)->plus($rules->get(Rule::DrawerAir))->plus($rules->get(Rule::PairGap));
+        $shortest = $rules->unit === Unit::Inch ? Length::ofDouble(self::IMPERIAL[0] * 25.4) : Length::ofMillimetres(self::METRIC[0]);
+
+        return new OpeningDemand(
+            Extent::atLeast(Length::ofMillimetres(150)->plus($frame), 'a drawer between stiles needs %s'),
+            Extent::atLeast($each->times($this->count)->plus($rails), 'so many drawers need %s'),
+            Extent::atLeast($shortest->plus($rules->get(Rule::SlideEnd))->plus($materials->for(Purpose::Front)->thickness), 'the shortest slides need %s'),
+        );
+    }
+
+    public function cleared(string $tier): ?WayOut
+    {
+        return null;
+    }
+
+    public function build(OpeningSite $site): Assembly
+    {
+        $fronts = $this->fronts($site);
+        $lowest = min(array_map(fn (Working $front) => $front->result->toDouble(), $fronts)) - $site->terms->rule(Rule::DrawerAir);
+        if ($lowest < self::LOWEST) {
+            return new Assembly([], findings: [$this->tooLow($site, $lowest)]);
+        }
+        $places = $this->feet($site, $fronts);
+        $behind = max(array_map(fn (float $foot, Working $front) => $site->nailerBetween($foot, $foot + $front->result->toDouble()), $places, $fronts));
+        $free = $site->depth()
+            ->minus('drawer front', $site->terms->materials->for(Purpose::Front)->thickness)
+            ->minus('a nailer behind', Length::ofDouble($behind))
+            ->minus('free behind a slide', $site->terms->rules->get(Rule::SlideEnd));
+        $slide = $this->slide($site, $free);
+        if ($slide === null) {
+            return new Assembly([], findings: [$this->noSlide($site, $free)]);
+        }
+        $width = $site->between()
+            ->minusTimes('two slides', 2, $site->terms->rules->get(Rule::SlideThickness))
+            ->minus('play of the slides', $site->terms->rules->get(Rule::SlidePlay))
+            ->roundedDown($site->terms->format->fine());
+        if ($width->result->toDouble() < self::LOWEST) {
+            return new Assembly([], findings: [$this->tooNarrow($site, $width)]);
+        }
+        $assemblies = array_map(fn (int $i) => $this->drawer($site, $i, $fronts[$i], $places[$i], $width, $slide), array_keys($fronts));
+
+        return Assembly::all(...[...$assemblies, new Assembly([], findings: $this->racks($site, $width, $slide))]);
+    }
+
+    /**
+     * The heights of the fronts from the top: as high as their openings leave, less the gaps between them; what rounding leaves
+     * over goes to the lowest.
+     *
+     * @return non-empty-list<Working>
+     */
+    private function fronts(OpeningSite $site): array
+    {
+        [, , $foot, $top] = $site->frame();
+        $rules = $site->terms->rules;
+        $fine = $site->terms->format->fine();
+        $all = $site->height()
+            ->minus('what the frame stands inside the boards', Length::ofDouble($foot + $top))
+            ->minusTimes('gap over and under', 2, $rules->get(Rule::DoorReveal));
+        $all = $this->count === 1 ? $all : $all->minusTimes('gaps between the fronts', $this->count - 1, $rules->get(Rule::PairGap));
+        $steps = intdiv($this->count * ($this->count - 1), 2);
+        $equal = ($this->grade->isZero() || $steps === 0 ? $all : $all->minusTimes('what lower fronts have more', $steps, $this->grade))
+            ->dividedBy('equal parts', $this->count)
+            ->roundedDown($fine);
+        $fronts = [];
+        $left = $all->result;
+        for ($i = 0; $i < $this->count - 1; $i++) {
+            $fronts[] = $i === 0 || $this->grade->isZero() ? $equal : $equal->plusTimes('higher than the one over it', $i, $this->grade);
+            $left = $left->minus($fronts[$i]->result);
+        }
+        $fronts[] = $this->count === 1 ? $equal : Working::start('what the fronts over it leave', $left)->roundedDown($fine);
+
+        return $fronts;
+    }
+
+    /**
+     * @param  non-empty-list<Working>  $fronts
+     * @return non-empty-list<float> z of the foot of each front
+     */
+    private function feet(OpeningSite $site, array $fronts): array
+    {
+        [, , $foot] = $site->frame();
+        $z = $foot + $site->terms->rule(Rule::DoorReveal);
+        $feet = [];
+        foreach (array_reverse($fronts) as $front) {
+            $feet[] = $z;
+            $z += $front->result->toDouble() + $site->terms->rule(Rule::PairGap);
+        }
+
+        return array_reverse($feet);
+    }
+
+    /** The longest slides that go in: the same for all drawers of an opening. */
+    private function slide(OpeningSite $site, Working $free): ?Length
+    {
+        $lengths = $site->terms->rules->unit === Unit::Inch ? array_map(fn (int $inch) => Length::ofDouble($inch * 25.4), self::IMPERIAL) : array_map(Length::ofMillimetres(...), self::METRIC);
+        $longest = null;
+        foreach ($lengths as $length) {
+            $longest = $length->isGreaterThan($free->result) ? $longest : $length;
+        }
+
+        return $longest;
+    }
+
+    private function drawer(OpeningSite $site, int $i, Working $front, float $foot, Working $width, Length $slide): Assembly
+    {
+        $terms = $site->terms;
+        [$left] = $site->frame();
+        $leaf = $terms->materials->for(Purpose::Front)->thickness->toDouble();
+        $y1 = $site->face() - $leaf;
+        $number = (string) ($this->count - $i);
+        $share = Working::start('height of its front', $front->result)
+            ->minus('air under and over it', $terms->rules->get(Rule::DrawerAir))
+            ->atMost('no higher, whatever its front', Length::ofMillimetres(self::HIGHEST))
+            ->roundedDown($terms->format);
+        $x = $left + ($site->between()->result->toDouble() - $width->result->toDouble()) / 2;
+        $up = $foot + ($terms->rules->unit === Unit::Inch ? 12.7 : 12.0);
+        $box = (new DrawerBox($site, $number, $width, $share, Working::start('length of the slides', $slide)))->build($x, $y1 - $slide->toDouble(), $up);
+        $face = $this->face($site, $number, $front);
+        $inset = $left + $terms->rule(Rule::DoorReveal);
+        $placed = $site->placed($face, $inset, $y1, $foot, Way::Right, Way::Up, Way::Out, Part::Face);
+        $packers = $this->packers($site, $number, $slide, $y1, $up + $share->result->toDouble() / 2);
+        $wide = $face->length->result->toDouble();
+        $joints = [new Joint($box->placed[2]->piece->key, $face->key, JointKind::Screws, 'drawer fronts')];
+        $travel = $slide->toDouble();
+        $swept = [
+            $site->block($x, $x + $width->result->toDouble(), $y1 - $travel, $y1 + $travel, $up, $up + $share->result->toDouble()),
+            $site->block($inset, $inset + $wide, $y1, $site->face() + $travel + self::PULL, $foot, $foot + $front->result->toDouble()),
+        ];
+        $moving = array_map(fn (Placed $one) => $one->piece->key, [...$box->placed, $placed]);
+        $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, $swept, $travel);
+
+        return Assembly::all($box, new Assembly([$placed], $joints, $this->hardware($site, $box, $wide, $slide), [], [], [$movement]), $packers);
+    }
+
+    private function face(OpeningSite $site, string $number, Working $front): Piece
+    {
+        $length = $site->between()->minusTimes('gap left and right', 2, $site->terms->rules->get(Rule::DoorReveal));
+
+        return $site->make->moving("drawer-$number-face", 'Drawer front', $length, $front, Purpose::Front, Grain::Length, [new Finished('all four', Finish::Banded)], ['screwed from inside the drawer'], "drawer-$number-face");
+    }
+
+    /** What brings the slides flush with the frame: boards beside each side, or a strip on edge where the frame stands further in. */
+    private function packers(OpeningSite $site, string $number, Length $slide, float $y1, float $line): Assembly
+    {
+        [$left, $right] = $site->frame();
+        $t = $site->terms->board();
+        $wide = $site->width()->result->toDouble();
+        $y = $y1 - $slide->toDouble() - $site->terms->rule(Rule::SlideFront);
+        $placed = $joints = [];
+        $beside = $site->beside();
+        foreach ([['L', $left, $beside[0]], ['R', $right, $beside[1]]] as [$hand, $in, $side]) {
+            $boards = (int) floor(($in + 1e-6) / $t);
+            $isFilled = $boards >= 1 && $in - $boards * $t <= self::SHIM;
+            if ($in < self::SHIM) {
+                continue;
+            }
+            $across = $isFilled ? Working::start('packer width', Length::ofMillimetres(self::PACKER)) : Working::start('what the frame stands inside the board', Length::ofDouble($in));
+            for ($k = 0; $k < max(1, $isFilled ? $boards : 1); $k++) {
+                $role = "drawer-$number-packer-$hand".($k === 0 ? '' : '-'.($k + 1));
+                $piece = $site->make->inner($role, 'Packer', Working::start('length of the slides', $slide), $across, Purpose::Carcass, Grain::Any, [], $isFilled ? ['screwed to the side'] : ['on edge, screwed to the side'], null, $role);
+                $deep = $piece->width->result->toDouble();
+                $placed[] = $isFilled
+                    ? $site->placed($piece, $hand === 'L' ? $k * $t : $wide - ($k + 1) * $t, $y, $line - $deep / 2, Way::Out, Way::Up, Way::Right, Part::Cleat)
+                    : $site->placed($piece, $hand === 'L' ? 0.0 : $wide - $deep, $y, $line - $t / 2, Way::Out, Way::Right, Way::Up, Part::Cleat);
+                $joints[] = new Joint($piece->key, $k === 0 ? $side : $placed[count($placed) - 2]->piece->key, JointKind::Screws, 'packers to the sides');
+            }
+        }
+
+        return new Assembly($placed, $joints);
+    }
+
+    /** @return list<Hardware> */
+    private function hardware(OpeningSite $site, Assembly $box, float $wide, Length $slide): array
+    {
+        $own = 0.0;
+        foreach ($box->placed as $placed) {
+            $own += $placed->piece->outline->area() * $placed->piece->thickness->toDouble() * 1e-9 * $placed->piece->material->density;
+        }
+        $asked = self::SPARE * ($own + $this->load);
+        $class = self::CLASSES[count(self::CLASSES) - 1];
+        foreach (array_reverse(self::CLASSES) as $one) {
+            $class = $one >= $asked ? $one : $class;
+        }
+        $hardware = [new Hardware(sprintf('pair of drawer slides %s, %d kg', $site->terms->format->write($slide), $class), 1, 'drawers')];
+
+        return $this->pull === Pull::Hole ? $hardware : [...$hardware, new Hardware(lcfirst($this->pull->label()), $wide > self::TWO_PULLS ? 2 : 1, 'drawer fronts')];
+    }
+
+    private function tooLow(OpeningSite $site, float $lowest): Finding
+    {
+        $each = self::LOWEST + $site->terms->rule(Rule::DrawerAir) + $site->terms->rule(Rule::PairGap);
+        [, , $foot, $top] = $site->frame();
+        $fits = max(1, (int) floor(($site->height()->result->toDouble() - $foot - $top) / $each));
+        $ways = $fits < $this->count ? [new WayOut($fits === 1 ? 'Make one drawer' : "Make $fits drawers", Edits::tier($site->opening->tierId)->setting(['count' => $fits, 'grade' => null]))] : [];
+
+        return Finding::clash(Code::DrawerLow, sprintf('%s a box of %s; %s is the least that holds anything.', $this->count === 1 ? 'The drawer leaves' : "$this->count drawers leave", $site->terms->write(max(0.0, $lowest)), $site->terms->write(self::LOWEST)), $site->opening->tierId)
+            ->withWaysOut([...$ways, $this->emptied($site)]);
+    }
+
+    private function noSlide(OpeningSite $site, Working $free): Finding
+    {
+        $shortest = $site->terms->rules->unit === Unit::Inch ? Length::ofDouble(self::IMPERIAL[0] * 25.4) : Length::ofMillimetres(self::METRIC[0]);
+        $deeper = $site->box->outerDepth()->plus($shortest)->minus($free->result)->roundedUp($site->terms->format->step);
+
+        return Finding::clash(Code::NoSlideFits, sprintf('%s of depth is left for slides; the shortest is %s.', $site->terms->format->write($free->result->roundedDown($site->terms->format->step)), $site->terms->format->write($shortest)), $site->opening->tierId)
+            ->withWaysOut([new WayOut(sprintf('Make the box %s deep', $site->terms->format->write($deeper)), Edits::tier($site->box->id)->measuring('depth', $deeper)), $this->emptied($site)]);
+    }
+
+    private function tooNarrow(OpeningSite $site, Working $width): Finding
+    {
+        return Finding::clash(Code::TooSmall, sprintf('Between its stiles there is no room for a drawer: the box would be %s wide.', $site->terms->write(max(0.0, $width->result->toDouble()))), $site->opening->tierId)->withWaysOut([$this->emptied($site)]);
+    }
+
+    private function emptied(OpeningSite $site): WayOut
+    {
+        return new WayOut('Leave an open gap instead', Edits::tier($site->opening->tierId)->emptied());
+    }
+
+    /** @return list<Finding> */
+    private function racks(OpeningSite $site, Working $width, Length $slide): array
+    {
+        $wide = $width->result->toDouble();
+
+        return $wide > 2 * $slide->toDouble() || $wide > self::WIDEST
+            ? [Finding::warning(Code::DrawerRacks, sprintf('A drawer %s wide on slides of %s binds when it is pulled at one side. Divide the bay, or make the box deeper.', $site->terms->write($wide), $site->terms->format->write($slide)), $site->opening->tierId)]
+            : [];
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Units;
+
+use Incastro\Rules\Parameters\Choosable;
+
+/** By what a front is opened. */
+enum Pull: string implements Choosable
+{
+    case Bar = 'bar';
+    case Knob = 'knob';
+    case Cup = 'cup';
+    case Hole = 'hole';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Bar => 'Bar',
+            self::Knob => 'Knob',
+            self::Cup => 'Cup pull',
+            self::Hole => 'Finger hole',
+        };
+    }
+}

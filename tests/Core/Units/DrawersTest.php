@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Units;
+
+use Incastro\Measure\Length;
+use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Rules\Finding;
+use Incastro\Units\Hardware;
+use Incastro\Units\Insides\Drawers;
+use Incastro\Units\Pull;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\TestLayout;
+
+final class DrawersTest extends TestCase
+{
+    public function test_three_drawers_graduated_by_40_by_hand(): void
+    {
+        // 764.6 × 864.6 clear, frame 20.3 at the sides and 27.3 at foot and top: face opening 724 × 810; face at 554.
+        $box = UnitBox::metric();
+        $built = $box->build(new Drawers(3, Length::ofMillimetres(40), 25, Pull::Bar));
+        $pieces = $box->pieces($built);
+        // (810 − 2 · 2.5 − 2 · 2.5 − 3 · 40)/3 = 226.67, down to 226.5; then 40 more; the lowest takes the rest.
+        self::assertSame([719.0, 226.5, [22.8, 741.8, 536.0, 554.0, 608.3, 834.8]], $pieces['drawer-3-face']);
+        self::assertSame([719.0, 266.5], array_slice($pieces['drawer-2-face'], 0, 2));
+        self::assertSame([719.0, 307.0], array_slice($pieces['drawer-1-face'], 0, 2));
+        // Box 724 − 2 · 12.7 − 1 = 697.6, down to 697.5; slides 536 − 17.7 − 10 = 508.3: 500; heights of the fronts less 25, down.
+        self::assertSame([500.0, 282.0, [33.55, 45.55, 36.0, 536.0, 41.8, 323.8]], $pieces['drawer-1-side-L']);
+        self::assertSame([241.0, 201.0], [$pieces['drawer-2-side-R'][1], $pieces['drawer-3-side-R'][1]]);
+        self::assertSame([673.5, 282.0, [45.55, 719.05, 524.0, 536.0, 41.8, 323.8]], $pieces['drawer-1-front']);
+        self::assertSame([45.55, 719.05, 36.0, 48.0, 41.8, 323.8], $pieces['drawer-1-back'][2]);
+        // 697.5 − 24 + 2 · 6 − 2 = 683.5 by 500 − 24 + 12 − 2 = 486, its underside 10 over the foot, 5 in each groove.
+        self::assertSame([683.5, 486.0, [40.55, 724.05, 43.0, 529.0, 51.8, 57.8]], $pieces['drawer-1-bottom']);
+        // The frame stands 20.3 in: a board of 17.7 and a shim of 2.6 on each side.
+        self::assertSame([500.0, 60.0, [0.0, 17.7, 33.0, 533.0]], [...array_slice($pieces['drawer-1-packer-L'], 0, 2), array_slice($pieces['drawer-1-packer-L'][2], 0, 4)]);
+        self::assertSame([], $built->findings);
+        $slides = array_values(array_filter($built->hardware, fn (Hardware $one) => str_contains($one->name, 'slides')));
+        // 25 kg and a box of some 10 kg, and a quarter more: 45 kg.
+        self::assertSame(array_fill(0, 3, 'pair of drawer slides 500 mm, 45 kg'), array_map(fn (Hardware $one) => $one->name, $slides));
+        // A front of 719 has two pulls.
+        self::assertSame(6, array_sum(array_map(fn (Hardware $one) => $one->name === 'bar' ? $one->quantity : 0, $built->hardware)));
+    }
+
+    public function test_a_drawer_sweeps_its_way_out(): void
+    {
+        $built = UnitBox::metric()->build(new Drawers(3, Length::ofMillimetres(40), 25, Pull::Bar));
+        self::assertSame(['Drawer 3 of B1', 'Drawer 2 of B1', 'Drawer 1 of B1'], array_map(fn ($one) => $one->name, $built->movements));
+        [$box, $front] = $built->movements[2]->swept;
+        // 500 out from 6 + 536; the front 18 more, and a pull of 35.
+        self::assertEqualsWithDelta([6.0 + 36.0, 6.0 + 1036.0], [$box->v0, $box->v1], 1e-6);
+        self::assertEqualsWithDelta(6.0 + 554.0 + 500.0 + 35.0, $front->v1, 1e-6);
+    }
+
+    /** @return list<string> codes of what is found, with three drawers unless said otherwise */
+    private static function codes(TestLayout $layout): array
+    {
+        return array_values(array_unique(array_map(fn (Finding $finding) => $finding->code->value, array_filter($layout->plan()->findings, fn (Finding $finding) => $finding->severity->value !== 'note'))));
+    }
+
+    private static function layout(array $with = [], array $size = [], float $deep = 560.0): TestLayout
+    {
+        return TestLayout::of([
+            TestLayout::bay('a', $size, [Doc::tier('low', ['size' => TestLayout::mm(700), 'holds' => Doc::holds('drawers', $with)]), Doc::tier('high', ['joined' => false])]),
+            TestLayout::bay('b'),
+        ], ['depth' => TestLayout::mm($deep)]);
+    }
+
+    public function test_what_cannot_be_says_why_and_how_far(): void
+    {
+        self::assertSame([], self::codes(self::layout()));
+        self::assertSame(['drawer-low'], self::codes(self::layout(['count' => 9])));
+        self::assertSame(['no-slide-fits'], self::codes(self::layout([], [], 280.0)));
+        self::assertContains('drawer-racks', self::codes(self::layout([], ['size' => TestLayout::mm(760)], 380.0)));
+        self::assertSame(['too-small'], self::codes(self::layout([], ['size' => TestLayout::mm(120)])));
+        // 280 − 18 − 6 + 18 − 18 − 18 − 10 = 228 left; 22 more bring the shortest slide of 250 in.
+        $clash = array_values(self::layout([], [], 280.0)->clashes())[0];
+        self::assertStringContainsString('228 mm of depth is left for slides; the shortest is 250 mm.', $clash->sentence);
+        self::assertSame('Make the box 302 mm deep', $clash->waysOut[0]->label);
+        foreach (['drawer-low' => self::layout(['count' => 9]), 'no-slide-fits' => self::layout([], [], 280.0)] as $code => $layout) {
+            $after = $layout->edited($layout->clashes()[0]->waysOut[0]->edit);
+            self::assertNotContains($code, self::codes($after));
+        }
+    }
+
+    public function test_a_drawer_that_strikes_something_is_named_with_what_it_strikes(): void
+    {
+        // A radiator on the left wall, from 20 to 180 behind the front line, stands 120 out; the face is at 400, and the first
+        // drawer front begins some 45 from the wall.
+        $layout = self::layout(deep: 400.0)->thing('radiator', 'radiator', 20, 100, 160, 500, 120, 'may-be-covered', ['wall' => 1]);
+        $strikes = array_values(array_filter($layout->plan()->findings, fn (Finding $finding) => $finding->code->value === 'strikes'));
+        self::assertNotSame([], $strikes);
+        self::assertStringContainsString('strikes radiator on its way', $strikes[0]->sentence);
+        self::assertSame('low', $strikes[0]->place);
+        // Away with it, every drawer comes out.
+        self::assertNotContains('strikes', self::codes($layout->edited(new \Incastro\Rules\Edit('things.radiator.rule', 'removed'))));
+    }
+}

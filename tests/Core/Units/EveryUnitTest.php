@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Units;
+
+use Incastro\Measure\LengthFormat;
+use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\Recipes\Recipe;
+use Incastro\Planning\SpacePlan;
+use Incastro\Rules\Finding;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Parameters\Blueprint;
+use Incastro\Rules\Severity;
+use Incastro\Survey\Space\SpaceKind;
+use Incastro\Units\Family;
+use Incastro\Units\Kinds;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\TestKind;
+use Tests\Core\TestLayout;
+
+/**
+ * What every unit owes: at the least, the most and the usual of each of its parameters, in plumb and in crooked spaces, under a
+ * rake and a slope, and in both unit systems, what is built of it stands free and joined, or it says itself why not.
+ */
+final class EveryUnitTest extends TestCase
+{
+    /** @return array<string, array{string}> */
+    public static function kinds(): array
+    {
+        $kinds = array_map(fn (Blueprint $one) => $one->about->kind, Kinds::standard()->of(...Family::cases()));
+
+        return array_combine($kinds, array_map(fn (string $kind) => [$kind], $kinds));
+    }
+
+    /** @return list<array<string, mixed>> what it may be set to: as usual, and each parameter at its bounds or to every choice */
+    private static function settings(Blueprint $blueprint): array
+    {
+        $settings = [[]];
+        foreach ($blueprint->described(new HouseRules(LengthFormat::millimetres()->unit), LengthFormat::millimetres()) as $parameter) {
+            $values = match ($parameter['type']) {
+                'count' => [$parameter['least'], $parameter['most']],
+                'size' => array_map(fn (array $length) => ['nm' => $length['nm'], 'typed' => ''], [$parameter['least'], $parameter['most']]),
+                'choice' => array_column($parameter['choices'], 'value'),
+                'toggle' => [true, false],
+                default => [],
+            };
+            array_push($settings, ...array_map(fn (mixed $value) => [$parameter['name'] => $value], $values));
+        }
+
+        return $settings;
+    }
+
+    /**
+     * A layout with the unit in the middle of what usually stands around it.
+     *
+     * @param  array<string, mixed>  $with
+     * @return array<string, mixed>
+     */
+    private static function layout(string $kind, array $with): array
+    {
+        $holds = Doc::holds($kind, $with);
+        $isMember = Kinds::standard()->family($kind) === Family::Member;
+        $low = ['size' => TestLayout::mm(600)];
+        $bays = [
+            Doc::bay('a', [Doc::tier('a-1', ['holds' => $isMember ? Recipe::box(0, 1) : $holds] + $low), Doc::tier('a-2', ['joined' => false, 'holds' => Recipe::gap()])]),
+            Doc::bay('b', [Doc::tier('b-1', ['holds' => Recipe::box(0, 1)] + $low), Doc::tier('b-2', ['joined' => false, 'holds' => $isMember ? Recipe::gap() : $holds])]),
+        ];
+        $form = $isMember ? Kinds::standard()->find($kind)?->make([], new HouseRules(LengthFormat::millimetres()->unit)) : null;
+        $cells = $form === null ? [] : match ($form->form()->value) {
+            'over' => ['a-1', 'b-1'],
+            'beside' => ['b'],
+            default => ['a', 'b'],
+        };
+        $members = $isMember ? [array_replace(Doc::member('m', $kind, $cells), ['with' => $with])] : [Recipe::plinth('p', ['a', 'b'])];
+
+        return ['runs' => [Doc::run('r', 0, $bays)], 'members' => $members] + Doc::none();
+    }
+
+    #[DataProvider('kinds')]
+    public function test_it_stands_free_and_joined_or_says_why_not(string $kind): void
+    {
+        $blueprint = Kinds::standard()->find($kind);
+        self::assertNotNull($blueprint);
+        $fitting = 0;
+        foreach ([[SpaceKind::Alcove, 'mm/1'], [SpaceKind::Closet, 'in/16'], [SpaceKind::UnderStair, 'mm/1'], [SpaceKind::RoofSlope, 'in/16'], [SpaceKind::RoomCorner, 'mm/1']] as $i => [$space, $measure]) {
+            $room = new TestKind($space, 31 + $i, $measure);
+            foreach (self::settings($blueprint) as $with) {
+                $plan = $room->plan(self::layout($kind, $with));
+                $name = sprintf('%s %s in %s', $kind, json_encode($with), $space->value);
+                self::assertSame([], self::faults($plan), $name);
+                $fitting += $plan->verdict->state === 'fits' ? 1 : 0;
+            }
+        }
+        // It is not made free by being refused everywhere.
+        self::assertGreaterThan(0, $fitting);
+    }
+
+    /** @return list<string> what only the check of the whole found: a unit that cannot be made says so itself */
+    private static function faults(SpacePlan $plan): array
+    {
+        $clashes = array_filter($plan->findings, fn (Finding $finding) => $finding->severity === Severity::Clash);
+        $codes = array_map(fn (Finding $finding) => $finding->code->value, $clashes);
+        $isSaid = array_filter($codes, fn (string $code) => ! str_starts_with($code, 'assembled-')) !== [];
+
+        return $isSaid ? [] : array_values(array_map(fn (Finding $finding) => $finding->sentence, $clashes));
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Units;
+
+use Incastro\Fit\Box;
+use Incastro\Fit\BoxTop;
+use Incastro\Fit\Column;
+use Incastro\Fit\Holds\HoldsOpening;
+use Incastro\Fit\Opening;
+use Incastro\Fit\Terms;
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
+use Incastro\Measure\LengthReader;
+use Incastro\Measure\Unit;
+use Incastro\Measure\Working;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\SheetGood;
+use Incastro\Units\Assembly;
+use Incastro\Units\Placed;
+use Incastro\Units\Shell\BoxBuilder;
+use Tests\Core\TestAlcove;
+
+/** A box of one opening on its own, by its outer sizes as one types them, and what is built in it in the opening's own frame. */
+final readonly class UnitBox
+{
+    private Length $board;
+
+    private Length $behind;
+
+    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre)
+    {
+        $this->board = $this->length($unit === Unit::Inch ? '23/32' : '17.7');
+        $this->behind = $this->length($unit === Unit::Inch ? '7/32' : '6');
+    }
+
+    /** 800 × 900 × 560 with boards of 17.7, a back of 6 and a face frame of 18. */
+    public static function metric(): self
+    {
+        return new self('800', '900', '560');
+    }
+
+    private function length(string $typed): Length
+    {
+        return (new LengthReader($this->unit))->read($typed);
+    }
+
+    public function build(HoldsOpening $unit): Assembly
+    {
+        $size = fn (Length $length) => Working::start('chosen', $length);
+        $inner = fn (string $typed) => $size($this->length($typed)->minus($this->board->times(2)));
+        $t = $this->board->toDouble();
+        $opening = new Opening('tier', $inner($this->height), $t, $unit);
+        $box = new Box('tier', 'B1', 0.0, 0.0, 0.0, $size($this->length($this->width)), $size($this->length($this->height)), $size($this->length($this->depth)), BoxTop::flat($this->length($this->height)->toDouble()), [new Column('bay', $inner($this->width), $t, [$opening])]);
+        $material = fn (string $id, Length $thick) => new SheetGood($id, $id, $thick, 680.0);
+        $frame = $this->length($this->unit === Unit::Inch ? '3/4' : '18');
+        $drawer = $this->length($this->unit === Unit::Inch ? '15/32' : '12');
+        $all = [$material('carcass', $this->board), $material('frame', $frame), $material('back', $this->behind), $material('drawer', $drawer), $material('front', $frame)];
+        $catalogue = new Catalogue($all, ['carcass' => 'carcass', 'frame' => 'frame', 'back' => 'back', 'drawer' => 'drawer', 'front' => 'front']);
+        $room = TestAlcove::leaning()->survey()->room ?? throw new \LogicException('The test alcove has a room.');
+
+        return (new BoxBuilder($box, new Terms($room, new HouseRules($this->unit), $catalogue, $this->unit === Unit::Inch ? LengthFormat::inches() : LengthFormat::millimetres())))->build();
+    }
+
+    /**
+     * Pieces by their marks: length and width as cut, and from where to where they stand in the opening: x, y and z.
+     *
+     * @return array<string, array{float, float, array{float, float, float, float, float, float}}>
+     */
+    public function pieces(Assembly $assembly): array
+    {
+        $pieces = [];
+        foreach ($assembly->placed as $placed) {
+            $pieces[substr($placed->piece->mark, 3)] = [$placed->piece->length->result->toDouble(), $placed->piece->width->result->toDouble(), $this->place($placed)];
+        }
+
+        return $pieces;
+    }
+
+    /** @return array{float, float, float, float, float, float} */
+    private function place(Placed $placed): array
+    {
+        $b = $placed->bounds;
+        [$t, $back] = [$this->board->toDouble(), $this->behind->toDouble()];
+
+        return array_map(fn (float $at) => round($at, 3), [$b->u0 - $t, $b->u1 - $t, $b->v0 - $back, $b->v1 - $back, $b->z0 - $t, $b->z1 - $t]);
+    }
+}
