@@ -11,9 +11,9 @@ use App\Models\Space;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
-use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\JobChoices;
+use Incastro\Planning\MaterialChoices;
 use Incastro\Planning\Layout\LayoutChoices;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Rules\Edit;
@@ -158,7 +158,7 @@ final class History
     {
         [$choices, $inverse] = $target instanceof Job
             ? JobChoices::apply($target->choices, $edit)
-            : SpaceChoices::apply($target->choices, $edit, LengthFormat::of($job->choices['measure']), Length::ofNanometres($job->choices['materials']['carcass']['thickness']['nm']));
+            : SpaceChoices::apply($target->choices, $edit, LengthFormat::of($job->choices['measure']), MaterialChoices::read($job->choices)->carcass->thickness);
         $target->choices = $choices;
         $target->version++;
         $target->save();

@@ -13,11 +13,13 @@ use Incastro\Survey\Room\Room;
 use Incastro\Survey\Space\EdgeKind;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
+use Incastro\Units\Assembly;
 
 /** A space from above with all its runs in it: the back wall lies at the top, as one who faces it stands. */
 final readonly class FurniturePlan
 {
-    public function __construct(private FittedLayout $layout, private Room $room, private LengthFormat $format)
+    /** @param list<Assembly> $assemblies of each run; what moves in them is drawn where it goes */
+    public function __construct(private FittedLayout $layout, private Room $room, private LengthFormat $format, private array $assemblies = [])
     {
     }
 
@@ -30,6 +32,7 @@ final readonly class FurniturePlan
             'furniture' => array_merge([], ...array_map($this->boxes(...), $runs)),
             'worktops' => array_merge([], ...array_map($this->worktops(...), $runs)),
             'shelves' => array_merge([], ...array_map($this->shelves(...), $runs)),
+            'movements' => array_merge([], ...array_map($this->movements(...), array_keys($this->assemblies), $this->assemblies)),
             'things' => array_merge([], ...array_map($this->thing(...), $this->room->things)),
             'dimensions' => array_merge([], ...array_map($this->dimensions(...), $runs)),
         ]);
@@ -101,6 +104,21 @@ final readonly class FurniturePlan
     private function shelves(FittedRun $run): array
     {
         return array_map(fn ($shelf) => new Outline($this->placed($run, array_map(fn (Point $point) => [$point->x, $point->y], $shelf->outline)), true, Style::Board, $shelf->tierId), $run->shelves);
+    }
+
+    /** @return list<Shape> what is drawn out or swung, as far as it goes; one line for those over each other */
+    private function movements(int $r, Assembly $assembly): array
+    {
+        $run = $this->layout->runs[$r];
+        $shapes = [];
+        foreach ($assembly->movements as $movement) {
+            foreach ($movement->swept as $block) {
+                $key = sprintf('%.0f/%.0f/%.0f', $block->u0, $block->u1, $block->v1);
+                $shapes[$key] = new Outline($this->placed($run, self::rectangle($block->u0, $block->u1, $block->v0, $block->v1)), true, Style::Swing, $movement->tier);
+            }
+        }
+
+        return array_values($shapes);
     }
 
     /** @return list<Shape> */

@@ -45,7 +45,7 @@ final class FitController extends Controller
         $r = max(0, (int) array_search($data['run'] ?? null, array_map(fn ($run) => $run->run->id, $fitted->layout->runs), true));
         $run = $fitted->layout->runs[$r];
         $drawing = match ($data['view']) {
-            'plan' => (new FurniturePlan($fitted->layout, $room, $plan->job->format))->draw(),
+            'plan' => (new FurniturePlan($fitted->layout, $room, $plan->job->format, $fitted->assemblies))->draw(),
             'section' => (new SectionDrawing($run, $fitted->assemblies[$r], $room, $plan->job->format))->at((float) ($data['at'] ?? ($run->left + $run->right) / 2)),
             default => (new SolidDrawing($run, $fitted->assemblies[$r]))->draw($data['view'] === 'apart'),
         };
