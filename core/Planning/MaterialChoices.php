@@ -80,7 +80,7 @@ final readonly class MaterialChoices
     /** @param array<string, mixed> $document */
     private function refuseUsed(array $document, string $path, string $id): void
     {
-        $served = array_map(fn (int|string $purpose) => lcfirst(Purpose::from((string) $purpose)->label()), array_keys($document['uses'], $id, true));
+        $served = array_map(fn (Purpose $purpose) => lcfirst($purpose->label()), array_filter(Purpose::cases(), fn (Purpose $purpose) => ($document['uses'][$purpose->value] ?? null) === $id));
         $stocked = count(array_filter($document['stock'], fn (array $entry) => $entry['material'] === $id));
         if ($served !== [] || $stocked > 0) {
             throw new InvalidChoice($path, 'This material is still used: '.implode(', ', [...$served, ...($stocked > 0 ? [sprintf('%d in stock', $stocked)] : [])]).'. Choose another for that first.');

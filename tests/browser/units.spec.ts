@@ -1,0 +1,66 @@
+import { expect, test } from '@playwright/test'
+import { landingAlcove, opened } from './person'
+
+test('drawers are put in, set otherwise, refused in words, and set back to as usual', async ({ page }) => {
+  await landingAlcove(page, 'fit')
+  await page.getByRole('combobox', { name: 'What it holds' }).click()
+  await page.getByRole('option', { name: 'Drawers' }).click()
+  // 2312 high between stiles: three fronts of some 740, whose boxes are no higher than 400.
+  const count = page.getByRole('spinbutton', { name: 'Drawers' })
+  await expect(count).toHaveValue('3')
+  await count.fill('6')
+  await count.press('Enter')
+  await expect(page.getByRole('button', { name: 'Drawers as usual' })).toBeVisible()
+  const grade = page.getByRole('textbox', { name: 'Each front higher than the one over it' })
+  await grade.fill('150')
+  await grade.press('Enter')
+  await expect(
+    page.getByText(/“150” was understood as 150 mm. It must be between 0 mm and 100 mm/),
+  ).toBeVisible()
+  await expect(grade).toHaveValue('150')
+  await grade.fill('20')
+  await grade.press('Enter')
+  await expect(
+    page.getByRole('button', { name: 'Each front higher than the one over it as usual' }),
+  ).toBeVisible()
+  await page.getByRole('button', { name: 'Each front higher than the one over it as usual' }).click()
+  await expect(grade).toHaveValue('')
+  await page.getByRole('button', { name: 'Drawers as usual' }).click()
+  await expect(count).toHaveValue('3')
+})
+
+test('drawer boxes of another material change their sizes', async ({ page }) => {
+  await landingAlcove(page, 'fit')
+  await page.getByRole('combobox', { name: 'What it holds' }).click()
+  await page.getByRole('option', { name: 'Drawers' }).click()
+  await expect(page.getByRole('spinbutton', { name: 'Drawers' })).toHaveValue('3')
+  await page.getByRole('link', { name: /^Pieces/ }).click()
+  const back = (length: string) => page.getByRole('button', { name: `B1-drawer-3-back, length: ${length}` })
+  // 883 wide outside, 807 between the stiles: 807 − 2 · 12.7 − 1 = 780.6, down to 780.5, less two sides of 12.
+  await expect(back('756.5 mm')).toBeVisible()
+  await page.getByRole('button', { name: 'Landing alcove: rules and materials' }).click()
+  await opened(page)
+  await page.getByRole('combobox', { name: 'Drawer boxes' }).click()
+  await page.getByRole('option', { name: 'Birch plywood 18', exact: true }).click()
+  await page.getByRole('button', { name: 'Take Birch plywood 18 out' }).click()
+  await expect(
+    page.getByText(/This material is still used: boxes and plinth, drawer boxes, 2 in stock/),
+  ).toBeVisible()
+  await page.getByRole('button', { name: 'Close' }).first().click()
+  // The same less two sides of 18.
+  await expect(back('744.5 mm')).toBeVisible()
+})
+
+test('a worktop stands out as far as is chosen', async ({ page }) => {
+  await landingAlcove(page, 'fit')
+  await page.getByRole('button', { name: 'Start from another layout' }).click()
+  await page.getByRole('button', { name: 'Start from: Base cupboards, shelves above' }).click()
+  const member = page.getByRole('region', { name: 'Worktop' })
+  await member.getByLabel('Stands over the face').fill('35')
+  await member.getByLabel('Stands over the face').press('Enter')
+  await expect(member.getByRole('button', { name: 'Stands over the face as usual' })).toBeVisible()
+  await member.getByRole('button', { name: 'Take the worktop away' }).click()
+  await expect(member).toHaveCount(0)
+  await page.getByRole('button', { name: 'Worktop over this tier' }).click()
+  await expect(member).toBeVisible()
+})
