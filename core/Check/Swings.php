@@ -63,10 +63,10 @@ final readonly class Swings
         $note = function (float $by, string $what, string $id) use (&$worst): void {
             $worst = $by > $worst[0] ? [$by, $what, $id] : $worst;
         };
-        foreach ($movement->swept as $block) {
-            $solid = Solid::block($block);
+        foreach ($movement->swept as $prism) {
+            $solid = Solid::prism($prism);
             foreach ($this->assemblies[$r]->placed as $placed) {
-                if (! in_array($placed->piece->key, $movement->moving, true) && $placed->bounds->meets($block, Assembled::TOUCH)) {
+                if (! in_array($placed->piece->key, $movement->moving, true) && $placed->bounds->meets($solid->bounds, Assembled::TOUCH)) {
                     $note($placed->solid()->overlap($solid, Assembled::TOUCH), $placed->piece->mark, $placed->owner);
                 }
             }
@@ -105,8 +105,8 @@ final readonly class Swings
             }
             // Two that meet are told once, by the run that comes first.
             foreach ($o > $r ? $this->assemblies[$o]->movements : [] as $its) {
-                foreach ($its->swept as $block) {
-                    $note($swept->overlap(self::inRoom(Solid::block($block), $other->frame), Assembled::TOUCH), lcfirst($its->name).', when both are open', $its->tier);
+                foreach ($its->swept as $prism) {
+                    $note($swept->overlap(self::inRoom(Solid::prism($prism), $other->frame), Assembled::TOUCH), lcfirst($its->name).', when both are open', $its->tier);
                 }
             }
         }
@@ -136,8 +136,12 @@ final readonly class Swings
     /** Room for a person before what is drawn out. */
     private function narrow(int $r, FittedRun $run, Movement $movement): ?Finding
     {
-        $out = max(array_map(fn (Block $block) => $block->v1, $movement->swept));
-        $before = array_map(fn (Block $block) => new Block($block->u0, $block->u1, $out - 1.0, $out + self::PERSON, $block->z0, $block->z1), $movement->swept);
+        if ($movement->travel <= 0.0) {
+            return null;
+        }
+        $swept = array_map(fn (Prism $prism) => Solid::prism($prism)->bounds, $movement->swept);
+        $out = max(array_map(fn (Block $block) => $block->v1, $swept));
+        $before = array_map(fn (Block $block) => new Block($block->u0, $block->u1, $out - 1.0, $out + self::PERSON, $block->z0, $block->z1), $swept);
         $most = 0.0;
         foreach ($before as $block) {
             $inRoom = self::inRoom(Solid::block($block), $run->frame);

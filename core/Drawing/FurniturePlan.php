@@ -112,9 +112,9 @@ final readonly class FurniturePlan
         $run = $this->layout->runs[$r];
         $shapes = [];
         foreach ($assembly->movements as $movement) {
-            foreach ($movement->swept as $block) {
-                $key = sprintf('%.0f/%.0f/%.0f', $block->u0, $block->u1, $block->v1);
-                $shapes[$key] = new Outline($this->placed($run, self::rectangle($block->u0, $block->u1, $block->v0, $block->v1)), true, Style::Swing, $movement->tier);
+            foreach ($movement->swept as $prism) {
+                $points = array_map(fn (Point $point) => [$point->x, $point->y], $prism->profile);
+                $shapes[json_encode(array_map(fn (array $point) => array_map(intval(...), $point), $points))] = new Outline($this->placed($run, $points), true, Style::Swing, $movement->tier);
             }
         }
 

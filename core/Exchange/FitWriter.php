@@ -79,6 +79,8 @@ final readonly class FitWriter
             'cells' => array_map(fn (FittedCell $cell) => [
                 'id' => $cell->tier->id, 'bay' => $cell->bayId, 'box' => $cell->boxId, 'mark' => $cell->boxId === null ? null : $run->box($cell->boxId)?->mark,
                 'holds' => $this->unit($cell->tier->holds, $cell->tier->holds instanceof Unknown ? $cell->tier->holds->kind : null),
+                'front' => $cell->tier->front === null ? null : ['id' => $cell->tier->front->id, 'holds' => $this->unit($cell->tier->front->holds)],
+                'boxed' => $cell->tier->isBoxed(),
                 'width' => $this->lengths->working($cell->width), 'height' => $this->lengths->working($cell->height),
             ], $run->cells),
             'boxes' => array_map($this->box(...), $run->boxes),

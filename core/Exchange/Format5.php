@@ -53,7 +53,7 @@ final class Format5
         }
         $layout['members'] = array_map(self::member(...), $layout['members']);
 
-        return $layout;
+        return $layout + ['fronts' => []];
     }
 
     /**

@@ -63,8 +63,10 @@ final class JobFile
                 }
             }
         }
-        foreach ($layout['members'] as $m => $member) {
-            $layout['members'][$m]['with'] = (object) $member['with'];
+        foreach (array_keys(LayoutDocument::BESIDE) as $list) {
+            foreach ($layout[$list] as $m => $entry) {
+                $layout[$list][$m]['with'] = (object) $entry['with'];
+            }
         }
 
         return $layout;
@@ -193,8 +195,10 @@ final class JobFile
                 }
             }
         }
-        foreach ($layout['members'] as $m => $member) {
-            array_push($faults, ...self::faultsOfUnit("$path.members[$m]", isset($member['with']) ? $member : null, $format, Family::Member));
+        foreach (LayoutDocument::BESIDE as $list => $family) {
+            foreach ($layout[$list] ?? [] as $m => $entry) {
+                array_push($faults, ...self::faultsOfUnit("$path.{$list}[$m]", isset($entry['with']) ? $entry : null, $format, $family));
+            }
         }
 
         return $faults;

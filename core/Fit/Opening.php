@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Fit;
 
 use Incastro\Fit\Holds\HoldsOpening;
+use Incastro\Fit\Layout\Front;
 use Incastro\Measure\Working;
 
 /**
@@ -18,6 +19,7 @@ final readonly class Opening
         public Working $height,
         public float $z,
         public HoldsOpening $holds,
+        public ?Front $front = null,
     ) {
     }
 }

@@ -19,13 +19,16 @@ enum Code: string
     case Caution = 'caution';
     case Clearance = 'clearance';
     case Covered = 'covered';
+    case DoorHeavy = 'door-heavy';
     case DoorSwing = 'door-swing';
+    case DoorWide = 'door-wide';
     case DrawerLow = 'drawer-low';
     case DrawerRacks = 'drawer-racks';
     case EndPanelNowhere = 'end-panel-nowhere';
     case EscapeCovered = 'escape-covered';
     case FrontClosed = 'front-closed';
     case FreeFloor = 'free-floor';
+    case FrontTwice = 'front-twice';
     case GoingInMouth = 'going-in-mouth';
     case GoingInSlid = 'going-in-slid';
     case GoingInStoodUp = 'going-in-stood-up';

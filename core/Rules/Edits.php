@@ -64,6 +64,17 @@ final readonly class Edits
         return $this->with('holds', null);
     }
 
+    /** What closes an opening is taken away. */
+    public static function withoutFront(string $id): Edit
+    {
+        return new Edit("layout.fronts.$id", null);
+    }
+
+    public static function front(string $id): self
+    {
+        return new self("layout.fronts.$id");
+    }
+
     public static function withoutMember(string $id): Edit
     {
         return new Edit("layout.members.$id", null);

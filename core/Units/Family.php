@@ -8,6 +8,7 @@ namespace Incastro\Units;
 enum Family: string
 {
     case Inside = 'inside';
+    case Front = 'front';
     case Cell = 'cell';
     case Member = 'member';
 
@@ -15,6 +16,7 @@ enum Family: string
     {
         return match ($this) {
             self::Inside => 'Insides',
+            self::Front => 'Fronts',
             self::Cell => 'Cells',
             self::Member => 'Members',
         };
@@ -24,17 +26,9 @@ enum Family: string
     {
         return match ($this) {
             self::Inside => 'Inside a box',
+            self::Front => 'In front',
             self::Cell => 'Without a box',
             self::Member => 'Under, over and beside',
-        };
-    }
-
-    public static function of(string $class): self
-    {
-        return match (true) {
-            is_a($class, InsideUnit::class, true) => self::Inside,
-            is_a($class, MemberUnit::class, true) => self::Member,
-            default => self::Cell,
         };
     }
 }

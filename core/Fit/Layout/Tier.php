@@ -22,6 +22,7 @@ final readonly class Tier
         public HoldsOpening|HoldsCell $holds,
         public ?Length $depth = null,
         public ?string $snap = null,
+        public ?Front $front = null,
     ) {
     }
 

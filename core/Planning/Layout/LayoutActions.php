@@ -22,7 +22,7 @@ final readonly class LayoutActions
         'split-bay' => 'Split the bay', 'split-tier' => 'Split the tier', 'remove-bay' => 'Join the bay with its neighbour', 'remove-tier' => 'Join the tier with its neighbour',
         'swap-bay' => 'Swap with the bay to the right', 'swap-tier' => 'Swap with the tier above', 'mirror' => 'Mirror the run',
         'copy-bay' => 'Copy the bay', 'copy-tier' => 'Copy the tier', 'base-upper' => 'Cut into base and upper', 'whole' => 'Join base and upper',
-        'add-run' => 'Add a run', 'remove-run' => 'Take the run away', 'add' => 'Add a member', 'start' => 'Start from a layout',
+        'add-run' => 'Add a run', 'remove-run' => 'Take the run away', 'add' => 'Add a member or a front', 'start' => 'Start from a layout',
     ];
 
     private LayoutIds $ids;
@@ -71,7 +71,7 @@ final readonly class LayoutActions
             'mirror' => $this->mirrored($cell),
             'add-run' => $this->withRun($value['wall'] ?? 0),
             'remove-run' => $this->withoutRun($cell),
-            'add' => $this->withMember($value['kind'] ?? '', $value['cells'] ?? []),
+            'add' => $this->withUnit($value['list'] ?? 'members', $value['kind'] ?? '', $value['cells'] ?? []),
             default => throw $this->refused('This is not an action on a layout.'),
         };
     }
@@ -124,8 +124,35 @@ final readonly class LayoutActions
             $layout['members'][$m]['cells'] = array_values(array_unique(array_intersect($cells, $ids)));
         }
         $layout['members'] = array_values(array_filter($layout['members'], fn (array $member) => $member['cells'] !== []));
+        $layout['fronts'] = $this->frontsFollow($layout, $tops, $new, $ids);
 
         return $layout;
+    }
+
+    /**
+     * A tier that was copied has a front of its own like the one before it; a front whose tier went goes with it.
+     *
+     * @param  array<string, mixed>  $layout
+     * @param  list<string>  $from  tiers of the bay
+     * @param  list<string>  $new  bays that came of it
+     * @param  list<string>  $ids  that are there
+     * @return list<array<string, mixed>>
+     */
+    private function frontsFollow(array $layout, array $from, array $new, array $ids): array
+    {
+        $fronts = array_values(array_filter($layout['fronts'], fn (array $front) => array_intersect($front['cells'], $ids) !== []));
+        foreach ($new as $id) {
+            [$r, $b] = LayoutDocument::bayAt($layout, $id) ?? [0, 0];
+            foreach (array_column($layout['runs'][$r]['bays'][$b]['tiers'], 'id') as $t => $tier) {
+                foreach (isset($from[$t]) ? $fronts : [] as $front) {
+                    if (in_array($from[$t], $front['cells'], true)) {
+                        $fronts[] = array_replace($front, ['id' => $this->ids->next(), 'cells' => [$tier]]);
+                    }
+                }
+            }
+        }
+
+        return $fronts;
     }
 
     /**
@@ -356,25 +383,26 @@ final readonly class LayoutActions
     }
 
     /** @return array<string, mixed> */
-    private function withMember(mixed $kind, mixed $cells): array
+    private function withUnit(mixed $list, mixed $kind, mixed $cells): array
     {
+        $family = is_string($list) ? LayoutDocument::BESIDE[$list] ?? null : null;
         $known = LayoutDocument::ids($this->layout);
         $cells = is_array($cells) ? array_values(array_intersect($known, $cells)) : [];
-        $blueprint = is_string($kind) && Kinds::standard()->family($kind) === Family::Member ? Kinds::standard()->find($kind) : null;
-        if ($blueprint === null || $cells === []) {
-            $names = implode(', ', array_map(fn (Blueprint $one) => $one->about->kind, Kinds::standard()->of(Family::Member)));
+        $blueprint = is_string($kind) && $family !== null && Kinds::standard()->family($kind) === $family ? Kinds::standard()->find($kind) : null;
+        if ($blueprint === null || $cells === [] || ! is_string($list)) {
+            $names = implode(', ', array_map(fn (Blueprint $one) => $one->about->kind, Kinds::standard()->of(...($family === null ? [Family::Member, Family::Front] : [$family]))));
             throw $this->refused("What is added is one of $names, and names the cells that it spans.");
         }
-        foreach ($this->layout['members'] as $member) {
-            if ($member['kind'] === $kind && array_intersect($cells, $member['cells']) !== []) {
-                throw $this->refused(sprintf('There is a %s already.', lcfirst($blueprint->about->label)));
+        foreach ($this->layout[$list] as $other) {
+            if (($other['kind'] === $kind || $family === Family::Front) && array_intersect($cells, $other['cells']) !== []) {
+                throw $this->refused(sprintf('There is a %s already.', lcfirst(Kinds::standard()->find($other['kind'])->about->label ?? $other['kind'])));
             }
         }
-        if (count($this->layout['members']) >= LayoutDocument::MOST['members']) {
-            throw $this->refused(sprintf('A space has at most %d plinths, worktops and panels.', LayoutDocument::MOST['members']));
+        if (count($this->layout[$list]) >= LayoutDocument::MOST[$list]) {
+            throw $this->refused(sprintf('A space has at most %d of them.', LayoutDocument::MOST[$list]));
         }
         $layout = $this->layout;
-        $layout['members'][] = LayoutDocument::member($this->ids->next(), $blueprint->about->kind, $cells);
+        $layout[$list][] = LayoutDocument::member($this->ids->next(), $blueprint->about->kind, $cells);
 
         return $layout;
     }

@@ -49,7 +49,7 @@ final readonly class LayoutChoices
             '' => [$this->parts->whole($edit), new Edit('layout', $layout)],
             'put' => $this->put($layout, $edit),
             'do' => $this->act($layout, $edit->path, $value),
-            'runs', 'bays', 'tiers', 'members' => $this->field($layout, $edit, $parts[1], $parts[2] ?? '', $parts[3] ?? ''),
+            'runs', 'bays', 'tiers', 'members', 'fronts' => $this->field($layout, $edit, $parts[1], $parts[2] ?? '', $parts[3] ?? ''),
             'closings' => $this->closing($layout, $edit, substr($edit->path, strlen('layout.closings.'))),
             'openings' => $this->opening($layout, $edit, $parts[2] ?? ''),
             default => throw new InvalidChoice($edit->path, sprintf('“%s” is not a field of a layout.', $edit->path)),
@@ -85,7 +85,7 @@ final readonly class LayoutChoices
     private function put(array $layout, Edit $edit): array
     {
         $closings = array_filter(array_replace($layout['closings'], $this->parts->closings($edit)), fn (?string $closing) => $closing !== null);
-        $after = ['runs' => $this->parts->runs($edit), 'members' => $this->parts->members($edit), 'closings' => $closings, 'marks' => LayoutParts::marks(is_array($edit->value) ? $edit->value['marks'] ?? [] : []) + $layout['marks']] + $layout;
+        $after = ['runs' => $this->parts->runs($edit), 'members' => $this->parts->beside($edit, 'members'), 'fronts' => $this->parts->beside($edit, 'fronts'), 'closings' => $closings, 'marks' => LayoutParts::marks(is_array($edit->value) ? $edit->value['marks'] ?? [] : []) + $layout['marks']] + $layout;
         LayoutParts::bearEachIdOnce($edit->path, $after);
 
         return [$after, self::puttingBack($layout, $after)];
@@ -104,7 +104,7 @@ final readonly class LayoutChoices
             $closings[$edge] = $layout['closings'][$edge] ?? null;
         }
 
-        return new Edit('layout.put', ['runs' => $layout['runs'], 'members' => $layout['members']] + ($closings === [] ? [] : ['closings' => $closings]) + ($layout['marks'] === [] ? [] : ['marks' => $layout['marks']]));
+        return new Edit('layout.put', ['runs' => $layout['runs'], 'members' => $layout['members'], 'fronts' => $layout['fronts']] + ($closings === [] ? [] : ['closings' => $closings]) + ($layout['marks'] === [] ? [] : ['marks' => $layout['marks']]));
     }
 
     /**
@@ -126,10 +126,8 @@ final readonly class LayoutChoices
     private function field(array $layout, Edit $edit, string $list, string $id, string $name): array
     {
         $target = self::target($layout, $list, $id) ?? throw new InvalidChoice($edit->path, 'What this would change is not there any more.');
-        if ($list === 'members' && $name === '' && $edit->value === null) {
-            $kept = array_values(array_filter($layout['members'], fn (array $member) => $member['id'] !== $id));
-
-            $after = ['members' => $kept] + $layout;
+        if (isset(LayoutDocument::BESIDE[$list]) && $name === '' && $edit->value === null) {
+            $after = array_replace($layout, [$list => array_values(array_filter($layout[$list], fn (array $entry) => $entry['id'] !== $id))]);
 
             return [$after, self::puttingBack($layout, $after)];
         }
@@ -178,7 +176,7 @@ final readonly class LayoutChoices
      */
     private function set(array $layout, Edit $edit, string $list, array $target, string $name): array
     {
-        if ($list !== 'tiers' && $list !== 'members') {
+        if ($list !== 'tiers' && ! isset(LayoutDocument::BESIDE[$list])) {
             throw new InvalidChoice($edit->path, sprintf('“%s” is not a field of a layout.', $edit->path));
         }
         $given = $name !== '' ? [$name => $edit->value] : (is_array($edit->value) ? $edit->value : []);
@@ -194,7 +192,7 @@ final readonly class LayoutChoices
      */
     private static function target(array $layout, string $list, string $id): ?array
     {
-        if ($list === 'runs' || $list === 'members') {
+        if ($list === 'runs' || isset(LayoutDocument::BESIDE[$list])) {
             return array_column($layout[$list], null, 'id')[$id] ?? null;
         }
         if ($list === 'bays') {
@@ -216,7 +214,7 @@ final readonly class LayoutChoices
     private static function with(array $layout, string $list, string $id, array $changed): array
     {
         $put = fn (array $entries) => array_map(fn (array $entry) => $entry['id'] === $id ? $changed : $entry, $entries);
-        if ($list === 'runs' || $list === 'members') {
+        if ($list === 'runs' || isset(LayoutDocument::BESIDE[$list])) {
             return array_replace($layout, [$list => $put($layout[$list])]);
         }
         $layout['runs'] = array_map(fn (array $run) => array_replace($run, ['bays' => $list === 'bays' ? $put($run['bays']) : array_map(fn (array $bay) => array_replace($bay, ['tiers' => $put($bay['tiers'])]), $run['bays'])]), $layout['runs']);
@@ -255,7 +253,7 @@ final readonly class LayoutChoices
     {
         $parts = explode('.', $edit->path);
         $action = is_array($edit->value) && is_string($edit->value['action'] ?? null) ? $edit->value['action'] : '';
-        $of = ['runs' => 'run', 'bays' => 'bay', 'tiers' => 'tier', 'members' => 'worktop or plinth'][$parts[1] ?? ''] ?? null;
+        $of = ['runs' => 'run', 'bays' => 'bay', 'tiers' => 'tier', 'members' => 'worktop or plinth', 'fronts' => 'front'][$parts[1] ?? ''] ?? null;
         $field = ['size' => $of === 'bay' ? 'width' : 'height', 'joined' => 'shared board', 'holds' => 'use', 'snap' => 'alignment'][$parts[3] ?? ''] ?? str_replace('_', ' ', $parts[4] ?? ['with' => 'settings'][$parts[3] ?? ''] ?? $parts[3] ?? 'whole');
 
         return match ($parts[1] ?? '') {
@@ -277,7 +275,7 @@ final readonly class LayoutChoices
     public static function touched(array $before, array $after, Edit $edit): array
     {
         $parts = explode('.', $edit->path);
-        if (in_array($parts[1] ?? '', ['', 'do', 'put'], true) || ($parts[1] === 'members' && count($parts) === 3)) {
+        if (in_array($parts[1] ?? '', ['', 'do', 'put'], true) || (isset(LayoutDocument::BESIDE[$parts[1]]) && count($parts) === 3)) {
             $ids = ['layout', ...self::closingsThatDiffer($before, $after)];
             foreach ([$before, $after] as $layout) {
                 foreach ($layout['runs'] as $run) {

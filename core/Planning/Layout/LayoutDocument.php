@@ -6,18 +6,22 @@ namespace Incastro\Planning\Layout;
 
 use Incastro\Fit\Layout\Size;
 use Incastro\Planning\Recipes\Recipe;
+use Incastro\Units\Family;
 use Incastro\Units\Kinds;
 
 /** The document of a layout: its parts as new, and where in it an id stands. */
 final class LayoutDocument
 {
     /** How many of each a space, a run or a bay has at most. */
-    public const MOST = ['runs' => 6, 'bays' => 24, 'tiers' => 12, 'members' => 40];
+    public const MOST = ['runs' => 6, 'bays' => 24, 'tiers' => 12, 'members' => 40, 'fronts' => 100];
+
+    /** Lists of what stands beside the tree of cells and names some of them, by the family of what it is. */
+    public const BESIDE = ['members' => Family::Member, 'fronts' => Family::Front];
 
     /** @return array<string, mixed> a space in which nothing is planned yet */
     public static function none(): array
     {
-        return ['runs' => [], 'members' => [], 'closings' => [], 'openings' => [], 'marks' => []];
+        return ['runs' => [], 'members' => [], 'fronts' => [], 'closings' => [], 'openings' => [], 'marks' => []];
     }
 
     /**
@@ -75,7 +79,7 @@ final class LayoutDocument
      */
     public static function ids(array $layout): array
     {
-        $ids = array_column($layout['members'], 'id');
+        $ids = array_merge([], ...array_map(fn (string $list) => array_column($layout[$list] ?? [], 'id'), array_keys(self::BESIDE)));
         foreach ($layout['runs'] as $run) {
             array_push($ids, ...self::idsOfRun($run));
         }
@@ -125,7 +129,7 @@ final class LayoutDocument
         foreach (self::ids($layout) as $id) {
             $names[$id] = $next();
         }
-        $renamed = ['runs' => self::replaced($layout['runs'], $names), 'members' => self::replaced($layout['members'], $names), 'openings' => $layout['openings']];
+        $renamed = ['runs' => self::replaced($layout['runs'], $names), 'members' => self::replaced($layout['members'], $names), 'fronts' => self::replaced($layout['fronts'], $names), 'openings' => $layout['openings']];
         $renamed['closings'] = [];
         foreach ($layout['closings'] as $edge => $closing) {
             [$side, $owner] = explode(':', (string) $edge, 2);

@@ -21,7 +21,7 @@ final readonly class LayoutParts
     {
         $value = is_array($edit->value) ? $edit->value : [];
         $whole = [
-            'runs' => $this->runs($edit), 'members' => $this->members($edit),
+            'runs' => $this->runs($edit), 'members' => $this->beside($edit, 'members'), 'fronts' => $this->beside($edit, 'fronts'),
             'closings' => array_filter($this->closings($edit), fn (?string $closing) => $closing !== null),
             'openings' => array_values(array_filter(is_array($value['openings'] ?? null) ? $value['openings'] : [], is_string(...))),
             'marks' => self::marks($value['marks'] ?? []),
@@ -59,12 +59,21 @@ final readonly class LayoutParts
         return array_map(fn (array $run) => $this->entry($edit->path, $run, ['wall', 'height', 'depth', 'left', 'right'], $this->fields->run(...)) + ['bays' => array_map($bay, self::entries($run, 'bays', $edit->path))], self::entries($edit->value, 'runs', $edit->path));
     }
 
-    /** @return list<array<string, mixed>> */
-    public function members(Edit $edit): array
+    /**
+     * What names cells, of one of the lists; an older layout has no fronts.
+     *
+     * @param  key-of<LayoutDocument::BESIDE>  $list
+     * @return list<array<string, mixed>>
+     */
+    public function beside(Edit $edit, string $list): array
     {
+        if ($list === 'fronts' && is_array($edit->value) && ! isset($edit->value[$list])) {
+            return [];
+        }
+
         return array_map(
-            fn (array $member) => $this->entry($edit->path, $member, [], fn () => null) + $this->units->unit($edit->path, $member, null, Family::Member) + ['cells' => array_values(array_filter(is_array($member['cells'] ?? null) ? $member['cells'] : [], is_string(...)))],
-            self::entries($edit->value, 'members', $edit->path),
+            fn (array $member) => $this->entry($edit->path, $member, [], fn () => null) + $this->units->unit($edit->path, $member, null, LayoutDocument::BESIDE[$list]) + ['cells' => array_values(array_filter(is_array($member['cells'] ?? null) ? $member['cells'] : [], is_string(...)))],
+            self::entries($edit->value, $list, $edit->path),
         );
     }
 

@@ -6,10 +6,12 @@ namespace Incastro\Planning\Layout;
 
 use Incastro\Fit\Closing\Closing;
 use Incastro\Fit\Demand\MemberForm;
+use Incastro\Fit\Holds\ClosesOpenings;
 use Incastro\Fit\Holds\HoldsCell;
 use Incastro\Fit\Holds\HoldsOpening;
 use Incastro\Fit\Holds\SpansCells;
 use Incastro\Fit\Layout\Bay;
+use Incastro\Fit\Layout\Front;
 use Incastro\Fit\Layout\Layout;
 use Incastro\Fit\Layout\Member;
 use Incastro\Fit\Layout\Run;
@@ -53,7 +55,15 @@ final readonly class LayoutReader
     private function layout(array $layout): Layout
     {
         $members = $unknown = [];
-        $covered = [];
+        $covered = $fronts = [];
+        foreach ($layout['fronts'] ?? [] as $entry) {
+            $holds = $this->unit($entry);
+            if ($holds instanceof ClosesOpenings) {
+                $fronts += array_fill_keys($entry['cells'], new Front($entry['id'], $holds));
+            } else {
+                $unknown[$entry['id']] = $entry['kind'];
+            }
+        }
         foreach ($layout['members'] as $entry) {
             $holds = $this->unit($entry);
             // A kind that is not known spans nothing: the document keeps it.
@@ -66,7 +76,7 @@ final readonly class LayoutReader
         }
 
         return new Layout(
-            array_values(array_map(fn (array $run) => $this->run($run, $covered), $layout['runs'])),
+            array_values(array_map(fn (array $run) => $this->run($run, $covered, $fronts), $layout['runs'])),
             $members,
             array_map(Closing::from(...), $layout['closings']),
             array_values($layout['openings']),
@@ -92,13 +102,14 @@ final readonly class LayoutReader
     /**
      * @param  array<string, mixed>  $run
      * @param  array<string, true>  $covered  tiers over which a worktop lies: what stands on it is another box
+     * @param  array<string, Front>  $fronts  by tier
      */
-    private function run(array $run, array $covered): Run
+    private function run(array $run, array $covered, array $fronts): Run
     {
         return new Run(
             $run['id'],
             $run['wall'],
-            array_values(array_map(fn (array $bay) => $this->bay($bay, $covered), $run['bays'])),
+            array_values(array_map(fn (array $bay) => $this->bay($bay, $covered, $fronts), $run['bays'])),
             self::length($run['height']),
             self::length($run['depth']),
             RunEnd::from($run['left']),
@@ -109,8 +120,9 @@ final readonly class LayoutReader
     /**
      * @param  array<string, mixed>  $bay
      * @param  array<string, true>  $covered
+     * @param  array<string, Front>  $fronts
      */
-    private function bay(array $bay, array $covered): Bay
+    private function bay(array $bay, array $covered, array $fronts): Bay
     {
         $below = array_column($bay['tiers'], 'id');
 
@@ -122,6 +134,7 @@ final readonly class LayoutReader
             $this->holds($tier['holds']),
             self::length($tier['depth']),
             $tier['snap'],
+            $fronts[$tier['id']] ?? null,
         ), array_values($bay['tiers']), range(0, count($bay['tiers']) - 1)));
 
         return new Bay($bay['id'], self::size($bay['size']), $bay['joined'], TopForm::from($bay['top']), $tiers, $bay['snap']);

@@ -6,6 +6,7 @@ namespace Incastro\Units\Insides;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\OpeningDemand;
+use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\Unit;
@@ -103,6 +104,9 @@ final readonly class Drawers implements InsideUnit
 
     public function build(OpeningSite $site): Assembly
     {
+        if ($site->opening->front !== null) {
+            return new Assembly([], findings: [Finding::clash(Code::FrontTwice, 'Drawers have fronts of their own; nothing else closes their opening.', $site->opening->tierId)->withWaysOut([new WayOut('Take what is before them away', Edits::withoutFront($site->opening->front->id)), $this->emptied($site)])]);
+        }
         $fronts = $this->fronts($site);
         $lowest = min(array_map(fn (Working $front) => $front->result->toDouble(), $fronts)) - $site->terms->rule(Rule::DrawerAir);
         if ($lowest < self::LOWEST) {
@@ -211,8 +215,8 @@ final readonly class Drawers implements InsideUnit
         $joints = [new Joint($box->placed[2]->piece->key, $face->key, JointKind::Screws, 'drawer fronts')];
         $travel = $slide->toDouble();
         $swept = [
-            $site->block($x, $x + $width->result->toDouble(), $y1 - $travel, $y1 + $travel, $up, $up + $share->result->toDouble()),
-            $site->block($inset, $inset + $wide, $y1, $site->face() + $travel + self::PULL, $foot, $foot + $front->result->toDouble()),
+            $site->swept(Polygon::rectangle($x, $y1 - $travel, $width->result->toDouble(), 2 * $travel)->points, $up, $up + $share->result->toDouble()),
+            $site->swept(Polygon::rectangle($inset, $y1, $wide, $leaf + $travel + self::PULL)->points, $foot, $foot + $front->result->toDouble()),
         ];
         $moving = array_map(fn (Placed $one) => $one->piece->key, [...$box->placed, $placed]);
         $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, $swept, $travel);
@@ -224,7 +228,7 @@ final readonly class Drawers implements InsideUnit
     {
         $length = $site->between()->minusTimes('gap left and right', 2, $site->terms->rules->get(Rule::DoorReveal));
 
-        return $site->make->moving("drawer-$number-face", 'Drawer front', $length, $front, Purpose::Front, Grain::Length, [new Finished('all four', Finish::Banded)], ['screwed from inside the drawer'], "drawer-$number-face");
+        return $site->make->moving("drawer-$number-face", 'Drawer front', $length, $front, Purpose::Front, Grain::Length, [new Finished('all four', Finish::Banded)], ['screwed from inside the drawer'], $site->mark("drawer-$number-face"));
     }
 
     /** What brings the slides flush with the frame: boards beside each side, or a strip on edge where the frame stands further in. */
@@ -245,7 +249,7 @@ final readonly class Drawers implements InsideUnit
             $across = $isFilled ? Working::start('packer width', Length::ofMillimetres(self::PACKER)) : Working::start('what the frame stands inside the board', Length::ofDouble($in));
             for ($k = 0; $k < max(1, $isFilled ? $boards : 1); $k++) {
                 $role = "drawer-$number-packer-$hand".($k === 0 ? '' : '-'.($k + 1));
-                $piece = $site->make->inner($role, 'Packer', Working::start('length of the slides', $slide), $across, Purpose::Carcass, Grain::Any, [], $isFilled ? ['screwed to the side'] : ['on edge, screwed to the side'], null, $role);
+                $piece = $site->make->inner($role, 'Packer', Working::start('length of the slides', $slide), $across, Purpose::Carcass, Grain::Any, [], $isFilled ? ['screwed to the side'] : ['on edge, screwed to the side'], null, $site->mark($role));
                 $deep = $piece->width->result->toDouble();
                 $placed[] = $isFilled
                     ? $site->placed($piece, $hand === 'L' ? $k * $t : $wide - ($k + 1) * $t, $y, $line - $deep / 2, Way::Out, Way::Up, Way::Right, Part::Cleat)

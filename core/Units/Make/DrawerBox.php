@@ -64,7 +64,7 @@ final readonly class DrawerBox
 
     private function mark(string $role): string
     {
-        return "drawer-$this->number-$role";
+        return $this->site->mark("drawer-$this->number-$role");
     }
 
     /** Depth of a groove for a bottom: 6 mm or 1/4 in, and no more than half a side. */

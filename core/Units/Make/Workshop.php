@@ -53,6 +53,17 @@ final readonly class Workshop
     }
 
     /**
+     * A moving piece that is no rectangle: its sizes were decided with its outline.
+     *
+     * @param  list<Work>  $works
+     * @param  list<string>  $joints
+     */
+    public function shaped(string $role, string $name, Working $length, Working $width, Purpose $purpose, Outline $outline, array $works, array $joints, string $mark): Piece
+    {
+        return $this->piece($role, $name, $length, $width, $purpose, Grain::Length, $outline, $works, $joints, $mark);
+    }
+
+    /**
      * A piece that covers a gap and is cut to it: its blank is rounded up.
      *
      * @param  list<Work>  $works

@@ -12,6 +12,7 @@ use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Units\Assembly;
+use Incastro\Units\FrontUnit;
 use Incastro\Units\InsideUnit;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\Workshop;
@@ -48,6 +49,9 @@ final readonly class BoxBuilder
                 if ($opening->holds instanceof InsideUnit) {
                     $assemblies[] = $opening->holds->build($site);
                 }
+                if ($opening->front?->holds instanceof FrontUnit) {
+                    $assemblies[] = $opening->front->holds->build($site);
+                }
                 if ($i < count($column->openings) - 1) {
                     $assemblies[] = $this->board($site);
                 }
@@ -69,8 +73,8 @@ final readonly class BoxBuilder
     private function board(OpeningSite $below): Assembly
     {
         $z = $below->opening->height->result->toDouble();
-        $piece = $below->make->inner('board', 'Fixed board', $below->width(), $below->depthAt($z, $this->terms->board()), Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::Covered)], ['pocket screws into both sides'], null, $below->next('board'));
+        $piece = $below->make->inner('board', 'Fixed board', $below->width(), $below->depthAt($z, $this->terms->board(), false), Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::Covered)], ['pocket screws into both sides'], null, $below->next('board'));
 
-        return new Assembly([$below->level($piece, $z, Part::Body)], $below->toSides($piece, JointKind::Pocket, 'fixed shelves to the sides'));
+        return new Assembly([$below->level($piece, $z, Part::Body, false)], $below->toSides($piece, JointKind::Pocket, 'fixed shelves to the sides'));
     }
 }

@@ -8,8 +8,10 @@ use Incastro\Fit\Box;
 use Incastro\Fit\Column;
 use Incastro\Fit\Opening;
 use Incastro\Fit\Terms;
-use Incastro\Geometry\Block;
+use Incastro\Geometry\Axis;
+use Incastro\Geometry\Point;
 use Incastro\Geometry\Pose;
+use Incastro\Geometry\Prism;
 use Incastro\Geometry\Vector;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
@@ -70,8 +72,12 @@ final readonly class OpeningSite
         return count($this->box->columns) === 1 && count($this->box->columns[0]->openings) === 1;
     }
 
-    /** How deep a level board is at a height, so thick: what the sloped top and a nailer leave; mm. */
-    public function depthAt(float $z, float $t): Working
+    /**
+     * How deep a level board is at a height, so thick, mm: what the sloped top, a nailer and a front leave.
+     *
+     * @param  bool  $isInside  whether it stands behind the front, rather than being a board of the box itself
+     */
+    public function depthAt(float $z, float $t, bool $isInside = true): Working
     {
         $up = $this->opening->z + $z;
         $top = $this->box->top;
@@ -79,6 +85,10 @@ final readonly class OpeningSite
         // Flush with the front of boards whose depth is rounded: what is taken off behind counts from there.
         $inner = $this->inner->roundedDown($this->terms->format);
         $depth = $reaches > 0.0 ? $inner->minus('the slope takes', Length::ofDouble($reaches)) : $this->inner;
+
+        $less = $this->behindFront();
+        $depth = $isInside && ! $less->isZero() ? ($reaches > 0.0 ? $depth : $inner)->minus('clear of the front', $less) : $depth;
+        $inner = $isInside && ! $less->isZero() ? $depth : $inner;
 
         return $reaches < $t && $this->nailers->meets($this->at, $up, $up + $t)
             ? ($reaches > 0.0 ? $depth : $inner)->minus('stops before a nailer', $this->terms->materials->carcass->thickness)
@@ -133,12 +143,38 @@ final readonly class OpeningSite
         return $this->nailers->meets($this->at, $this->opening->z + $from, $this->opening->z + $to) ? $this->terms->board() : 0.0;
     }
 
-    /** A block of the opening in the run's frame. */
-    public function block(float $x0, float $x1, float $y0, float $y1, float $z0, float $z1): Block
+    /**
+     * A profile of the opening, in x and y, over the heights between two: in the run's frame.
+     *
+     * @param  list<Point>  $profile
+     */
+    public function swept(array $profile, float $from, float $to): Prism
     {
         [$u, $v, $z] = [$this->box->u + $this->column->x, $this->box->v + $this->behind(), $this->box->z + $this->opening->z];
 
-        return new Block($u + $x0, $u + $x1, $v + $y0, $v + $y1, $z + $z0, $z + $z1);
+        return new Prism(Axis::Z, array_map(fn (Point $point) => $point->plus($u, $v), $profile), $z + $from, $z + $to);
+    }
+
+    /** Where the face opening ends at the top, over the board below, at a place along it; mm. */
+    public function upper(float $x): float
+    {
+        [, , , $top] = $this->frame();
+        $rows = $this->column->openings;
+        if ($rows[count($rows) - 1] !== $this->opening || ! $this->box->top->isRaked()) {
+            return $this->opening->height->result->toDouble() - $top;
+        }
+        $plumb = $this->terms->board() / cos($this->box->top->angle($this->box->outerWidth()->toDouble()));
+
+        return $this->box->topAt($this->box->u + $this->column->x + $x, $this->box->face()) - $this->box->z - $this->opening->z - $plumb - $top;
+    }
+
+    /** How far what stands inside keeps behind the boards' front edges, because a front closes the opening. */
+    public function behindFront(): Length
+    {
+        $behind = $this->opening->front?->holds->demand($this->terms->rules, $this->terms->materials)->behind ?? Length::zero();
+        $frame = $this->terms->materials->frame->thickness;
+
+        return $behind->isGreaterThan($frame) ? $behind->minus($frame) : Length::zero();
     }
 
     /** Thickness of the back, mm. */
@@ -159,11 +195,11 @@ final readonly class OpeningSite
         return array_map(fn (string $side) => new Joint($piece->key, $side, $kind, $use), $this->beside());
     }
 
-    /** A level board in the middle between the sides, flush in front, at a height. */
-    public function level(Piece $piece, float $z, Part $part): Placed
+    /** A level board in the middle between the sides, flush in front or behind what closes the opening, at a height. */
+    public function level(Piece $piece, float $z, Part $part, bool $isInside = true): Placed
     {
         $long = $piece->length->result->toDouble();
-        $front = $this->inner->roundedDown($this->terms->format)->result->toDouble();
+        $front = $this->inner->roundedDown($this->terms->format)->result->toDouble() - ($isInside ? $this->behindFront()->toDouble() : 0.0);
 
         return $this->placed($piece, ($this->column->width->result->toDouble() - $long) / 2, $front - $piece->width->result->toDouble(), $z, Way::Right, Way::Out, Way::Up, $part);
     }
@@ -188,6 +224,14 @@ final readonly class OpeningSite
         }
 
         return $number === 1 ? $this->box->mark : $this->box->mark.'.'.$at;
+    }
+
+    /** The mark of a role that every opening may have one of: where the box has several, with the opening's number. */
+    public function mark(string $role): string
+    {
+        $name = $this->name();
+
+        return $name === $this->box->mark ? $role : $role.'-'.substr($name, strlen($this->box->mark) + 1);
     }
 
     /** The next mark of a role, counted through the box: "shelf-3". */

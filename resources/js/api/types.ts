@@ -208,6 +208,10 @@ export interface FitCell {
   box: string | null
   mark: string | null
   holds: Held
+  /** What closes its opening. */
+  front: { id: string; holds: Held } | null
+  /** Whether a box stands round it, whose opening may be closed. */
+  boxed: boolean
   width: Working
   height: Working
 }

@@ -15,7 +15,7 @@ import type { useLayout } from './useLayout'
 const props = defineProps<{ station: FitStation; layout: ReturnType<typeof useLayout> }>()
 const job = useJob()
 const words = useVocabulary()
-const { run, cell, bay, tier, place, actions, set, isShare } = props.layout
+const { run, cell, bay, tier, place, actions, set, act, isShare } = props.layout
 const unit = computed(() => job.job?.unit ?? 'mm')
 const box = computed(() => run.value?.boxes.find((one) => one.id === cell.value?.box) ?? null)
 
@@ -56,6 +56,12 @@ const lines = computed(() => [
   ),
 ])
 const field = (name: string) => `layout.${name}`
+
+/** Another front takes the place of the one that is there. */
+async function setFront(kind: string): Promise<void> {
+  if (cell.value?.front) await set(field(`fronts.${cell.value.front.id}`), null)
+  if (kind !== 'nothing') await act('add', { list: 'fronts', kind, cells: [tier.value?.id] })
+}
 </script>
 
 <template>
@@ -88,6 +94,16 @@ const field = (name: string) => `layout.${name}`
       {{ job.refused[field(`tiers.${tier.id}.holds`)] }}
     </p>
     <UnitPanel :holds="cell.holds" :path="field(`tiers.${tier.id}`)" />
+    <template v-if="cell.boxed">
+      <UnitSelect
+        label="In front"
+        :kind="cell.front?.holds.kind ?? 'nothing'"
+        :families="['front']"
+        nothing="nothing"
+        @change="setFront"
+      />
+      <UnitPanel v-if="cell.front" :holds="cell.front.holds" :path="field(`fronts.${cell.front.id}`)" />
+    </template>
     <LengthField
       label="Width of the bay"
       :text="typed(bay.size, cell.width.text)"

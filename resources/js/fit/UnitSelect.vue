@@ -4,16 +4,26 @@ import { computed, useId } from 'vue'
 import { useUnits } from './useUnits'
 
 /** Which kind of unit stands somewhere, among those of its families, by their group. */
-const props = defineProps<{ label: string; name?: string; kind: string; families: string[] }>()
+const props = defineProps<{
+  label: string
+  name?: string
+  kind: string
+  families: string[]
+  /** What it is called where none stands, if that may be. */
+  nothing?: string
+}>()
 const emit = defineEmits<{ change: [kind: string] }>()
 const { of } = useUnits()
 const id = useId()
 const groups = computed(() => {
   const kinds = of(...props.families)
-  return [...new Set(kinds.map((one) => one.group))].map((group) => ({
+  const groups = [...new Set(kinds.map((one) => one.group))].map((group) => ({
     group,
-    kinds: kinds.filter((one) => one.group === group),
+    kinds: kinds.filter((one) => one.group === group).map(({ kind, label }) => ({ kind, label })),
   }))
+  return props.nothing
+    ? [{ group: 'Open', kinds: [{ kind: 'nothing', label: props.nothing }] }, ...groups]
+    : groups
 })
 const hint = computed(() => of(...props.families).find((one) => one.kind === props.kind)?.hint)
 </script>

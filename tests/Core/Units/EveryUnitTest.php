@@ -61,18 +61,24 @@ final class EveryUnitTest extends TestCase
     private static function layout(string $kind, array $with): array
     {
         $holds = Doc::holds($kind, $with);
-        $isMember = Kinds::standard()->family($kind) === Family::Member;
+        $isFront = Kinds::standard()->family($kind) === Family::Front;
+        $isMember = $isFront || Kinds::standard()->family($kind) === Family::Member;
         $low = ['size' => TestLayout::mm(600)];
         $bays = [
             Doc::bay('a', [Doc::tier('a-1', ['holds' => $isMember ? Recipe::box(0, 1) : $holds] + $low), Doc::tier('a-2', ['joined' => false, 'holds' => Recipe::gap()])]),
             Doc::bay('b', [Doc::tier('b-1', ['holds' => Recipe::box(0, 1)] + $low), Doc::tier('b-2', ['joined' => false, 'holds' => $isMember ? Recipe::gap() : $holds])]),
         ];
-        $form = $isMember ? Kinds::standard()->find($kind)?->make([], new HouseRules(LengthFormat::millimetres()->unit)) : null;
+        $form = $isMember && ! $isFront ? Kinds::standard()->find($kind)?->make([], new HouseRules(LengthFormat::millimetres()->unit)) : null;
         $cells = $form === null ? [] : match ($form->form()->value) {
             'over' => ['a-1', 'b-1'],
             'beside' => ['b'],
             default => ['a', 'b'],
         };
+        if ($isFront) {
+            $fronts = array_map(fn (string $cell) => array_replace(Doc::member("front-$cell", $kind, [$cell]), ['with' => $with]), ['a-1', 'b-1']);
+
+            return ['runs' => [Doc::run('r', 0, $bays)], 'members' => [Recipe::plinth('p', ['a', 'b'])], 'fronts' => $fronts] + Doc::none();
+        }
         $members = $isMember ? [array_replace(Doc::member('m', $kind, $cells), ['with' => $with])] : [Recipe::plinth('p', ['a', 'b'])];
 
         return ['runs' => [Doc::run('r', 0, $bays)], 'members' => $members] + Doc::none();

@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Units\Fronts;
+
+use Incastro\Fit\Demand\Extent;
+use Incastro\Fit\Demand\FrontDemand;
+use Incastro\Geometry\Outline;
+use Incastro\Geometry\Point;
+use Incastro\Geometry\Polygon;
+use Incastro\Geometry\Prism;
+use Incastro\Geometry\Way;
+use Incastro\Measure\Length;
+use Incastro\Measure\Working;
+use Incastro\Pieces\Grain;
+use Incastro\Pieces\Works\Finish;
+use Incastro\Pieces\Works\Finished;
+use Incastro\Pieces\Works\Sawn;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
+use Incastro\Rules\Finding;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\Purpose;
+use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Choice;
+use Incastro\Rules\Parameters\Count;
+use Incastro\Rules\Parameters\When;
+use Incastro\Rules\Rule;
+use Incastro\Rules\WayOut;
+use Incastro\Units\Assembly;
+use Incastro\Units\FrontUnit;
+use Incastro\Units\Hand;
+use Incastro\Units\Hardware;
+use Incastro\Units\Movement;
+use Incastro\Units\Part;
+use Incastro\Units\Placed;
+use Incastro\Units\Pull;
+use Incastro\Units\Sites\OpeningSite;
+
+/**
+ * One leaf or two inside the face frame, on concealed hinges, cut to the rake where its opening is. A leaf is as large as its
+ * opening less the reveal all round; two share what is between them.
+ */
+#[About('door', 'Door', 'Closes the opening with one leaf or two.', 'Doors')]
+final readonly class Door implements FrontUnit
+{
+    /** How many hinges by the height of a leaf, mm, and by its weight, kg, where it is up to 600 wide. */
+    private const BY_HEIGHT = [2 => 900.0, 3 => 1600.0, 4 => 2000.0, 5 => 2400.0];
+
+    private const BY_WEIGHT = [2 => 6.0, 3 => 12.0, 4 => 17.0, 5 => 22.0];
+
+    private const WIDE = 600.0;
+
+    /** A leaf smaller than this is none, mm. */
+    private const LEAST = 60.0;
+
+    /** What hinges and a pull weigh, kg. */
+    private const FITTINGS = 0.3;
+
+    /** A leaf's edge goes round by steps of 15°. */
+    private const STEPS = 6;
+
+    public function __construct(
+        #[Count('Leaves', 1, 1, 2)] public int $leaves,
+        #[Choice('Hinged at the', Hand::Left)]
+        #[When('leaves', 1)]
+        public Hand $hand,
+        #[Choice('Opened by', Pull::Bar)] public Pull $pull,
+    ) {
+    }
+
+    public function demand(HouseRules $rules, Catalogue $materials): FrontDemand
+    {
+        $least = Length::ofDouble(self::LEAST)->plus($rules->get(Rule::DoorReveal)->times(2));
+
+        return new FrontDemand(
+            Extent::atLeast($least->times($this->leaves), 'its leaves need %s'),
+            Extent::atLeast($least, 'a leaf needs %s'),
+            $materials->for(Purpose::Front)->thickness->plus($rules->get(Rule::BehindFront)),
+        );
+    }
+
+    public function build(OpeningSite $site): Assembly
+    {
+        $rules = $site->terms->rules;
+        $between = $site->between()->minusTimes('gap left and right', 2, $rules->get(Rule::DoorReveal));
+        $width = ($this->leaves === 1 ? $between : $between->minus('gap between the leaves', $rules->get(Rule::PairGap))->dividedBy('two leaves', 2))->roundedDown($site->terms->format->fine());
+        $wide = $width->result->toDouble();
+        [$left, , $foot] = $site->frame();
+        $reveal = $site->terms->rule(Rule::DoorReveal);
+        $starts = $this->leaves === 1 ? [$left + $reveal] : [$left + $reveal, $left + $site->between()->result->toDouble() - $reveal - $wide];
+        $heights = array_map(fn (float $x) => [$this->high($site, $x), $this->high($site, $x + $wide)], $starts);
+        if ($wide < self::LEAST || min(array_merge(...$heights)) < self::LEAST) {
+            return new Assembly([], findings: [$this->tooSmall($site, $wide, min(array_merge(...$heights)))]);
+        }
+        $hands = $this->leaves === 1 ? [$this->hand] : [Hand::Left, Hand::Right];
+
+        return Assembly::all(...array_map(fn (Hand $hand, float $x) => $this->leaf($site, $hand, $width, [$this->high($site, $x), $this->high($site, $x + $wide)], $x, $foot + $reveal), $hands, $starts));
+    }
+
+    /** How high a leaf is at a place: what the face opening leaves, less a gap at the foot and one square to its upper edge; mm. */
+    private function high(OpeningSite $site, float $x): float
+    {
+        [, , $foot] = $site->frame();
+        $reveal = $site->terms->rule(Rule::DoorReveal);
+
+        return $site->upper($x) - $foot - $reveal - $reveal * hypot(1.0, $site->upper($x + 1.0) - $site->upper($x));
+    }
+
+    /** @param array{float, float} $heights at its left and its right */
+    private function leaf(OpeningSite $site, Hand $hand, Working $width, array $heights, float $x, float $z): Assembly
+    {
+        $terms = $site->terms;
+        $leaf = $terms->materials->for(Purpose::Front)->thickness->toDouble();
+        $fine = $terms->format->fine();
+        $wide = $width->result->toDouble();
+        // One height is decided, the lower one: the other follows, so that the angle is kept.
+        $low = Working::start('height of the face opening', Length::ofDouble(min($heights) + 2 * $terms->rule(Rule::DoorReveal)))->minusTimes('gap over and under', 2, $terms->rules->get(Rule::DoorReveal))->roundedDown($fine);
+        $rise = abs($heights[1] - $heights[0]);
+        $high = $rise > 1e-6 ? $low->plus('higher at its high side', Length::ofDouble($rise)) : $low;
+        $role = 'door-'.($hand === Hand::Left ? 'L' : 'R');
+        $works = [new Finished('all four', Finish::Banded)];
+        $outline = null;
+        if ($rise > 1e-6) {
+            $works[] = new Sawn('top, short', atan2($rise, $wide), ' to the rake');
+            [$a, $b] = $heights[0] < $heights[1] ? [$low->result->toDouble(), $high->result->toDouble()] : [$high->result->toDouble(), $low->result->toDouble()];
+            $outline = new Outline(new Polygon([new Point(0.0, 0.0), new Point($a, 0.0), new Point($b, $wide), new Point(0.0, $wide)]));
+        }
+        $piece = $outline === null
+            ? $site->make->moving($role, 'Door', $low, $width, Purpose::Front, Grain::Length, $works, ['on concealed hinges'], $site->mark($role))
+            : $site->make->shaped($role, 'Door', $high, $width, Purpose::Front, $outline, $works, ['on concealed hinges'], $site->mark($role));
+        $placed = $site->placed($piece, $x, $site->face() - $leaf, $z, Way::Up, Way::Right, Way::Out, Part::Face);
+        $hinges = $this->hinges($placed, $wide);
+        $findings = $hinges === null ? [$this->tooHeavy($site)] : [];
+        if ($this->leaves === 1 && $wide > self::WIDE && $site->opening->front !== null) {
+            $findings[] = Finding::warning(Code::DoorWide, sprintf('A leaf %s wide sags and stands far out when it is open. Two leaves are lighter.', $terms->write($wide)), $site->opening->tierId)
+                ->withWaysOut([new WayOut('Make it two leaves', Edits::front($site->opening->front->id)->setting(['leaves' => 2]))]);
+        }
+        $hardware = [new Hardware('concealed hinge for a face frame', $hinges ?? 5, 'doors')];
+        $hardware = $this->pull === Pull::Hole ? $hardware : [...$hardware, new Hardware(lcfirst($this->pull->label()), 1, 'doors')];
+        $movement = new Movement(sprintf('Door of %s', $site->name()), $site->opening->tierId, [$piece->key], [$this->fan($site, $hand, $x, $wide, $z, $high->result->toDouble())], 0.0);
+
+        return new Assembly([$placed], [], $hardware, [], $findings, [$movement]);
+    }
+
+    /** What a leaf sweeps when it opens by a right angle: round its hinged edge, drawn a little too large between the steps. */
+    private function fan(OpeningSite $site, Hand $hand, float $x, float $wide, float $z, float $high): Prism
+    {
+        [$hinge, $way] = $hand === Hand::Left ? [$x, 1.0] : [$x + $wide, -1.0];
+        $radius = $wide / cos(M_PI / 4 / self::STEPS);
+        $points = [new Point($hinge, $site->face())];
+        for ($i = 0; $i <= self::STEPS; $i++) {
+            $angle = M_PI / 2 * $i / self::STEPS;
+            $points[] = new Point($hinge + $way * $radius * cos($angle), $site->face() + $radius * sin($angle));
+        }
+
+        return $site->swept($hand === Hand::Left ? $points : array_reverse($points), $z, $z + $high);
+    }
+
+    /** How many hinges carry a leaf; null where none do. */
+    private function hinges(Placed $placed, float $wide): ?int
+    {
+        $piece = $placed->piece;
+        $weight = ($piece->outline->area() * $piece->thickness->toDouble() * 1e-9 * $piece->material->density + self::FITTINGS) * max(1.0, $wide / self::WIDE);
+        foreach (self::BY_HEIGHT as $count => $high) {
+            if ($piece->length->result->toDouble() <= $high && $weight <= self::BY_WEIGHT[$count]) {
+                return $count;
+            }
+        }
+
+        return null;
+    }
+
+    private function tooHeavy(OpeningSite $site): Finding
+    {
+        $front = $site->opening->front;
+
+        return Finding::clash(Code::DoorHeavy, 'This leaf is too high or too heavy for five hinges. Divide the bay or the tier, make it two leaves, or make it of something lighter.', $site->opening->tierId)
+            ->withWaysOut([...($this->leaves === 1 && $front !== null ? [new WayOut('Make it two leaves', Edits::front($front->id)->setting(['leaves' => 2]))] : []), ...($front === null ? [] : [new WayOut('Take the door away', Edits::withoutFront($front->id))])]);
+    }
+
+    private function tooSmall(OpeningSite $site, float $wide, float $high): Finding
+    {
+        return Finding::clash(Code::TooSmall, sprintf('A leaf here would be %s wide and %s high; %s is the least that is made.', $site->terms->write(max(0.0, $wide)), $site->terms->write(max(0.0, $high)), $site->terms->write(self::LEAST)), $site->opening->tierId)
+            ->withWaysOut($site->opening->front === null ? [] : [new WayOut('Take the door away', Edits::withoutFront($site->opening->front->id))]);
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Units;
+
+use Incastro\Geometry\Prism;
+use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\Recipes\Recipe;
+use Incastro\Rules\Edit;
+use Incastro\Rules\Finding;
+use Incastro\Survey\Space\SpaceKind;
+use Incastro\Units\Fronts\Door;
+use Incastro\Units\Hand;
+use Incastro\Units\Hardware;
+use Incastro\Units\Insides\Shelves;
+use Incastro\Units\Pull;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\TestKind;
+use Tests\Core\TestLayout;
+
+final class DoorTest extends TestCase
+{
+    public function test_one_leaf_and_two_by_hand(): void
+    {
+        // Face opening 724 × 810 at 20.3 and 27.3; 2.5 all round; the face at 554.
+        $box = UnitBox::metric();
+        $one = $box->build(new Shelves(0, 2), new Door(1, Hand::Left, Pull::Bar));
+        $pieces = $box->pieces($one);
+        self::assertSame([805.0, 719.0, [22.8, 741.8, 536.0, 554.0, 29.8, 834.8]], $pieces['door-L']);
+        // Shelves stop 6 behind the leaf: 536 − 6.
+        self::assertSame([530.0, [0.0, 530.0]], [$pieces['shelf-1'][1], array_slice($pieces['shelf-1'][2], 2, 2)]);
+        // 0.719 · 0.805 · 0.018 · 680 + 0.3 = 7.4 kg, of a leaf wider than 600: 8.9. Three hinges, though its height asks for two.
+        self::assertSame(3, array_sum(array_map(fn (Hardware $one) => str_contains($one->name, 'hinge') ? $one->quantity : 0, $one->hardware)));
+        self::assertSame(['door-wide'], array_map(fn (Finding $finding) => $finding->code->value, $one->findings));
+        // Two: (719 − 2.5)/2 = 358.25, down to 358; the gap between them takes the rest.
+        $pieces = $box->pieces($box->build(new Shelves(0, 2), new Door(2, Hand::Left, Pull::Bar)));
+        self::assertSame([805.0, 358.0, [22.8, 380.8]], [...array_slice($pieces['door-L'], 0, 2), array_slice($pieces['door-L'][2], 0, 2)]);
+        self::assertSame([383.8, 741.8], array_slice($pieces['door-R'][2], 0, 2));
+    }
+
+    public function test_a_leaf_sweeps_a_quarter_of_a_circle_before_the_face(): void
+    {
+        $built = UnitBox::metric()->build(new Shelves(0, 0), new Door(1, Hand::Right, Pull::Knob));
+        $swept = array_map(fn (Prism $prism) => $prism->bounds(), $built->movements[0]->swept)[0];
+        // From its hinged edge at 17.7 + 741.8; 719/cos 7.5° = 725.2 far.
+        self::assertEqualsWithDelta(17.7 + 741.8, $swept->u1, 1e-6);
+        self::assertEqualsWithDelta([6.0 + 554.0, 6.0 + 554.0 + 725.2], [$swept->v0, $swept->v1], 0.05);
+    }
+
+    public function test_under_a_rake_a_leaf_follows_it(): void
+    {
+        $room = new TestKind(SpaceKind::UnderStair, 33);
+        $bays = array_map(fn (string $id) => Doc::bay($id, [Doc::tier("$id-1", ['holds' => Recipe::box(0, 1)])]), ['a', 'b', 'c']);
+        $plan = $room->plan(['runs' => [Doc::run('r', 0, $bays)], 'members' => [Recipe::plinth('p', ['a', 'b', 'c'])], 'fronts' => [Doc::member('f', 'door', ['b-1'])]] + Doc::none());
+        $doors = array_values(array_filter($plan->pieces(), fn ($piece) => $piece->name === 'Door'));
+        self::assertCount(1, $doors);
+        $box = $plan->layout?->boxes()[1];
+        self::assertNotNull($box);
+        $points = $doors[0]->outline->outer->points;
+        $rise = abs($points[2]->x - $points[1]->x) / $doors[0]->width->result->toDouble();
+        self::assertEqualsWithDelta(tan($box->top->angle($box->outerWidth()->toDouble())), $rise, 1e-3);
+        self::assertSame([], array_filter($plan->findings, fn (Finding $finding) => $finding->severity->value === 'clash' && str_starts_with($finding->code->value, 'assembled')));
+    }
+
+    public function test_fronts_are_added_set_and_follow_their_tiers(): void
+    {
+        $layout = TestLayout::of([TestLayout::bay('a'), TestLayout::bay('b')]);
+        $add = fn (string $cell) => new Edit('layout.do', ['action' => 'add', 'list' => 'fronts', 'kind' => 'door', 'cells' => [$cell], 'seed' => "door before $cell"]);
+        $closed = $layout->edited($add('a-1'));
+        self::assertSame(['door'], array_column($closed->layout['fronts'], 'kind'));
+        $id = $closed->layout['fronts'][0]['id'];
+        self::assertSame(['leaves' => 2], $closed->edited(new Edit("layout.fronts.$id.with.leaves", 2))->layout['fronts'][0]['with']);
+        // A bay that is copied has a door of its own; one that goes takes it along.
+        $copied = $closed->edited(new Edit('layout.do', ['action' => 'copy-bay', 'cell' => 'a-1', 'seed' => 'a copy of it']));
+        self::assertCount(2, $copied->layout['fronts']);
+        self::assertNotSame($copied->layout['fronts'][0]['cells'], $copied->layout['fronts'][1]['cells']);
+        self::assertSame([], $closed->edited(new Edit('layout.do', ['action' => 'remove-bay', 'cell' => 'a-1', 'seed' => 'away with it']))->layout['fronts']);
+        self::assertSame([], $closed->edited(new Edit("layout.fronts.$id", null))->layout['fronts']);
+    }
+
+    public function test_drawers_with_a_door_before_them_say_so(): void
+    {
+        $bay = TestLayout::bay('a', [], [Doc::tier('low', ['size' => TestLayout::mm(700), 'holds' => Doc::holds('drawers')]), Doc::tier('high', ['joined' => false])]);
+        $layout = TestLayout::of([$bay, TestLayout::bay('b')], ['depth' => TestLayout::mm(500)])->with(['fronts' => [Doc::member('f', 'door', ['low'])]]);
+        $clash = $layout->clashes()[0];
+        self::assertSame('front-twice', $clash->code->value);
+        self::assertSame([], $layout->edited($clash->waysOut[0]->edit)->clashes());
+    }
+
+    public function test_two_doors_round_a_corner_that_meet_are_named(): void
+    {
+        $layout = TestLayout::of([TestLayout::bay('a')], ['depth' => TestLayout::mm(250)]);
+        $layout = $layout->with(['runs' => [...$layout->layout['runs'], Doc::run('side', 1, [TestLayout::bay('s')], ['depth' => TestLayout::mm(200), 'right' => 'stops'])], 'fronts' => [Doc::member('f', 'door', ['a-1']), array_replace(Doc::member('g', 'door', ['s-1']), ['with' => ['hand' => 'left']])]]);
+        $strikes = array_values(array_filter($layout->plan()->findings, fn (Finding $finding) => $finding->code->value === 'strikes'));
+        self::assertNotSame([], $strikes);
+        self::assertStringContainsString('when both are open', implode(' ', array_map(fn (Finding $finding) => $finding->sentence, $strikes)));
+    }
+}
