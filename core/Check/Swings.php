@@ -10,6 +10,8 @@ use Incastro\Fit\Terms;
 use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Axis;
 use Incastro\Geometry\Block;
+use Incastro\Geometry\Point;
+use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Prism;
 use Incastro\Geometry\Solid;
 use Incastro\Rules\Code;
@@ -34,12 +36,18 @@ final readonly class Swings
     /** What a person needs in front of something drawn out, mm. */
     private const PERSON = 450.0;
 
+    /** Places along an edge of what is swept at which the ceiling is looked at. */
+    private const ALONG = 8;
+
     private Enclosure $enclosure;
+
+    private Polygon $plan;
 
     /** @param list<Assembly> $assemblies of each run */
     public function __construct(private FittedLayout $layout, private array $assemblies, private Terms $terms)
     {
         $this->enclosure = new Enclosure($terms->room, $terms->rules->skirtingStays);
+        $this->plan = new Polygon($terms->room->corners);
     }
 
     /** @return list<Finding> */
@@ -63,8 +71,7 @@ final readonly class Swings
         $note = function (float $by, string $what, string $id) use (&$worst): void {
             $worst = $by > $worst[0] ? [$by, $what, $id] : $worst;
         };
-        foreach ($movement->swept as $prism) {
-            $solid = Solid::prism($prism);
+        foreach ($movement->swept as $solid) {
             foreach ($this->assemblies[$r]->placed as $placed) {
                 if (! in_array($placed->piece->key, $movement->moving, true) && $placed->bounds->meets($solid->bounds, Assembled::TOUCH)) {
                     $note($placed->solid()->overlap($solid, Assembled::TOUCH), $placed->piece->mark, $placed->owner);
@@ -77,8 +84,9 @@ final readonly class Swings
             }
             $inRoom = self::inRoom($solid, $run->frame);
             foreach ($this->enclosure->outside($inRoom, Assembled::TOUCH) as $surface => $by) {
-                $note($by, is_numeric($surface) ? 'the '.$this->terms->room->shape->wallName((int) $surface) : "the $surface", '');
+                $note(is_numeric($surface) ? $by : 0.0, is_numeric($surface) ? 'the '.$this->terms->room->shape->wallName((int) $surface) : '', '');
             }
+            $note($this->throughCeiling($inRoom), 'the ceiling', '');
             $this->others($r, $movement, $inRoom, $note);
             $this->doors($inRoom, $note);
         }
@@ -86,7 +94,26 @@ final readonly class Swings
 
         return $what === '' ? null : Finding::clash(Code::Strikes, sprintf('%s strikes %s on its way: it would stand %s in it.', $movement->name, $what, $this->terms->write($by)), $movement->tier)
             ->about($id === '' ? [] : [$id])
-            ->withWaysOut([new WayOut('Leave an open gap instead', Edits::tier($movement->tier)->emptied())]);
+            ->withWaysOut([...$movement->waysOut, new WayOut('Leave an open gap instead', Edits::tier($movement->tier)->emptied())]);
+    }
+
+    /** How far it reaches over the ceiling within the space: beyond its front nobody looked at one. */
+    private function throughCeiling(Solid $swept): float
+    {
+        $most = 0.0;
+        foreach ($swept->parts as $part) {
+            foreach ($part->edges() as [$p, $q]) {
+                for ($k = 0; $k <= self::ALONG; $k++) {
+                    $share = $k / self::ALONG;
+                    $at = new Point($p[0] + $share * ($q[0] - $p[0]), $p[1] + $share * ($q[1] - $p[1]));
+                    if ($this->plan->contains($at)) {
+                        $most = max($most, $p[2] + $share * ($q[2] - $p[2]) - $this->terms->room->levels->ceilingAt($at));
+                    }
+                }
+            }
+        }
+
+        return $most;
     }
 
     /**
@@ -105,8 +132,8 @@ final readonly class Swings
             }
             // Two that meet are told once, by the run that comes first.
             foreach ($o > $r ? $this->assemblies[$o]->movements : [] as $its) {
-                foreach ($its->swept as $prism) {
-                    $note($swept->overlap(self::inRoom(Solid::prism($prism), $other->frame), Assembled::TOUCH), lcfirst($its->name).', when both are open', $its->tier);
+                foreach ($its->swept as $solid) {
+                    $note($swept->overlap(self::inRoom($solid, $other->frame), Assembled::TOUCH), lcfirst($its->name).', when both are open', $its->tier);
                 }
             }
         }
@@ -139,7 +166,7 @@ final readonly class Swings
         if ($movement->travel <= 0.0) {
             return null;
         }
-        $swept = array_map(fn (Prism $prism) => Solid::prism($prism)->bounds, $movement->swept);
+        $swept = array_map(fn (Solid $solid) => $solid->bounds, $movement->swept);
         $out = max(array_map(fn (Block $block) => $block->v1, $swept));
         $before = array_map(fn (Block $block) => new Block($block->u0, $block->u1, $out - 1.0, $out + self::PERSON, $block->z0, $block->z1), $swept);
         $most = 0.0;

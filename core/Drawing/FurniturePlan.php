@@ -112,9 +112,9 @@ final readonly class FurniturePlan
         $run = $this->layout->runs[$r];
         $shapes = [];
         foreach ($assembly->movements as $movement) {
-            foreach ($movement->swept as $prism) {
-                $points = array_map(fn (Point $point) => [$point->x, $point->y], $prism->profile);
-                $shapes[json_encode(array_map(fn (array $point) => array_map(intval(...), $point), $points))] = new Outline($this->placed($run, $points), true, Style::Swing, $movement->tier);
+            foreach ($movement->above as $line) {
+                $points = array_map(fn (Point $point) => [$point->x, $point->y], $line);
+                $shapes[implode('/', array_map(fn (array $point) => sprintf('%.0f %.0f', ...$point), $points))] = new Outline($this->placed($run, $points), true, Style::Swing, $movement->tier);
             }
         }
 

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Incastro\Units;
 
-use Incastro\Geometry\Prism;
+use Incastro\Geometry\Point;
+use Incastro\Geometry\Solid;
+use Incastro\Rules\WayOut;
 
 /**
  * Something that moves in use: what it is called, the tier that it belongs to, the keys of the pieces that move, and what they
@@ -14,9 +16,11 @@ final readonly class Movement
 {
     /**
      * @param  non-empty-list<string>  $moving
-     * @param  non-empty-list<Prism>  $swept
+     * @param  non-empty-list<Solid>  $swept
+     * @param  list<list<Point>>  $above  lines of that as one sees them from above, in u and v
+     * @param  list<WayOut>  $waysOut  other ways in which it may move
      */
-    public function __construct(public string $name, public string $tier, public array $moving, public array $swept, public float $travel)
+    public function __construct(public string $name, public string $tier, public array $moving, public array $swept, public array $above, public float $travel, public array $waysOut = [])
     {
     }
 }

@@ -1,25 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { addThing, fill } from './fitting'
-import { landingAlcove, newPerson, opened } from './person'
-
-/** A demo job, brought in from its file, and opened at Fit. */
-async function demoJob(page: Page, file: string, name: string, keepLayout = true): Promise<void> {
-  await newPerson(page)
-  const job = JSON.parse(readFileSync(`database/demo/${file}.json`, 'utf8')) as {
-    job: { spaces: { layout: unknown; things: { id: string }[] }[] }
-  }
-  if (!keepLayout && job.job.spaces[0])
-    job.job.spaces[0].layout = { runs: [], members: [], closings: {}, openings: [], marks: {} }
-  await page.getByLabel('Import a job').setInputFiles({
-    name: 'job.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from(JSON.stringify(job)),
-  })
-  await page.getByRole('link', { name }).click()
-  await expect(page.getByRole('status')).toBeVisible()
-  await page.goto(page.url().replace('measure', 'fit'))
-}
+import { demoJob, landingAlcove, opened } from './person'
 
 const verdict = (page: Page) => page.getByRole('status').first()
 const cell = (page: Page) => page.getByRole('region', { name: 'Selected cell' })

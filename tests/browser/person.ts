@@ -53,3 +53,21 @@ export function answer(page: Page): Promise<unknown> {
     return (await response.json()) as unknown
   }, job)
 }
+
+/** A demo job, brought in from its file, and opened at Fit. */
+export async function demoJob(page: Page, file: string, name: string, keepLayout = true): Promise<void> {
+  await newPerson(page)
+  const job = JSON.parse(readFileSync(`database/demo/${file}.json`, 'utf8')) as {
+    job: { spaces: { layout: unknown; things: { id: string }[] }[] }
+  }
+  if (!keepLayout && job.job.spaces[0])
+    job.job.spaces[0].layout = { runs: [], members: [], fronts: [], closings: {}, openings: [], marks: {} }
+  await page.getByLabel('Import a job').setInputFiles({
+    name: 'job.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(job)),
+  })
+  await page.getByRole('link', { name }).click()
+  await expect(page.getByRole('status')).toBeVisible()
+  await page.goto(page.url().replace('measure', 'fit'))
+}

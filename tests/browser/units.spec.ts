@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { landingAlcove, opened } from './person'
+import { demoJob, landingAlcove, opened } from './person'
 
 test('drawers are put in, set otherwise, refused in words, and set back to as usual', async ({ page }) => {
   await landingAlcove(page, 'fit')
@@ -63,4 +63,22 @@ test('a worktop stands out as far as is chosen', async ({ page }) => {
   await expect(member).toHaveCount(0)
   await page.getByRole('button', { name: 'Worktop over this tier' }).click()
   await expect(member).toBeVisible()
+})
+
+test('a door is hung before a box under the stair, and one that strikes is hinged at the other side', async ({
+  page,
+}) => {
+  await demoJob(page, 'oar-store', 'Oar store')
+  await page.getByRole('combobox', { name: 'In front' }).click()
+  await page.getByRole('option', { name: 'Door', exact: true }).click()
+  await expect(page.getByRole('status').first()).toContainText('Fits.')
+  await page.getByRole('combobox', { name: 'Hinged at the' }).click()
+  await page.getByRole('option', { name: 'Left' }).click()
+  await expect(page.getByRole('status').first()).toContainText('strikes the ceiling on its way')
+  await page.getByRole('button', { name: /strikes the ceiling/ }).click()
+  await page.getByRole('button', { name: 'Hinge it at the right' }).click()
+  await expect(page.getByRole('status').first()).toContainText('Fits.')
+  await page.getByRole('combobox', { name: 'In front' }).click()
+  await page.getByRole('option', { name: 'nothing' }).click()
+  await expect(page.getByRole('combobox', { name: 'Hinged at the' })).toHaveCount(0)
 })

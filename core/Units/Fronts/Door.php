@@ -6,10 +6,13 @@ namespace Incastro\Units\Fronts;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\FrontDemand;
+use Incastro\Geometry\Convex;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
-use Incastro\Geometry\Prism;
+use Incastro\Geometry\Pose;
+use Incastro\Geometry\Solid;
+use Incastro\Geometry\Vector;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
@@ -64,7 +67,7 @@ final readonly class Door implements FrontUnit
 
     public function __construct(
         #[Count('Leaves', 1, 1, 2)] public int $leaves,
-        #[Choice('Hinged at the', Hand::Left)]
+        #[Choice('Hinged at the', Hand::Either)]
         #[When('leaves', 1)]
         public Hand $hand,
         #[Choice('Opened by', Pull::Bar)] public Pull $pull,
@@ -95,7 +98,8 @@ final readonly class Door implements FrontUnit
         if ($wide < self::LEAST || min(array_merge(...$heights)) < self::LEAST) {
             return new Assembly([], findings: [$this->tooSmall($site, $wide, min(array_merge(...$heights)))]);
         }
-        $hands = $this->leaves === 1 ? [$this->hand] : [Hand::Left, Hand::Right];
+        $own = $this->hand !== Hand::Either ? $this->hand : ($heights[0][0] >= $heights[0][1] ? Hand::Left : Hand::Right);
+        $hands = $this->leaves === 1 ? [$own] : [Hand::Left, Hand::Right];
 
         return Assembly::all(...array_map(fn (Hand $hand, float $x) => $this->leaf($site, $hand, $width, [$this->high($site, $x), $this->high($site, $x + $wide)], $x, $foot + $reveal), $hands, $starts));
     }
@@ -140,23 +144,42 @@ final readonly class Door implements FrontUnit
         }
         $hardware = [new Hardware('concealed hinge for a face frame', $hinges ?? 5, 'doors')];
         $hardware = $this->pull === Pull::Hole ? $hardware : [...$hardware, new Hardware(lcfirst($this->pull->label()), 1, 'doors')];
-        $movement = new Movement(sprintf('Door of %s', $site->name()), $site->opening->tierId, [$piece->key], [$this->fan($site, $hand, $x, $wide, $z, $high->result->toDouble())], 0.0);
+        [$swept, $lines] = $this->swing($site, $hand, $x, $wide, $z, $heights);
+        $ways = $this->leaves === 1 && $site->opening->front !== null ? [new WayOut('Hinge it at the '.$hand->other()->value, Edits::front($site->opening->front->id)->setting(['hand' => $hand->other()->value]))] : [];
+        $movement = new Movement(sprintf('Door of %s', $site->name()), $site->opening->tierId, [$piece->key], $swept, [$lines], 0.0, $ways);
 
         return new Assembly([$placed], [], $hardware, [], $findings, [$movement]);
     }
 
-    /** What a leaf sweeps when it opens by a right angle: round its hinged edge, drawn a little too large between the steps. */
-    private function fan(OpeningSite $site, Hand $hand, float $x, float $wide, float $z, float $high): Prism
+    /**
+     * What a leaf sweeps when it opens by a right angle: round its hinged edge, in wedges that are drawn a little too large, each
+     * as high as the leaf is there; and the line of all from above.
+     *
+     * @param  array{float, float}  $heights
+     * @return array{non-empty-list<Solid>, list<Point>}
+     */
+    private function swing(OpeningSite $site, Hand $hand, float $x, float $wide, float $z, array $heights): array
     {
         [$hinge, $way] = $hand === Hand::Left ? [$x, 1.0] : [$x + $wide, -1.0];
+        [$inner, $outer] = $hand === Hand::Left ? $heights : array_reverse($heights);
         $radius = $wide / cos(M_PI / 4 / self::STEPS);
-        $points = [new Point($hinge, $site->face())];
-        for ($i = 0; $i <= self::STEPS; $i++) {
-            $angle = M_PI / 2 * $i / self::STEPS;
-            $points[] = new Point($hinge + $way * $radius * cos($angle), $site->face() + $radius * sin($angle));
+        $pivot = $site->at($hinge, $site->face(), $z);
+        $edge = fn (int $i): Vector => $site->at($hinge + $way * $radius * cos(M_PI / 2 * $i / self::STEPS), $site->face() + $radius * sin(M_PI / 2 * $i / self::STEPS), $z);
+        $swept = [];
+        $line = [new Point($pivot->x, $pivot->y), new Point($edge(0)->x, $edge(0)->y)];
+        for ($i = 1; $i <= self::STEPS; $i++) {
+            [$a, $b] = [$edge($i - 1), $edge($i)];
+            $line[] = new Point($b->x, $b->y);
+            $foot = array_map(fn (Vector $at) => new Point($at->x, $at->y), $way > 0.0 ? [$pivot, $a, $b] : [$pivot, $b, $a]);
+            $wedge = Convex::plate($foot, max($inner, $outer), Pose::at(0.0, 0.0, $pivot->z, Way::Right, Way::Out, Way::Up));
+            // The upper edge rises from the hinge, or falls: a plane over the three corners.
+            $up = fn (Vector $at, float $high) => $at->plus(new Vector(0.0, 0.0, $high));
+            $normal = $up($a, $outer)->minus($up($pivot, $inner))->cross($up($b, $outer)->minus($up($pivot, $inner)));
+            $normal = $normal->z < 0.0 ? $normal->times(-1.0) : $normal;
+            $swept[] = new Solid([$wedge->cut($normal, $normal->dot($up($pivot, $inner))) ?? $wedge]);
         }
 
-        return $site->swept($hand === Hand::Left ? $points : array_reverse($points), $z, $z + $high);
+        return [$swept, $line];
     }
 
     /** How many hinges carry a leaf; null where none do. */

@@ -6,7 +6,9 @@ namespace Incastro\Units\Insides;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\OpeningDemand;
+use Incastro\Geometry\Block;
 use Incastro\Geometry\Polygon;
+use Incastro\Geometry\Solid;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\Unit;
@@ -214,12 +216,17 @@ final readonly class Drawers implements InsideUnit
         $wide = $face->length->result->toDouble();
         $joints = [new Joint($box->placed[2]->piece->key, $face->key, JointKind::Screws, 'drawer fronts')];
         $travel = $slide->toDouble();
-        $swept = [
-            $site->swept(Polygon::rectangle($x, $y1 - $travel, $width->result->toDouble(), 2 * $travel)->points, $up, $up + $share->result->toDouble()),
-            $site->swept(Polygon::rectangle($inset, $y1, $wide, $leaf + $travel + self::PULL)->points, $foot, $foot + $front->result->toDouble()),
-        ];
+        // As far back as it stands, and out by its slides; the front before it, with its pull.
+        $swept = array_map(function (array $block) use ($site): Block {
+            [$from, $to] = [$site->at($block[0], $block[2], $block[4]), $site->at($block[1], $block[3], $block[5])];
+
+            return new Block($from->x, $to->x, $from->y, $to->y, $from->z, $to->z);
+        }, [
+            [$x, $x + $width->result->toDouble(), $y1 - $travel, $y1 + $travel, $up, $up + $share->result->toDouble()],
+            [$inset, $inset + $wide, $y1, $site->face() + $travel + self::PULL, $foot, $foot + $front->result->toDouble()],
+        ]);
         $moving = array_map(fn (Placed $one) => $one->piece->key, [...$box->placed, $placed]);
-        $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, $swept, $travel);
+        $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, array_map(Solid::block(...), $swept), array_map(fn (Block $block) => Polygon::rectangle($block->u0, $block->v0, $block->u1 - $block->u0, $block->v1 - $block->v0)->points, $swept), $travel);
 
         return Assembly::all($box, new Assembly([$placed], $joints, $this->hardware($site, $box, $wide, $slide), [], [], [$movement]), $packers);
     }

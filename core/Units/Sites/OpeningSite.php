@@ -8,10 +8,7 @@ use Incastro\Fit\Box;
 use Incastro\Fit\Column;
 use Incastro\Fit\Opening;
 use Incastro\Fit\Terms;
-use Incastro\Geometry\Axis;
-use Incastro\Geometry\Point;
 use Incastro\Geometry\Pose;
-use Incastro\Geometry\Prism;
 use Incastro\Geometry\Vector;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
@@ -143,16 +140,10 @@ final readonly class OpeningSite
         return $this->nailers->meets($this->at, $this->opening->z + $from, $this->opening->z + $to) ? $this->terms->board() : 0.0;
     }
 
-    /**
-     * A profile of the opening, in x and y, over the heights between two: in the run's frame.
-     *
-     * @param  list<Point>  $profile
-     */
-    public function swept(array $profile, float $from, float $to): Prism
+    /** A place of the opening in the run's frame. */
+    public function at(float $x, float $y, float $z): Vector
     {
-        [$u, $v, $z] = [$this->box->u + $this->column->x, $this->box->v + $this->behind(), $this->box->z + $this->opening->z];
-
-        return new Prism(Axis::Z, array_map(fn (Point $point) => $point->plus($u, $v), $profile), $z + $from, $z + $to);
+        return new Vector($this->box->u + $this->column->x + $x, $this->box->v + $this->behind() + $y, $this->box->z + $this->opening->z + $z);
     }
 
     /** Where the face opening ends at the top, over the board below, at a place along it; mm. */
@@ -207,9 +198,7 @@ final readonly class OpeningSite
     /** A piece whose blank has its corner at a place of the opening. */
     public function placed(Piece $piece, float $x, float $y, float $z, Way $length, Way $width, Way $thickness, Part $part): Placed
     {
-        $at = new Vector($this->box->u + $this->column->x + $x, $this->box->v + $this->behind() + $y, $this->box->z + $this->opening->z + $z);
-
-        return new Placed($piece, new Pose($at, $length->vector(), $width->vector(), $thickness->vector()), $part, $this->box->id);
+        return new Placed($piece, new Pose($this->at($x, $y, $z), $length->vector(), $width->vector(), $thickness->vector()), $part, $this->box->id);
     }
 
     /** "B2" where the box has one opening, else "B2.3", counted through the box. */

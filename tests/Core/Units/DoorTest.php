@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Units;
 
-use Incastro\Geometry\Prism;
+use Incastro\Geometry\Block;
+use Incastro\Geometry\Solid;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
 use Incastro\Rules\Edit;
@@ -42,7 +43,8 @@ final class DoorTest extends TestCase
     public function test_a_leaf_sweeps_a_quarter_of_a_circle_before_the_face(): void
     {
         $built = UnitBox::metric()->build(new Shelves(0, 0), new Door(1, Hand::Right, Pull::Knob));
-        $swept = array_map(fn (Prism $prism) => $prism->bounds(), $built->movements[0]->swept)[0];
+        $swept = array_reduce($built->movements[0]->swept, fn (?Block $all, Solid $one) => $all?->and($one->bounds) ?? $one->bounds);
+        self::assertNotNull($swept);
         // From its hinged edge at 17.7 + 741.8; 719/cos 7.5° = 725.2 far.
         self::assertEqualsWithDelta(17.7 + 741.8, $swept->u1, 1e-6);
         self::assertEqualsWithDelta([6.0 + 554.0, 6.0 + 554.0 + 725.2], [$swept->v0, $swept->v1], 0.05);
@@ -61,6 +63,21 @@ final class DoorTest extends TestCase
         $rise = abs($points[2]->x - $points[1]->x) / $doors[0]->width->result->toDouble();
         self::assertEqualsWithDelta(tan($box->top->angle($box->outerWidth()->toDouble())), $rise, 1e-3);
         self::assertSame([], array_filter($plan->findings, fn (Finding $finding) => $finding->severity->value === 'clash' && str_starts_with($finding->code->value, 'assembled')));
+    }
+
+    public function test_under_a_rake_it_is_hinged_at_the_higher_side_and_the_other_strikes(): void
+    {
+        $room = new TestKind(SpaceKind::UnderStair, 33);
+        $bays = array_map(fn (string $id) => Doc::bay($id, [Doc::tier("$id-1", ['holds' => Recipe::box(0, 1)])]), ['a', 'b', 'c']);
+        $plan = fn (array $with) => $room->plan(['runs' => [Doc::run('r', 0, $bays, ['depth' => TestLayout::mm(350)])], 'members' => [Recipe::plinth('p', ['a', 'b', 'c'])], 'fronts' => [array_replace(Doc::member('f', 'door', ['b-1']), ['with' => $with])]] + Doc::none());
+        $box = $plan([])->layout?->boxes()[1];
+        self::assertNotNull($box);
+        [$high, $low] = $box->top->left > $box->top->right ? ['left', 'right'] : ['right', 'left'];
+        $strikes = fn (array $with) => array_values(array_filter($plan($with)->findings, fn (Finding $finding) => $finding->code->value === 'strikes'));
+        self::assertSame([], $strikes([]));
+        self::assertSame([], $strikes(['hand' => $high]));
+        self::assertStringContainsString('strikes the ceiling on its way', $strikes(['hand' => $low])[0]->sentence);
+        self::assertSame("Hinge it at the $high", $strikes(['hand' => $low])[0]->waysOut[0]->label);
     }
 
     public function test_fronts_are_added_set_and_follow_their_tiers(): void

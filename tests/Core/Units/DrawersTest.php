@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Units;
 
-use Incastro\Geometry\Prism;
+use Incastro\Geometry\Solid;
 use Incastro\Measure\Length;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Rules\Finding;
@@ -47,7 +47,7 @@ final class DrawersTest extends TestCase
     {
         $built = UnitBox::metric()->build(new Drawers(3, Length::ofMillimetres(40), 25, Pull::Bar));
         self::assertSame(['Drawer 3 of B1', 'Drawer 2 of B1', 'Drawer 1 of B1'], array_map(fn ($one) => $one->name, $built->movements));
-        [$box, $front] = array_map(fn (Prism $prism) => $prism->bounds(), $built->movements[2]->swept);
+        [$box, $front] = array_map(fn (Solid $solid) => $solid->bounds, $built->movements[2]->swept);
         // 500 out from 6 + 536; the front 18 more, and a pull of 35.
         self::assertEqualsWithDelta([6.0 + 36.0, 6.0 + 1036.0], [$box->v0, $box->v1], 1e-6);
         self::assertEqualsWithDelta(6.0 + 554.0 + 500.0 + 35.0, $front->v1, 1e-6);
