@@ -82,6 +82,24 @@ const fit = async (name) => {
 }
 await shot('fit-stair', () => fit('Oar store'))
 await shot('fit', () => fit('Map wall'))
+await shot('fit-fronts', async () => {
+  await fit('Oar store')
+  const choose = async (what, option) => {
+    await page.getByRole('combobox', { name: what }).click()
+    await page.getByRole('option', { name: option, exact: true }).click()
+    await page.waitForLoadState('networkidle')
+    await page.waitForTimeout(600)
+  }
+  await choose('In front', 'Door')
+  await page.keyboard.press('Escape')
+  await page.locator('g.cell').nth(2).click()
+  await choose('What it holds', 'Drawers')
+  await page.getByRole('combobox', { name: 'What it holds' }).scrollIntoViewIfNeeded()
+})
+for (let i = 0; i < 2 && (await page.getByRole('combobox', { name: 'What it holds' }).count()) > 0 && (wanted.length === 0 || wanted.includes('fit-fronts')); i++) {
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.waitForTimeout(800)
+}
 await shot('fit-apart', async () => {
   await fit('Map wall')
   await page.getByRole('button', { name: 'Apart', exact: true }).click()

@@ -9,6 +9,7 @@ use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\Terms;
 use Incastro\Geometry\Block;
+use Incastro\Geometry\Solid;
 use Incastro\Pieces\Works\Scribed;
 use Incastro\Rules\Finding;
 use Incastro\Survey\Room\Enclosure;
@@ -44,6 +45,7 @@ final class Assembled
         foreach ($this->layout->runs as $r => $run) {
             $own = $this->assemblies[$r]->placed;
             $this->within($this->assemblies[$r]);
+            $this->fixtures($this->assemblies[$r]);
             $this->outside($run, $own);
             (new KeptClear($run, $this->terms, $this->openings, $this->collisions))->look($own);
             foreach (array_slice($this->layout->runs, 0, $r, true) as $o => $other) {
@@ -83,6 +85,19 @@ final class Assembled
             }
             if (! $a->touches($b, Joinery::TOUCH)) {
                 $this->collisions->apart($a, $b);
+            }
+        }
+    }
+
+    /** What is bought and takes up room, among the pieces. */
+    private function fixtures(Assembly $assembly): void
+    {
+        foreach ($assembly->fixtures as $fixture) {
+            foreach ($assembly->placed as $placed) {
+                $by = $placed->bounds->meets($fixture->block, self::TOUCH) ? $placed->solid()->overlap(Solid::block($fixture->block), self::TOUCH) : 0.0;
+                if ($by > self::TOUCH) {
+                    $this->collisions->inFixture($placed, $fixture, $by);
+                }
             }
         }
     }

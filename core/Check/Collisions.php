@@ -16,6 +16,7 @@ use Incastro\Rules\WayOut;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Survey\Things\ThingRule;
+use Incastro\Units\Fixture;
 use Incastro\Units\Placed;
 
 /** What was found when everything was put together, told once for every pair of owners, by its worst place. */
@@ -70,6 +71,12 @@ final class Collisions
             $this->terms->write(max($a->bounds->u0, $b->bounds->u0)),
             $this->terms->write(max($a->bounds->z0, $b->bounds->z0)),
         ), $a->owner)->about(array_values(array_unique([$b->owner, $a->piece->key, $b->piece->key])))->withWaysOut([...$this->without($a->owner), ...($b->owner === $a->owner ? [] : $this->without($b->owner))]));
+    }
+
+    public function inFixture(Placed $placed, Fixture $fixture, float $by): void
+    {
+        $this->note("fixture:$fixture->tier|$placed->owner", $by, fn () => Finding::clash(Code::AssembledOverlap, sprintf('%s stands %s inside the %s.', $placed->piece->mark, $this->terms->write($by), lcfirst($fixture->name)), $fixture->tier)
+            ->about([$placed->owner, $placed->piece->key])->withWaysOut($this->without($fixture->tier)));
     }
 
     public function apart(Placed $a, Placed $b): void

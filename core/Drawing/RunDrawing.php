@@ -18,6 +18,7 @@ use Incastro\Rules\Materials\Purpose;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Assembly;
+use Incastro\Units\Fixture;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
 
@@ -56,7 +57,7 @@ final readonly class RunDrawing
     {
         return new Drawing('Run, seen from the front', [
             'house-fill' => [new Outline($this->opening(), true, Style::Field)],
-            'inside' => $this->pieces(fn (Placed $placed) => $placed->part === Part::Body || $placed->part === Part::Loose, Style::BoardBehind),
+            'inside' => [...$this->pieces(fn (Placed $placed) => $placed->part === Part::Body || $placed->part === Part::Loose, Style::BoardBehind), ...$this->fixtures()],
             'furniture' => $this->pieces(fn (Placed $placed) => in_array($placed->part, [Part::Face, Part::Plinth, Part::Worktop], true), Style::Board),
             'things' => $this->things(),
             'gaps' => array_map($this->gap(...), array_values($this->gapEdges())),
@@ -65,6 +66,12 @@ final readonly class RunDrawing
             'names' => $this->names(),
             'dimensions' => $this->dimensions(),
         ]);
+    }
+
+    /** @return list<Shape> what is bought and stands in the furniture, such as a rail */
+    private function fixtures(): array
+    {
+        return array_map(fn (Fixture $fixture) => Outline::polygon(Polygon::rectangle($fixture->block->u0, $fixture->block->z0, $fixture->block->u1 - $fixture->block->u0, $fixture->block->z1 - $fixture->block->z0), Style::Board, $fixture->tier), $this->assembly->fixtures);
     }
 
     /** The same without texts and dimensions: small, for lists. */

@@ -18,6 +18,7 @@ enum Code: string
     case Buried = 'buried';
     case Caution = 'caution';
     case Clearance = 'clearance';
+    case ClothesTouch = 'clothes-touch-front';
     case Covered = 'covered';
     case DoorHeavy = 'door-heavy';
     case DoorSwing = 'door-swing';
@@ -48,7 +49,6 @@ enum Code: string
     case PlanCrosses = 'plan-crosses';
     case PlanFloats = 'plan-floats';
     case PlanNotChecked = 'plan-not-checked';
-    case RailBows = 'rail-bows';
     case RailLow = 'rail-low';
     case RunDepth = 'run-depth';
     case RunOverfull = 'run-overfull';

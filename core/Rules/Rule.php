@@ -109,7 +109,7 @@ enum Rule: string
             self::SlideFront => [3, 8, 'Slide set behind the drawer’s front', 'So that the front closes before the slide stops.', 0, 10],
             self::DrawerAir => [25, 64, 'Drawer box lower than its front', 'Air under the box and over it; of it half lies below.', 10, 60],
             self::DrawerBottomUp => [10, 24, 'Groove of a drawer bottom over the foot', 'What is left below the groove carries the load.', 6, 20],
-            self::HangerDepth => [280, 704, 'Rail in front of the back, at least', 'Half the width of a hanger with a coat on it.', 230, 400],
+            self::HangerDepth => [280, 704, 'Clothes rail before the back, at least', 'Half the width of a hanger with a coat on it.', 230, 400],
             self::Kerf => [3.2, 8, 'Saw kerf', 'What the blade turns into dust with each cut.', 0, 8],
             self::Trim => [6, 16, 'Trimmed off each sheet edge', 'Factory edges are neither straight, square nor clean.', 0, 30],
         };

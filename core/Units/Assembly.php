@@ -18,6 +18,7 @@ final readonly class Assembly
      * @param  array<string, Working>  $decisions  by name: sizes that are set out rather than cut, such as shelf spacing
      * @param  list<Finding>  $findings
      * @param  list<Movement>  $movements  what of it moves in use, and where it goes
+     * @param  list<Fixture>  $fixtures  what is bought and takes up room
      */
     public function __construct(
         public array $placed,
@@ -26,6 +27,7 @@ final readonly class Assembly
         public array $decisions = [],
         public array $findings = [],
         public array $movements = [],
+        public array $fixtures = [],
     ) {
     }
 
@@ -67,18 +69,18 @@ final readonly class Assembly
      */
     public function placing(array $placed, array $joints): self
     {
-        return new self($placed, $joints, $this->hardware, $this->decisions, $this->findings, $this->movements);
+        return new self($placed, $joints, $this->hardware, $this->decisions, $this->findings, $this->movements, $this->fixtures);
     }
 
     /** @param list<Hardware> $hardware */
     public function bought(array $hardware): self
     {
-        return new self($this->placed, $this->joints, [...$this->hardware, ...$hardware], $this->decisions, $this->findings, $this->movements);
+        return new self($this->placed, $this->joints, [...$this->hardware, ...$hardware], $this->decisions, $this->findings, $this->movements, $this->fixtures);
     }
 
     public static function all(self ...$assemblies): self
     {
-        $parts = [[], [], [], [], [], []];
+        $parts = [[], [], [], [], [], [], []];
         foreach ($assemblies as $one) {
             array_push($parts[0], ...$one->placed);
             array_push($parts[1], ...$one->joints);
@@ -86,6 +88,7 @@ final readonly class Assembly
             $parts[3] += $one->decisions;
             array_push($parts[4], ...$one->findings);
             array_push($parts[5], ...$one->movements);
+            array_push($parts[6], ...$one->fixtures);
         }
 
         return new self(...$parts);

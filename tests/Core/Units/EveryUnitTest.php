@@ -63,7 +63,7 @@ final class EveryUnitTest extends TestCase
         $holds = Doc::holds($kind, $with);
         $isFront = Kinds::standard()->family($kind) === Family::Front;
         $isMember = $isFront || Kinds::standard()->family($kind) === Family::Member;
-        $low = ['size' => TestLayout::mm(600)];
+        $low = ['size' => TestLayout::mm(1200)];
         $bays = [
             Doc::bay('a', [Doc::tier('a-1', ['holds' => $isMember ? Recipe::box(0, 1) : $holds] + $low), Doc::tier('a-2', ['joined' => false, 'holds' => Recipe::gap()])]),
             Doc::bay('b', [Doc::tier('b-1', ['holds' => Recipe::box(0, 1)] + $low), Doc::tier('b-2', ['joined' => false, 'holds' => $isMember ? Recipe::gap() : $holds])]),
