@@ -13,8 +13,8 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\JobChoices;
-use Incastro\Planning\MaterialChoices;
 use Incastro\Planning\Layout\LayoutChoices;
+use Incastro\Planning\MaterialChoices;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Rules\Edit;
 
