@@ -14,6 +14,7 @@ use Incastro\Fit\Terms;
 use Incastro\Planning\JobReader;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Planner;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Units\RunBuilder;
 
 require __DIR__.'/../../vendor/autoload.php';
@@ -25,7 +26,7 @@ $bays = [];
 for ($b = 0; $b < 12; $b++) {
     $tiers = [];
     for ($t = 0; $t < 4; $t++) {
-        $tiers[] = Doc::tier("t-$b-$t", ['joined' => $t !== 2, 'adjustable_shelves' => $t % 2]);
+        $tiers[] = Doc::tier("t-$b-$t", ['joined' => $t !== 2, 'holds' => Recipe::box(0, $t % 2)]);
     }
     $bays[] = Doc::bay("b-$b", $tiers, ['joined' => $b % 3 === 1]);
 }

@@ -3,8 +3,14 @@ import type { Choice } from '@/api/types'
 import Select from 'primevue/select'
 import { useId } from 'vue'
 
-/** A line of a panel: what is chosen, and its choices. */
-defineProps<{ label: string; value: string; choices: Choice[]; name?: string }>()
+/** A line of a panel: what is chosen, and its choices, or those of several groups. */
+defineProps<{
+  label: string
+  value: string
+  choices?: Choice[]
+  groups?: { label: string; choices: Choice[] }[]
+  name?: string
+}>()
 const emit = defineEmits<{ change: [value: string] }>()
 const id = useId()
 </script>
@@ -15,9 +21,10 @@ const id = useId()
     <Select
       :input-id="id"
       :model-value="value"
-      :options="choices"
+      :options="groups ?? choices ?? []"
       option-value="value"
       option-label="label"
+      v-bind="groups ? { optionGroupLabel: 'label', optionGroupChildren: 'choices' } : {}"
       :aria-label="name ?? label"
       @update:model-value="emit('change', $event)"
     />

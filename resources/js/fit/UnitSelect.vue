@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
-import { computed, useId } from 'vue'
+import { computed } from 'vue'
+import ChoiceRow from './ChoiceRow.vue'
 import { useUnits } from './useUnits'
 
 /** Which kind of unit stands somewhere, among those of its families, by their group. */
@@ -14,49 +14,33 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [kind: string] }>()
 const { of } = useUnits()
-const id = useId()
+const kinds = computed(() => of(...props.families))
 const groups = computed(() => {
-  const kinds = of(...props.families)
-  const groups = [...new Set(kinds.map((one) => one.group))].map((group) => ({
-    group,
-    kinds: kinds.filter((one) => one.group === group).map(({ kind, label }) => ({ kind, label })),
+  const groups = [...new Set(kinds.value.map((one) => one.group))].map((label) => ({
+    label,
+    choices: kinds.value
+      .filter((one) => one.group === label)
+      .map((one) => ({ value: one.kind, label: one.label })),
   }))
   return props.nothing
-    ? [{ group: 'Open', kinds: [{ kind: 'nothing', label: props.nothing }] }, ...groups]
+    ? [{ label: 'Open', choices: [{ value: 'nothing', label: props.nothing }] }, ...groups]
     : groups
 })
-const hint = computed(() => of(...props.families).find((one) => one.kind === props.kind)?.hint)
+const hint = computed(() => kinds.value.find((one) => one.kind === props.kind)?.hint)
 </script>
 
 <template>
-  <div class="choice">
-    <label :for="id">{{ label }}</label>
-    <Select
-      :input-id="id"
-      :model-value="kind"
-      :options="groups"
-      option-value="kind"
-      option-label="label"
-      option-group-label="group"
-      option-group-children="kinds"
-      :aria-label="name ?? label"
-      @update:model-value="emit('change', $event)"
-    />
-  </div>
+  <ChoiceRow
+    :label="label"
+    :name="name ?? label"
+    :value="kind"
+    :groups="groups"
+    @change="emit('change', $event)"
+  />
   <p v-if="hint" class="soft hint">{{ hint }}</p>
 </template>
 
 <style scoped>
-.choice {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  gap: 8px;
-  min-height: 48px;
-}
-.choice :deep(.p-select) {
-  max-width: 200px;
-}
 .hint {
   margin: -4px 0 4px;
   font-size: 14px;
