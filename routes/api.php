@@ -8,6 +8,7 @@ use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\FitController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\JobController;
+use App\Http\Controllers\PieceController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SurveyController;
 use App\Http\Controllers\UnitController;
@@ -53,6 +54,8 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('/spaces/{space}/view', [FitController::class, 'view']);
         Route::get('/spaces/{space}/ways-out', [FitController::class, 'waysOut']);
         Route::get('/spaces/{space}/starting-layouts', [FitController::class, 'startingLayouts']);
+        Route::get('/spaces/{space}/pieces/{key}', [PieceController::class, 'show']);
+        Route::get('/spaces/{space}/pieces/{key}/file', [PieceController::class, 'file']);
         Route::get('/spaces/{space}/template', [FitController::class, 'template']);
         Route::post('/spaces/{space}/facts', [EditController::class, 'facts']);
         Route::get('/spaces/{space}/measuring-sheet', [SurveyController::class, 'sheet']);

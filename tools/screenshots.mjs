@@ -29,7 +29,6 @@ async function shot(name, prepare) {
 
 const phone = { width: 390, height: 844 }
 await page.goto(`${base}/sign-in`)
-await shot('sign-in', async () => {})
 await page.getByRole('button', { name: 'Open the demo' }).click()
 await page.locator('.job').first().waitFor()
 await shot('jobs', async () => {})
@@ -72,6 +71,12 @@ const other = async (name) => {
   await page.getByRole('link', { name }).first().click()
   await page.locator('.tape').waitFor()
 }
+await shot('piece', async () => {
+  await other('Cylinder cupboard')
+  await page.getByRole('link', { name: /^Pieces/ }).click()
+  await page.getByRole('button', { name: 'S1-shelf-2, drawing' }).click()
+  await page.getByRole('img', { name: 'S1-shelf-2 Shelf' }).waitFor()
+})
 await shot('measure-eaves', async () => {
   await other('Eaves berth')
   await page.getByRole('button', { name: /Height under the slope, left/ }).click()

@@ -53,11 +53,11 @@ final class PdfPlate implements ShapeVisitor
             default => [0.15, [], ''],
         };
         $flat = array_merge([], ...array_map($this->placed(...), $outline->points()));
-        $line = ['width' => $width, 'dash' => $dash === '' ? 0 : $dash, 'color' => [35, 38, 43]];
+        $line = ['width' => $width, 'dash' => $dash === '' ? 0 : $dash, 'color' => $outline->style === Style::Grain ? [190, 170, 120] : [35, 38, 43]];
         if ($outline->closed) {
             $this->pdf->Polygon($flat, $fill === [] ? 'D' : 'DF', ['all' => $line], $fill);
         } else {
-            $this->pdf->PolyLine($flat, 'D', $line);
+            $this->pdf->PolyLine($flat, 'D', ['all' => $line]);
         }
 
         return null;
@@ -77,7 +77,9 @@ final class PdfPlate implements ShapeVisitor
     {
         $this->pdf->SetFont(self::FONT, '', self::LETTERS);
         $text = $label->fitting(fn (string $text): float => $this->pdf->GetStringWidth($text) * $this->scale);
-        $this->text($this->placed($label->at), $text, $label->turned xor $this->isTurned, $label->anchor);
+        // Along a page on which the drawing lies turned, a level text runs upwards: against its direction in the drawing.
+        $anchor = $this->isTurned && ! $label->turned ? ['start' => 'end', 'middle' => 'middle', 'end' => 'start'][$label->anchor] : $label->anchor;
+        $this->text($this->placed($label->at), $text, $label->turned xor $this->isTurned, $anchor);
 
         return null;
     }

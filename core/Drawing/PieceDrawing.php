@@ -4,14 +4,72 @@ declare(strict_types=1);
 
 namespace Incastro\Drawing;
 
+use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
+use Incastro\Pieces\Works\Bevel;
+use Incastro\Pieces\Works\Bevelled;
+use Incastro\Pieces\Works\Scribed;
 
-/** A piece lying flat: its blank, its true outline, and its grain. */
+/**
+ * A piece lying flat with its face up: its blank, its true outline and its grain; and, to be marked out by, where every
+ * corner lies. All places along the length are told from one end and all across from one edge, so that the tape stays
+ * hooked and no error adds to the next.
+ */
 final class PieceDrawing
 {
+    /** A point of an outline at which it turns by less is part of a curve or of a scribe line, not a corner; rad. */
+    private const CORNER = 0.07;
+
+    /** A round part turns by less at each of its points, and by the same within this; rad. */
+    private const ROUND = 0.4;
+
+    private const ALIKE = 0.01;
+
+    /** A corner nearer to the far end than this is at it, mm. */
+    private const SAME = 0.4;
+
+    /** Shares of the longer side: between two texts, from the piece to its places, and to its whole sizes. */
+    private const TEXTS_APART = 0.024;
+
+    private const TO_PLACES = 0.03;
+
+    private const TO_SIZES = 0.06;
+
     public static function of(Piece $piece): Drawing
+    {
+        return new Drawing($piece->mark, self::lying($piece, Style::Field));
+    }
+
+    /** The same with both sizes, the places of its corners, the widths along an edge that bends, and the other line of every bevel. */
+    public static function measured(Piece $piece, LengthFormat $format): Drawing
+    {
+        $length = $piece->length->result->toDouble();
+        $width = $piece->width->result->toDouble();
+        $out = self::TO_SIZES * max($length, $width);
+        $text = fn (float $at): string => $format->withoutUnit(Length::ofDouble($at));
+        $turns = fn (callable $side): array => array_merge(...array_map(fn (Polygon $outline) => self::turns($outline, $side), [$piece->outline->outer, ...$piece->outline->holes]));
+
+        return new Drawing("$piece->mark $piece->name", [
+            ...self::lying($piece, Style::House),
+            'bevels' => self::bevels($piece),
+            'widths' => self::widths($piece, $text),
+            'corners' => [
+                ...self::places($turns(fn (Point $point) => $point->x), $length, max($length, $width), fn (float $along, float $away): DrawnPoint => new DrawnPoint($along, $width + $away), $text, true),
+                ...self::places($turns(fn (Point $point) => $point->y), $width, max($length, $width), fn (float $along, float $away): DrawnPoint => new DrawnPoint($length + $away, $along), $text, false),
+            ],
+            'sizes' => [
+                new Dimension(new DrawnPoint(0.0, -$out), new DrawnPoint($length, -$out), $format->writeCut($piece->length->result)),
+                new Dimension(new DrawnPoint(-$out, 0.0), new DrawnPoint(-$out, $width), $format->writeCut($piece->width->result)),
+            ],
+        ]);
+    }
+
+    /** @return array<string, list<Shape>> blank, outline and grain */
+    private static function lying(Piece $piece, Style $hole): array
     {
         $length = $piece->length->result->toDouble();
         $width = $piece->width->result->toDouble();
@@ -21,10 +79,125 @@ final class PieceDrawing
             Grain::Any => [],
         };
 
-        return new Drawing($piece->mark, [
+        return [
             'blank' => [Outline::rectangle(0.0, 0.0, $length, $width, Style::Offcut)],
-            'piece' => [Outline::polygon($piece->outline->outer, Style::Board, $piece->key), ...array_map(fn (Polygon $hole) => Outline::polygon($hole, Style::Field, $piece->key), $piece->outline->holes)],
+            'piece' => [Outline::polygon($piece->outline->outer, Style::Board, $piece->key), ...array_map(fn (Polygon $cut) => Outline::polygon($cut, $hole, $piece->key), $piece->outline->holes)],
             'grain' => $grain === [] ? [] : [new Outline($grain, false, Style::Grain)],
-        ]);
+        ];
+    }
+
+    /**
+     * The places along one side of a piece at which an outline turns, and between which its round parts lie.
+     *
+     * @param  callable(Point): float  $side
+     * @return list<float>
+     */
+    private static function turns(Polygon $outline, callable $side): array
+    {
+        $points = $outline->points;
+        $count = count($points);
+        $turns = array_map(fn (int $i): float => self::turn($points, $i), array_keys($points));
+        $at = [];
+        foreach ($points as $i => $point) {
+            [$before, $after] = [($i + $count - 1) % $count, ($i + 1) % $count];
+            // Round parts come as many short edges that turn alike.
+            $isRound = abs($turns[$i]) < self::ROUND && (abs($turns[$i] - $turns[$before]) < self::ALIKE || abs($turns[$i] - $turns[$after]) < self::ALIKE);
+            $isOutermost = ($side($points[$before]) - $side($point)) * ($side($points[$after]) - $side($point)) > 0.0;
+            if (abs($turns[$i]) >= self::CORNER && (! $isRound || $isOutermost)) {
+                $at[] = $side($point);
+            }
+        }
+
+        return $at;
+    }
+
+    /**
+     * By how much an outline turns at a point, rad.
+     *
+     * @param  list<Point>  $points
+     */
+    private static function turn(array $points, int $i): float
+    {
+        $count = count($points);
+        [$before, $point, $after] = [$points[($i + $count - 1) % $count], $points[$i], $points[($i + 1) % $count]];
+        $turn = atan2($after->y - $point->y, $after->x - $point->x) - atan2($point->y - $before->y, $point->x - $before->x);
+
+        return atan2(sin($turn), cos($turn));
+    }
+
+    /**
+     * The places of corners between the ends of a side, and the 0 they are told from, each with a line to its text; texts that
+     * would stand on each other move on.
+     *
+     * @param  list<float>  $at
+     * @param  callable(float, float): DrawnPoint  $point  of a place along the side and a distance away from it
+     * @param  callable(float): string  $text
+     * @return list<Shape>
+     */
+    private static function places(array $at, float $side, float $longer, callable $point, callable $text, bool $turned): array
+    {
+        $written = [];
+        foreach ($at as $place) {
+            // What reads alike on the tape is one place.
+            if ($side - $place >= self::SAME) {
+                $written[$text($place)] ??= $place;
+            }
+        }
+        unset($written[$text(0.0)]);
+        asort($written);
+        $shapes = [];
+        $free = -INF;
+        $away = self::TO_PLACES * $longer;
+        foreach ($written === [] ? [] : ['0' => 0.0] + $written as $words => $place) {
+            $stands = max($place, $free);
+            $free = $stands + self::TEXTS_APART * $longer;
+            $shapes[] = new Outline([$point($place, 0.0), $point($place, $away / 3), $point($stands, 2 * $away / 3), $point($stands, $away)], false, Style::Measure);
+            $shapes[] = new Label($point($stands, 1.2 * $away), (string) $words, Style::Measure, anchor: 'start', turned: $turned);
+        }
+
+        return $shapes;
+    }
+
+    /**
+     * Where an edge bends, how wide the piece is along it.
+     *
+     * @param  callable(float): string  $text
+     * @return list<Shape>
+     */
+    private static function widths(Piece $piece, callable $text): array
+    {
+        $outline = $piece->outline->outer;
+        $isBent = fn (int $i): bool => abs(self::turn($outline->points, $i)) < self::CORNER;
+        if (array_filter(array_keys($outline->points), $isBent) === []) {
+            return [];
+        }
+
+        return array_map(
+            fn (array $row): Dimension => new Dimension(new DrawnPoint($row['at'], $row['from']), new DrawnPoint($row['at'], $row['to']), $text($row['to'] - $row['from'])),
+            TemplateDrawing::stations($outline, $piece->length->result->toDouble()),
+        );
+    }
+
+    /**
+     * The line in which a bevel ends on the other face: the piece lies to the left of its longer arris, and is shorter there by
+     * the bevel's slope times its thickness.
+     *
+     * @return list<Shape>
+     */
+    private static function bevels(Piece $piece): array
+    {
+        $thick = $piece->thickness->toDouble();
+        $bevels = array_merge([], ...array_map(fn ($work): array => match (true) {
+            $work instanceof Bevelled => $work->bevels,
+            $work instanceof Scribed && $work->bevel !== null => [$work->bevel],
+            default => [],
+        }, $piece->works));
+
+        return array_map(function (Bevel $bevel) use ($thick): Outline {
+            [$from, $to] = [$bevel->line[0], $bevel->line[count($bevel->line) - 1]];
+            $by = $bevel->slope * $thick / max(1e-9, hypot($to->x - $from->x, $to->y - $from->y));
+
+            return new Outline(array_map(fn (Point $point) => new DrawnPoint($point->x - $by * ($to->y - $from->y), $point->y + $by * ($to->x - $from->x)), $bevel->line), false, Style::Hidden);
+        }, $bevels);
     }
 }

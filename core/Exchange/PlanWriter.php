@@ -63,7 +63,7 @@ final readonly class PlanWriter
                 'runs' => array_map((new FitWriter($space, $this->plan->job->format, $this->plan->job->rules))->run(...), $space->layout->runs ?? []),
                 'going_in' => array_map(fn (Carried $carried) => ['mark' => $carried->mark, 'what' => $carried->what, 'goes' => $carried->failing() === null, 'fails' => $carried->failing()?->words], $space->carried),
                 'pieces' => $this->placed($space),
-                'hardware' => $this->hardware($space),
+                'hardware' => $this->hardware($space->hardware()),
                 'joints' => (new SolidWriter($space))->joints(),
                 'walls' => $space->survey->room === null ? [] : (new SolidWriter($space))->walls($space->survey->room),
                 'ceiling' => $space->survey->room === null ? [] : (new SolidWriter($space))->ceiling($space->survey->room),
@@ -202,8 +202,8 @@ final readonly class PlanWriter
                 'id' => $space->space->id,
                 'name' => $space->space->name,
                 'pieces' => array_map(fn (Piece $piece) => $this->piece($piece) + ['unit' => Marks::unit($piece->mark), 'drawing' => ScreenWriter::write(PieceDrawing::of($piece))], $space->pieces()),
-                'hardware' => $this->hardware($space),
             ], $this->plan->spaces),
+            'hardware' => $this->hardware(Hardware::counted(array_merge([], ...array_map(fn (SpacePlan $space) => $space->hardware(), $this->plan->spaces)))),
         ];
     }
 
@@ -281,10 +281,13 @@ final readonly class PlanWriter
         ];
     }
 
-    /** @return list<array{name: string, quantity: int, use: string}> */
-    private function hardware(SpacePlan $space): array
+    /**
+     * @param  list<Hardware>  $items
+     * @return list<array{name: string, quantity: int, use: string}>
+     */
+    private function hardware(array $items): array
     {
-        return array_map(fn (Hardware $item) => ['name' => $item->name, 'quantity' => $item->quantity, 'use' => $item->use], $space->hardware());
+        return array_map(fn (Hardware $item) => ['name' => $item->name, 'quantity' => $item->quantity, 'use' => $item->use], $items);
     }
 
     /** @return array{state: string, sentence: string} */

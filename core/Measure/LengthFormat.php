@@ -122,7 +122,8 @@ final readonly class LengthFormat
         return floor($millimetres / $step + 1e-9) * $step;
     }
 
-    private function withoutUnit(Length $length): string
+    /** As it is written where the unit is said once for many. */
+    public function withoutUnit(Length $length): string
     {
         return (string) preg_replace('/ (mm|in)$/', '', $this->write($length));
     }

@@ -111,6 +111,28 @@ final class FitTest extends AlcoveTestCase
         $this->getJson($url.'format=gif')->assertStatus(422);
     }
 
+    public function test_a_piece_is_drawn_with_its_places_on_screen_and_on_paper(): void
+    {
+        $url = '/api/spaces/'.$this->space($this->job)->id.'/pieces/'.$this->box().':bottom';
+        $this->getJson($url)->assertOk()->assertJsonPath('name', 'B1-bottom Bottom')->assertJsonPath('layers.6.name', 'sizes');
+        foreach (['pdf' => '%PDF', 'svg' => '<svg', 'dxf' => '0'] as $format => $begin) {
+            $file = $this->get("$url/file?format=$format")->assertOk();
+            self::assertStringStartsWith($begin, ltrim((string) $file->getContent()));
+            self::assertStringContainsString("b1-bottom-bottom.$format", (string) $file->headers->get('Content-Disposition'));
+        }
+        $this->getJson("$url/file?format=gif")->assertStatus(422);
+        $gone = $this->getJson(str_replace(':bottom', ':lid', $url))->assertStatus(404);
+        self::assertStringContainsString('no such piece', (string) $gone->json('message'));
+    }
+
+    public function test_hardware_of_all_spaces_is_counted_together(): void
+    {
+        $hardware = $this->getJson("/api/jobs/{$this->job->id}?station=pieces")->assertOk()->json('station.hardware');
+        $lines = array_map(fn (array $item) => $item['name'].' '.$item['use'], $hardware);
+        self::assertSame(array_values(array_unique($lines)), $lines);
+        self::assertNotSame([], $lines);
+    }
+
     public function test_ways_in_of_the_home_count_for_its_jobs(): void
     {
         $this->getJson("/api/jobs/{$this->job->id}?station=fit")->assertOk()->assertJsonPath('verdict.state', 'fits');
@@ -130,7 +152,7 @@ final class FitTest extends AlcoveTestCase
     {
         $space = $this->space($this->job)->id;
         $this->actingAs($this->person('two@example.org'));
-        foreach (['view?view=plan', 'starting-layouts', 'template?format=svg'] as $path) {
+        foreach (['view?view=plan', 'starting-layouts', 'template?format=svg', 'pieces/box:bottom', 'pieces/box:bottom/file?format=svg'] as $path) {
             $this->getJson("/api/spaces/$space/$path")->assertStatus(404);
         }
     }

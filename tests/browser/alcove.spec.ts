@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { landingAlcove, newPerson } from './person'
+import { demoJob, landingAlcove, newPerson } from './person'
 
 const STATIONS = ['measure', 'fit', 'pieces', 'sheets']
 
@@ -200,4 +200,21 @@ test.describe('on a phone', () => {
     for (const button of await page.locator('.pad button').all())
       expect((await button.boundingBox())?.height).toBeGreaterThanOrEqual(44)
   })
+})
+
+test('a shape opens with the places to mark it out by, and is saved as a file', async ({ page }) => {
+  await demoJob(page, 'cylinder-cupboard', 'Cylinder cupboard')
+  await page.getByRole('link', { name: /^Pieces/ }).click()
+  await page.getByRole('button', { name: 'S1-shelf-2, drawing' }).click()
+  const dialog = page.getByRole('dialog', { name: 'S1-shelf-2 · Shelf' })
+  const drawing = dialog.getByRole('img', { name: 'S1-shelf-2 Shelf' })
+  // The slot for the pipe is 58 mm wide, and 79 mm deep from the back edge.
+  for (const text of ['0', '1844', '1902', '79'])
+    await expect(drawing.getByText(text, { exact: true }).first()).toBeVisible()
+  await expect(dialog.getByText('slot for hot pipe, 79 mm deep from the back edge')).toBeVisible()
+  const saved = page.waitForEvent('download')
+  await dialog.getByRole('link', { name: 'DXF in mm' }).click()
+  expect((await saved).suggestedFilename()).toBe('s1-shelf-2-shelf.dxf')
+  await page.keyboard.press('Escape')
+  await expect(dialog).toBeHidden()
 })

@@ -12,6 +12,7 @@ use App\Planning\JobAnswer;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Incastro\Drawing\FileKind;
 use Incastro\Drawing\RunDrawing;
 use Incastro\Drawing\SvgWriter;
 use Incastro\Exchange\CutSheetPdf;
@@ -55,10 +56,7 @@ final class ExchangeController extends Controller
         }
         $drawing = (new RunDrawing($run, $fitted->assemblies[$r], $room, $plan->job->format))->elevation();
 
-        return response((new SvgWriter(10.0))->write($drawing), 200, [
-            'Content-Type' => 'image/svg+xml',
-            'Content-Disposition' => 'attachment; filename="'.$this->fileName($space->job, 'svg').'"',
-        ]);
+        return $this->drawn(FileKind::Svg, $space->job->choices['name'], (new SvgWriter(10.0))->write($drawing));
     }
 
     private function fileName(Job $job, string $extension): string

@@ -12,6 +12,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
+use Incastro\Drawing\FileKind;
 use Incastro\Drawing\FurniturePlan;
 use Incastro\Drawing\Paper;
 use Incastro\Drawing\ScreenWriter;
@@ -26,9 +27,6 @@ use Incastro\Rules\Code;
 /** Other looks at what is fitted into a space: from above, cut through, in the round; layouts to start from; templates. */
 final class FitController extends Controller
 {
-    /** The kinds of file a template comes as. */
-    private const FORMATS = ['pdf' => 'application/pdf', 'svg' => 'image/svg+xml', 'dxf' => 'image/vnd.dxf'];
-
     public function view(Request $request, Space $space, JobAnswer $answer): JsonResponse
     {
         $data = $request->validate([
@@ -74,7 +72,7 @@ final class FitController extends Controller
     public function template(Request $request, Space $space, JobAnswer $answer): Response
     {
         $data = $request->validate([
-            'format' => ['required', Rule::in(array_keys(self::FORMATS))],
+            'format' => ['required', Rule::enum(FileKind::class)],
             'paper' => ['sometimes', Rule::enum(Paper::class)],
             'piece' => ['sometimes', 'string', 'max:200'],
         ]);
@@ -84,15 +82,12 @@ final class FitController extends Controller
         if ($templates === null || $templates->drawings($data['piece'] ?? null) === []) {
             abort(404, 'There is no template of this piece: it has four straight edges.');
         }
-        $body = match ($data['format']) {
-            'pdf' => $templates->pdf(Paper::from($data['paper'] ?? 'a4'), $data['piece'] ?? null),
-            'svg' => $templates->svg($data['piece'] ?? null),
-            default => $templates->dxf($data['piece'] ?? null),
-        };
+        $kind = FileKind::from($data['format']);
 
-        return response($body, 200, [
-            'Content-Type' => self::FORMATS[$data['format']],
-            'Content-Disposition' => sprintf('attachment; filename="%s.%s"', str($templates->name($data['piece'] ?? null))->slug()->value() ?: 'template', $data['format']),
-        ]);
+        return $this->drawn($kind, $templates->name($data['piece'] ?? null), match ($kind) {
+            FileKind::Pdf => $templates->pdf(Paper::from($data['paper'] ?? 'a4'), $data['piece'] ?? null),
+            FileKind::Svg => $templates->svg($data['piece'] ?? null),
+            FileKind::Dxf => $templates->dxf($data['piece'] ?? null),
+        });
     }
 }

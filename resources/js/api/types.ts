@@ -297,8 +297,8 @@ export interface PiecesStation {
     id: string
     name: string
     pieces: Piece[]
-    hardware: { name: string; quantity: number; use: string }[]
   }[]
+  hardware: { name: string; quantity: number; use: string }[]
 }
 
 export interface SheetsStation {

@@ -6,6 +6,7 @@ import WorkingButton from '@/job/WorkingButton.vue'
 import MeasureText from '@/tape/MeasureText.vue'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
+import PieceDialog from './PieceDialog.vue'
 
 const job = useJob()
 const station = job.station('pieces')
@@ -18,35 +19,35 @@ const grains = { length: 'along', width: 'across', any: 'any way' }
 
 interface Alike {
   first: Piece
+  space: string
   marks: string[]
 }
+const open = ref<Alike | null>(null)
 
 /** Pieces that can be exchanged for each other stand in one line. */
-function alike(pieces: Piece[]): Alike[] {
+function alike(pieces: { piece: Piece; space: string }[]): Alike[] {
   const lines = new Map<string, Alike>()
-  for (const piece of pieces) {
+  for (const { piece, space } of pieces) {
     const line = lines.get(piece.likeness)
     if (line) line.marks.push(piece.mark)
-    else lines.set(piece.likeness, { first: piece, marks: [piece.mark] })
+    else lines.set(piece.likeness, { first: piece, space, marks: [piece.mark] })
   }
   return [...lines.values()]
 }
 
 const groups = computed(() => {
-  const groups = new Map<string, Piece[]>()
+  const groups = new Map<string, { piece: Piece; space: string }[]>()
   for (const space of station.value?.spaces ?? []) {
     for (const piece of space.pieces) {
       const key =
         grouping.value === 'unit'
           ? `${space.name} · ${piece.unit}`
           : `${piece.material_name}, ${piece.thickness.text}`
-      groups.set(key, [...(groups.get(key) ?? []), piece])
+      groups.set(key, [...(groups.get(key) ?? []), { piece, space: space.id }])
     }
   }
   return [...groups].map(([name, pieces]) => ({ name, lines: alike(pieces) }))
 })
-
-const hardware = computed(() => station.value?.spaces.flatMap((space) => space.hardware) ?? [])
 </script>
 
 <template>
@@ -61,7 +62,7 @@ const hardware = computed(() => station.value?.spaces.flatMap((space) => space.h
         :allow-empty="false"
         aria-label="Grouped"
       />
-      <p class="soft">Press a size to see how it came about.</p>
+      <p class="soft">Press a shape to mark the piece out by, and a size to see how it came about.</p>
     </div>
     <p v-if="groups.length === 0" class="card">
       There are no pieces yet: they come with the readings.
@@ -83,7 +84,11 @@ const hardware = computed(() => station.value?.spaces.flatMap((space) => space.h
         </thead>
         <tbody>
           <tr v-for="line in group.lines" :key="line.first.key">
-            <td class="shape"><DrawingView :drawing="line.first.drawing" small /></td>
+            <td class="shape">
+              <button type="button" :aria-label="`${line.first.mark}, drawing`" @click="open = line">
+                <DrawingView :drawing="line.first.drawing" small />
+              </button>
+            </td>
             <th scope="row">
               <strong
                 >{{ line.marks.length > 1 ? `${line.marks.length} × ` : '' }}{{ line.first.name }}</strong
@@ -105,14 +110,21 @@ const hardware = computed(() => station.value?.spaces.flatMap((space) => space.h
         </tbody>
       </table>
     </section>
-    <section v-if="hardware.length > 0" class="card group">
-      <h2>Screws and pins</h2>
+    <section v-if="station.hardware.length > 0" class="card group">
+      <h2>Hardware</h2>
       <ul>
-        <li v-for="item in hardware" :key="`${item.name} ${item.use} ${item.quantity}`">
+        <li v-for="item in station.hardware" :key="`${item.name} ${item.use} ${item.quantity}`">
           <span class="measure">{{ item.quantity }}</span> {{ item.name }}, {{ item.use }}
         </li>
       </ul>
     </section>
+    <PieceDialog
+      v-if="open"
+      :space="open.space"
+      :piece="open.first"
+      :marks="open.marks"
+      @close="open = null"
+    />
   </div>
 </template>
 
@@ -175,6 +187,16 @@ tbody th {
 .shape :deep(.drawing) {
   width: 110px;
   height: 40px;
+}
+.shape button {
+  padding: 4px;
+  border: 1px solid transparent;
+  border-radius: 6px;
+  background: none;
+  cursor: pointer;
+}
+.shape button:hover {
+  border-color: var(--line-strong);
 }
 .works span {
   display: block;

@@ -9,7 +9,6 @@ use Incastro\Drawing\Drawing;
 use Incastro\Drawing\DrawnPoint;
 use Incastro\Drawing\Label;
 use Incastro\Drawing\Outline;
-use Incastro\Drawing\PieceDrawing;
 use Incastro\Drawing\PlanDrawing;
 use Incastro\Drawing\ReadingText;
 use Incastro\Drawing\RunDrawing;
@@ -20,7 +19,6 @@ use Incastro\Drawing\Style;
 use Incastro\Drawing\SvgWriter;
 use Incastro\Drawing\WallDrawing;
 use Incastro\Measure\LengthFormat;
-use Incastro\Pieces\Grain;
 use Incastro\Planning\Planner;
 use Incastro\Survey\ReadingKind;
 use PHPUnit\Framework\TestCase;
@@ -142,17 +140,6 @@ final class DrawingTest extends TestCase
             foreach ($stile->points() as $point) {
                 self::assertGreaterThanOrEqual($farthest - 1e-6, $point->exaggerated($times)->x);
             }
-        }
-    }
-
-    public function test_a_piece_shows_its_blank_and_what_is_left_of_it(): void
-    {
-        $plan = (new Planner())->plan(TestAlcove::leaning()->job(layout: ['depth' => '400']));
-        foreach ($plan->pieces() as $piece) {
-            $drawing = PieceDrawing::of($piece);
-            $bounds = array_map(fn (float $edge) => round($edge, 3), $drawing->bounds());
-            self::assertSame([0.0, 0.0, $piece->length->result->toDouble(), $piece->width->result->toDouble()], $bounds, $piece->mark);
-            self::assertCount($piece->grain === Grain::Any ? 0 : 1, $drawing->layers['grain']);
         }
     }
 

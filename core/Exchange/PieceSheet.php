@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Exchange;
+
+use Incastro\Drawing\Drawing;
+use Incastro\Drawing\DxfWriter;
+use Incastro\Drawing\PdfWriter;
+use Incastro\Drawing\PieceDrawing;
+use Incastro\Drawing\SvgWriter;
+use Incastro\Measure\LengthFormat;
+use Incastro\Measure\Unit;
+use Incastro\Pieces\Piece;
+use Incastro\Pieces\Works\Work;
+
+/** One piece on paper, to be marked out by: its drawing with all places, what it is cut from, and what is done to its edges. */
+final readonly class PieceSheet
+{
+    public function __construct(private Piece $piece, private LengthFormat $format)
+    {
+    }
+
+    public function name(): string
+    {
+        return $this->piece->mark.' '.$this->piece->name;
+    }
+
+    public function drawing(): Drawing
+    {
+        return PieceDrawing::measured($this->piece, $this->format);
+    }
+
+    public function pdf(): string
+    {
+        $pdf = new PdfWriter($this->name(), $this->name(), $this->format->unit === Unit::Inch);
+        $pdf->page($this->name());
+        $pdf->paragraph(sprintf('%s from %s, %s thick. The face lies up; all places are told from the 0 of their side.', $this->format->writeSize($this->piece->length->result, $this->piece->width->result), $this->piece->material->name, $this->format->finest()->write($this->piece->thickness)));
+        foreach ([...array_map(fn (Work $work) => $work->edge().': '.$work->words($this->format), $this->piece->works), ...$this->piece->joints] as $line) {
+            $pdf->paragraph('·  '.$line, 9.0);
+        }
+        $pdf->drawing($this->drawing());
+
+        return $pdf->output();
+    }
+
+    /** At full size. */
+    public function svg(): string
+    {
+        return (new SvgWriter(1.0, inches: $this->format->unit === Unit::Inch))->write($this->drawing());
+    }
+
+    /** At full size, in mm. */
+    public function dxf(): string
+    {
+        return DxfWriter::write($this->drawing());
+    }
+}
