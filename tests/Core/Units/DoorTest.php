@@ -6,6 +6,7 @@ namespace Tests\Core\Units;
 
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Solid;
+use Incastro\Measure\Unit;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
 use Incastro\Rules\Edit;
@@ -38,6 +39,17 @@ final class DoorTest extends TestCase
         $pieces = $box->pieces($box->build(new Shelves(0, 2), new Door(2, Hand::Left, Pull::Bar)));
         self::assertSame([805.0, 358.0, [22.8, 380.8]], [...array_slice($pieces['door-L'], 0, 2), array_slice($pieces['door-L'][2], 0, 2)]);
         self::assertSame([383.8, 741.8], array_slice($pieces['door-R'][2], 0, 2));
+    }
+
+    public function test_two_leaves_in_inches_by_hand(): void
+    {
+        // Face opening 29 × 32 1/2 in 32 × 36: 29 − 2 · 3/32 = 28 13/16; (28 13/16 − 3/32)/2 = 14 23/64, down to 14 11/32.
+        $box = new UnitBox('32', '36', '22', Unit::Inch);
+        $pieces = $box->pieces($box->build(new Shelves(0, 2), new Door(2, Hand::Left, Pull::Bar)));
+        $inches = fn (string $leaf): array => array_map(fn (float $mm) => round($mm / 25.4, 6), array_slice($pieces[$leaf], 0, 2));
+        self::assertSame([[32.3125, 14.34375], [32.3125, 14.34375]], [$inches('door-L'), $inches('door-R')]);
+        // What rounding left goes to the gap between them: 28 13/16 − 2 · 14 11/32 = 1/8.
+        self::assertEqualsWithDelta(25.4 / 8, $pieces['door-R'][2][0] - $pieces['door-L'][2][1], 0.01);
     }
 
     public function test_a_leaf_sweeps_a_quarter_of_a_circle_before_the_face(): void

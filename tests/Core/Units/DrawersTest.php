@@ -6,6 +6,8 @@ namespace Tests\Core\Units;
 
 use Incastro\Geometry\Solid;
 use Incastro\Measure\Length;
+use Incastro\Measure\LengthReader;
+use Incastro\Measure\Unit;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Rules\Finding;
 use Incastro\Units\Hardware;
@@ -43,6 +45,25 @@ final class DrawersTest extends TestCase
         self::assertSame(6, array_sum(array_map(fn (Hardware $one) => $one->name === 'bar' ? $one->quantity : 0, $built->hardware)));
     }
 
+    public function test_the_same_in_inches_by_hand(): void
+    {
+        // 32 × 36 × 22 of 23/32: face opening 32 − 2 · 1 1/2 = 29 by 36 − 2 · 1 3/4 = 32 1/2.
+        $box = new UnitBox('32', '36', '22', Unit::Inch);
+        $built = $box->build(new Drawers(3, self::inches('1 1/2'), 25, Pull::Bar));
+        $pieces = array_map(fn (array $piece) => array_map(fn (float $mm) => round($mm / 25.4, 6), array_slice($piece, 0, 2)), $box->pieces($built));
+        // (32 1/2 − 2 · 3/32 − 2 · 3/32 − 3 · 1 1/2)/3 = 9.208, down to 9 3/16; then 1 1/2 more; the lowest takes the rest, 12 1/4.
+        self::assertSame([28.8125, 9.1875], $pieces['drawer-3-face']);
+        self::assertSame([28.8125, 10.6875], $pieces['drawer-2-face']);
+        self::assertSame([28.8125, 12.25], $pieces['drawer-1-face']);
+        // 29 − 2 · 1/2 − 1/32 = 27 31/32, less two sides of 15/32; 21 − 23/32 − 3/8 = 19 29/32 leaves slides of 18; 12 1/4 − 1.
+        self::assertSame([27.03125, 11.25], $pieces['drawer-1-front']);
+        self::assertSame([18.0, 11.25], $pieces['drawer-1-side-L']);
+        // 27 1/32 + 2 · 3/16 − 1/16 by 18 − 2 · 15/32 + 2 · 3/16 − 1/16.
+        self::assertSame([27.34375, 17.375], $pieces['drawer-1-bottom']);
+        self::assertContains('pair of drawer slides 18 in, 45 kg', array_map(fn (Hardware $one) => $one->name, $built->hardware));
+        self::assertSame([], $built->findings);
+    }
+
     public function test_a_drawer_sweeps_its_way_out(): void
     {
         $built = UnitBox::metric()->build(new Drawers(3, Length::ofMillimetres(40), 25, Pull::Bar));
@@ -51,6 +72,11 @@ final class DrawersTest extends TestCase
         // 500 out from 6 + 536; the front 18 more, and a pull of 35.
         self::assertEqualsWithDelta([6.0 + 36.0, 6.0 + 1036.0], [$box->v0, $box->v1], 1e-6);
         self::assertEqualsWithDelta(6.0 + 554.0 + 500.0 + 35.0, $front->v1, 1e-6);
+    }
+
+    private static function inches(string $typed): Length
+    {
+        return (new LengthReader(Unit::Inch))->read($typed);
     }
 
     /** @return list<string> codes of what is found, with three drawers unless said otherwise */
