@@ -14,7 +14,6 @@ use Incastro\Rules\Parameters\Blueprint;
 use Incastro\Rules\Severity;
 use Incastro\Rules\WayOut;
 use Incastro\Survey\Things\Thing;
-use Incastro\Survey\Things\ThingKind;
 use Incastro\Survey\Things\ThingRule;
 use Incastro\Units\Fixture;
 use Incastro\Units\Placed;
@@ -102,7 +101,7 @@ final class Collisions
             return;
         }
         $ways = $this->without($placed->owner);
-        if ($thing->kind === ThingKind::Socket || $thing->kind === ThingKind::Switch || $thing->kind === ThingKind::Pipe || $thing->kind === ThingKind::PictureRail || $thing->kind === ThingKind::WindowTrim) {
+        if ($thing->kind->isRemovable()) {
             $ways[] = new WayOut(ucfirst($thing->name).' will be removed', Edits::thing($thing->id)->with('rule', ThingRule::Removed->value));
         }
         $this->note("thing:$placed->owner|$thing->id", $by, fn () => Finding::clash(Code::AssembledThing, sprintf($words, $placed->piece->mark, $this->terms->write($by), lcfirst($thing->name)), $placed->owner)

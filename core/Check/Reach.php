@@ -196,7 +196,7 @@ final readonly class Reach
     private function clash(Code $code, string $sentence, Thing $thing, FittedCell $cell, array $ways = []): Finding
     {
         $ways[] = new WayOut('Leave an open gap there', Edits::tier($cell->tier->id)->emptied());
-        if (! in_array($thing->kind, [ThingKind::JunctionBox, ThingKind::Valve, ThingKind::Post, ThingKind::Beam, ThingKind::Stringer, ThingKind::Vent, ThingKind::Flue, ThingKind::Fireplace, ThingKind::Window, ThingKind::Hatch], true)) {
+        if ($thing->kind->isRemovable()) {
             $ways[] = new WayOut(ucfirst($thing->name).' will be removed', Edits::thing($thing->id)->with('rule', ThingRule::Removed->value));
         }
 

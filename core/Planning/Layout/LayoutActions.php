@@ -27,6 +27,8 @@ final readonly class LayoutActions
 
     private LayoutIds $ids;
 
+    private BesideCells $beside;
+
     /**
      * @param  array<string, mixed>  $layout
      * @param  list<int>  $walls  along which a run may stand
@@ -34,6 +36,7 @@ final readonly class LayoutActions
     public function __construct(private array $layout, private array $walls, string $seed, private string $path, private Length $step, private Length $board)
     {
         $this->ids = new LayoutIds($seed, LayoutDocument::ids($layout));
+        $this->beside = new BesideCells($this->ids);
     }
 
     /**
@@ -95,64 +98,7 @@ final readonly class LayoutActions
             throw $this->refused(sprintf('A run has at most %d bays.', LayoutDocument::MOST['bays']));
         }
 
-        return $this->membersFollow($layout, $layout['runs'][$r]['bays'][min($b, count($layout['runs'][$r]['bays']) - 1)], array_values(array_diff(array_column($layout['runs'][$r]['bays'], 'id'), $before)), $before[$b]);
-    }
-
-    /**
-     * What stands under a bay goes on under the bays that came of it; and what a member spans is still there.
-     *
-     * @param  array<string, mixed>  $layout
-     * @param  array<string, mixed>  $bay
-     * @param  list<string>  $new
-     * @return array<string, mixed>
-     */
-    private function membersFollow(array $layout, array $bay, array $new, string $of): array
-    {
-        $ids = LayoutDocument::ids($layout);
-        $tops = array_column($bay['tiers'], 'id');
-        foreach ($layout['members'] as $m => $member) {
-            $cells = in_array($of, $member['cells'], true) ? [...$member['cells'], ...$new] : $member['cells'];
-            // A worktop over a tier lies over its copies too, where they stand side by side.
-            foreach ($new as $id) {
-                [$r, $b] = LayoutDocument::bayAt($layout, $id) ?? [0, 0];
-                foreach (array_column($layout['runs'][$r]['bays'][$b]['tiers'], 'id') as $t => $tier) {
-                    if (isset($tops[$t]) && in_array($tops[$t], $member['cells'], true)) {
-                        $cells[] = $tier;
-                    }
-                }
-            }
-            $layout['members'][$m]['cells'] = array_values(array_unique(array_intersect($cells, $ids)));
-        }
-        $layout['members'] = array_values(array_filter($layout['members'], fn (array $member) => $member['cells'] !== []));
-        $layout['fronts'] = $this->frontsFollow($layout, $tops, $new, $ids);
-
-        return $layout;
-    }
-
-    /**
-     * A tier that was copied has a front of its own like the one before it; a front whose tier went goes with it.
-     *
-     * @param  array<string, mixed>  $layout
-     * @param  list<string>  $from  tiers of the bay
-     * @param  list<string>  $new  bays that came of it
-     * @param  list<string>  $ids  that are there
-     * @return list<array<string, mixed>>
-     */
-    private function frontsFollow(array $layout, array $from, array $new, array $ids): array
-    {
-        $fronts = array_values(array_filter($layout['fronts'], fn (array $front) => array_intersect($front['cells'], $ids) !== []));
-        foreach ($new as $id) {
-            [$r, $b] = LayoutDocument::bayAt($layout, $id) ?? [0, 0];
-            foreach (array_column($layout['runs'][$r]['bays'][$b]['tiers'], 'id') as $t => $tier) {
-                foreach (isset($from[$t]) ? $fronts : [] as $front) {
-                    if (in_array($from[$t], $front['cells'], true)) {
-                        $fronts[] = array_replace($front, ['id' => $this->ids->next(), 'cells' => [$tier]]);
-                    }
-                }
-            }
-        }
-
-        return $fronts;
+        return $this->beside->follow($layout, $layout['runs'][$r]['bays'][min($b, count($layout['runs'][$r]['bays']) - 1)], array_values(array_diff(array_column($layout['runs'][$r]['bays'], 'id'), $before)), $before[$b]);
     }
 
     /**
@@ -177,7 +123,7 @@ final readonly class LayoutActions
             }
         }
 
-        return $this->membersFollow($layout, $layout['runs'][$r]['bays'][$b], [], '');
+        return $this->beside->follow($layout, $layout['runs'][$r]['bays'][$b], [], '');
     }
 
     /**
@@ -379,7 +325,7 @@ final readonly class LayoutActions
             throw $this->refused('This run is not there any more.');
         }
 
-        return $this->membersFollow($layout, ['tiers' => []], [], '');
+        return $this->beside->follow($layout, ['tiers' => []], [], '');
     }
 
     /** @return array<string, mixed> */

@@ -57,6 +57,12 @@ enum ThingKind: string
         return in_array($this, [self::Pipe, self::Trap, self::Post, self::Beam, self::Chase, self::Stringer, self::PictureRail], true);
     }
 
+    /** Whether somebody may take it away, or have it moved, to make room for furniture: it carries nothing and nobody's life hangs on it. */
+    public function isRemovable(): bool
+    {
+        return in_array($this, [self::PictureRail, self::WindowTrim, self::Socket, self::Switch, self::Radiator, self::Pipe], true);
+    }
+
     /** The direction in which it runs through a room where the person says none: what is traced is its section across that. */
     public function usuallyRuns(): string
     {
