@@ -48,7 +48,7 @@ final class Cautions
         $masses = [];
         foreach ($assembly->placed as $placed) {
             $piece = $placed->piece;
-            $masses[$placed->owner] = ($masses[$placed->owner] ?? 0.0) + $piece->outline->area() * $piece->thickness->toDouble() * 1e-9 * $piece->material->density;
+            $masses[$placed->owner] = ($masses[$placed->owner] ?? 0.0) + $piece->weight();
         }
         $best = [0.0, ''];
         foreach ($run->boxes as $box) {

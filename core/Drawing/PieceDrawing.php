@@ -11,8 +11,6 @@ use Incastro\Measure\LengthFormat;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Bevel;
-use Incastro\Pieces\Works\Bevelled;
-use Incastro\Pieces\Works\Scribed;
 
 /**
  * A piece lying flat with its face up: its blank, its true outline and its grain; and, to be marked out by, where every
@@ -179,25 +177,19 @@ final class PieceDrawing
     }
 
     /**
-     * The line in which a bevel ends on the other face: the piece lies to the left of its longer arris, and is shorter there by
-     * the bevel's slope times its thickness.
+     * The line in which a bevel ends on the other face: as far inside its longer arris as its slope takes through the thickness.
      *
      * @return list<Shape>
      */
     private static function bevels(Piece $piece): array
     {
         $thick = $piece->thickness->toDouble();
-        $bevels = array_merge([], ...array_map(fn ($work): array => match (true) {
-            $work instanceof Bevelled => $work->bevels,
-            $work instanceof Scribed && $work->bevel !== null => [$work->bevel],
-            default => [],
-        }, $piece->works));
 
-        return array_map(function (Bevel $bevel) use ($thick): Outline {
-            [$from, $to] = [$bevel->line[0], $bevel->line[count($bevel->line) - 1]];
-            $by = $bevel->slope * $thick / max(1e-9, hypot($to->x - $from->x, $to->y - $from->y));
+        return array_map(function (Bevel $bevel) use ($piece, $thick): Outline {
+            [$x, $y] = Bevel::outwards($bevel->line[0], $bevel->line[count($bevel->line) - 1], $piece->middle());
+            $by = $bevel->slope * $thick;
 
-            return new Outline(array_map(fn (Point $point) => new DrawnPoint($point->x - $by * ($to->y - $from->y), $point->y + $by * ($to->x - $from->x)), $bevel->line), false, Style::Hidden);
-        }, $bevels);
+            return new Outline(array_map(fn (Point $point) => new DrawnPoint($point->x - $by * $x, $point->y - $by * $y), $bevel->line), false, Style::Hidden);
+        }, $piece->bevels());
     }
 }

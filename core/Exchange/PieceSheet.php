@@ -12,7 +12,6 @@ use Incastro\Drawing\SvgWriter;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unit;
 use Incastro\Pieces\Piece;
-use Incastro\Pieces\Works\Work;
 
 /** One piece on paper, to be marked out by: its drawing with all places, what it is cut from, and what is done to its edges. */
 final readonly class PieceSheet
@@ -36,7 +35,7 @@ final readonly class PieceSheet
         $pdf = new PdfWriter($this->name(), $this->name(), $this->format->unit === Unit::Inch);
         $pdf->page($this->name());
         $pdf->paragraph(sprintf('%s from %s, %s thick. The face lies up; all places are told from the 0 of their side.', $this->format->writeSize($this->piece->length->result, $this->piece->width->result), $this->piece->material->name, $this->format->finest()->write($this->piece->thickness)));
-        foreach ([...array_map(fn (Work $work) => $work->edge().': '.$work->words($this->format), $this->piece->works), ...$this->piece->joints] as $line) {
+        foreach ([...$this->piece->told($this->format), ...$this->piece->joints] as $line) {
             $pdf->paragraph('·  '.$line, 9.0);
         }
         $pdf->drawing($this->drawing());

@@ -20,7 +20,6 @@ use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
 use Incastro\Measure\Length;
 use Incastro\Pieces\Piece;
-use Incastro\Pieces\Works\Work;
 use Incastro\Planning\Plan;
 use Incastro\Planning\SpacePlan;
 use Incastro\Planning\TakenPlace;
@@ -274,7 +273,7 @@ final readonly class PlanWriter
             'thickness' => $this->lengths->exact($piece->thickness),
             'material' => $piece->material->id, 'material_name' => $piece->material->name,
             'grain' => $piece->grain->value, 'likeness' => $piece->likeness()->key(),
-            'edges' => array_map(fn (Work $work) => $work->edge().': '.$work->words($this->plan->job->format), $piece->works),
+            'edges' => $piece->told($this->plan->job->format),
             'joints' => $piece->joints, 'shaped' => $piece->isShaped(),
             'outline' => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $piece->outline->outer->points),
             'holes' => array_map(fn (Polygon $hole) => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $hole->points), $piece->outline->holes),

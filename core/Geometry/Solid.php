@@ -81,4 +81,14 @@ final readonly class Solid
     {
         return new self(array_map(fn (Convex $part) => $part->mapped($to), $this->parts));
     }
+
+    /** The same carried over the plan, its heights kept. @param \Closure(float, float): Point $to of x and y */
+    public function overPlan(\Closure $to): self
+    {
+        return $this->mapped(function (array $at) use ($to): array {
+            $point = $to($at[0], $at[1]);
+
+            return [$point->x, $point->y, $at[2]];
+        });
+    }
 }

@@ -5,9 +5,14 @@ declare(strict_types=1);
 namespace Incastro\Pieces;
 
 use Incastro\Geometry\Outline;
+use Incastro\Geometry\Point;
 use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Working;
+use Incastro\Pieces\Works\Bevel;
+use Incastro\Pieces\Works\Bevelled;
 use Incastro\Pieces\Works\CutFor;
+use Incastro\Pieces\Works\Scribed;
 use Incastro\Pieces\Works\Work;
 use Incastro\Rules\Materials\Material;
 use Incastro\Rules\Materials\Purpose;
@@ -51,6 +56,41 @@ final readonly class Piece
             'key' => "$this->key-$suffix", 'mark' => "$this->mark-$suffix", 'length' => $length, 'width' => $width, 'outline' => $outline,
             'works' => [...$this->works, $work],
         ] + get_object_vars($this));
+    }
+
+    /** @return list<string> what is done to its edges, as it is told to a person */
+    public function told(LengthFormat $format): array
+    {
+        return array_map(fn (Work $work) => $work->edge().': '.$work->words($format), $this->works);
+    }
+
+    /** @return list<Bevel> of all its edges */
+    public function bevels(): array
+    {
+        $bevels = [];
+        foreach ($this->works as $work) {
+            if ($work instanceof Bevelled) {
+                array_push($bevels, ...$work->bevels);
+            } elseif ($work instanceof Scribed && $work->bevel !== null) {
+                $bevels[] = $work->bevel;
+            }
+        }
+
+        return $bevels;
+    }
+
+    /** The middle of what is around its outline. */
+    public function middle(): Point
+    {
+        [$x0, $x1, $y0, $y1] = $this->outline->bounds();
+
+        return new Point(($x0 + $x1) / 2, ($y0 + $y1) / 2);
+    }
+
+    /** What it weighs, kg. */
+    public function weight(): float
+    {
+        return $this->outline->area() * $this->thickness->toDouble() * 1e-9 * $this->material->density;
     }
 
     /** Whether something was cut out of it for a thing on a face of the space. */

@@ -16,8 +16,6 @@ use Incastro\Geometry\Solid;
 use Incastro\Geometry\Vector;
 use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Bevel;
-use Incastro\Pieces\Works\Bevelled;
-use Incastro\Pieces\Works\Scribed;
 use Incastro\Survey\Room\RunFrame;
 
 /**
@@ -86,7 +84,7 @@ final class Placed
     /** Whether it fills its bounds. */
     private function isBlock(): bool
     {
-        return $this->isBlock ??= $this->pose->isSquare() && $this->piece->outline->isRectangle() && $this->bevels() === [];
+        return $this->isBlock ??= $this->pose->isSquare() && $this->piece->outline->isRectangle() && $this->piece->bevels() === [];
     }
 
     public function solid(): Solid
@@ -97,16 +95,12 @@ final class Placed
     /** The solid in the room's own coordinates. */
     public function inRoom(RunFrame $frame): Solid
     {
-        return $this->solid()->mapped(function (array $at) use ($frame): array {
-            $point = $frame->point($at[0], $at[1]);
-
-            return [$point->x, $point->y, $at[2]];
-        });
+        return $frame->inRoom($this->solid());
     }
 
     private function made(): Solid
     {
-        $bevels = $this->bevels();
+        $bevels = $this->piece->bevels();
         $t = $this->piece->thickness->toDouble();
         $parts = [];
         foreach ($this->piece->outline->convexParts() as $outline) {
@@ -118,22 +112,8 @@ final class Placed
                 $parts[] = $part;
             }
         }
+
         return new Solid($parts === [] ? [Convex::plate($this->piece->outline->outer->points, $t, $this->pose)] : $parts);
-    }
-
-    /** @return list<Bevel> */
-    private function bevels(): array
-    {
-        $bevels = [];
-        foreach ($this->piece->works as $work) {
-            if ($work instanceof Bevelled) {
-                array_push($bevels, ...$work->bevels);
-            } elseif ($work instanceof Scribed && $work->bevel !== null) {
-                $bevels[] = $work->bevel;
-            }
-        }
-
-        return $bevels;
     }
 
     /**
@@ -143,8 +123,7 @@ final class Placed
      */
     private function bevelled(Convex $part, array $outline, Bevel $bevel): ?Convex
     {
-        [$x0, $x1, $y0, $y1] = $this->piece->outline->bounds();
-        $middle = new Point(($x0 + $x1) / 2, ($y0 + $y1) / 2);
+        $middle = $this->piece->middle();
         $t = $this->piece->thickness->toDouble();
         for ($i = 1; $i < count($bevel->line) && $part !== null; $i++) {
             [$p, $q] = [$bevel->line[$i - 1], $bevel->line[$i]];
@@ -153,9 +132,7 @@ final class Placed
                 continue;
             }
             // Outwards across the edge, and shorter by the slope for each mm of depth.
-            [$nx, $ny] = [($q->y - $p->y) / $long, ($p->x - $q->x) / $long];
-            $way = ($middle->x - $p->x) * $nx + ($middle->y - $p->y) * $ny > 0.0 ? -1.0 : 1.0;
-            [$nx, $ny] = [$way * $nx, $way * $ny];
+            [$nx, $ny] = Bevel::outwards($p, $q, $middle);
             $alongs = array_map(fn (Point $at) => (($at->x - $p->x) * ($q->x - $p->x) + ($at->y - $p->y) * ($q->y - $p->y)) / $long, $outline);
             $outs = array_map(fn (Point $at) => ($at->x - $p->x) * $nx + ($at->y - $p->y) * $ny, $outline);
             // Beyond its own edge a part is bounded by another.
@@ -179,7 +156,7 @@ final class Placed
     {
         $t = $this->piece->thickness->toDouble();
         $isTilted = ! $this->pose->isSquare();
-        $isBevelled = $this->bevels() !== [] && count($this->solid()->parts) === 1;
+        $isBevelled = $this->piece->bevels() !== [] && count($this->solid()->parts) === 1;
         if (! $isTilted && ! $isBevelled) {
             return $this->plate($this->piece->outline, Pose::axis($this->pose->thickness), $t);
         }

@@ -7,8 +7,8 @@ namespace Incastro\Pieces\Works;
 use Incastro\Geometry\Point;
 
 /**
- * An edge that is not square to the face: the line of its longer arris in the piece's own x and y, the piece to the left
- * of it, and how much shorter the piece is for each mm of depth below the face that this arris lies on.
+ * An edge that is not square to the face: the line of its longer arris in the piece's own x and y, and how much
+ * shorter the piece is for each mm of depth below the face that this arris lies on.
  */
 final readonly class Bevel
 {
@@ -19,5 +19,19 @@ final readonly class Bevel
      */
     public function __construct(public array $line, public float $slope, public bool $fromOrigin)
     {
+    }
+
+    /**
+     * The way across a bit of the line and out of a piece whose middle lies there, of length 1.
+     *
+     * @return array{float, float}
+     */
+    public static function outwards(Point $from, Point $to, Point $middle): array
+    {
+        $long = $from->distanceTo($to);
+        [$x, $y] = [($to->y - $from->y) / $long, ($from->x - $to->x) / $long];
+        $way = ($middle->x - $from->x) * $x + ($middle->y - $from->y) * $y > 0.0 ? -1.0 : 1.0;
+
+        return [$way * $x, $way * $y];
     }
 }

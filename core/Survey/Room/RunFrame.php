@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Survey\Room;
 
 use Incastro\Geometry\Point;
+use Incastro\Geometry\Solid;
 use Incastro\Survey\ClearSpan;
 use Incastro\Survey\Network\Adjustment;
 use Incastro\Survey\Network\Observation;
@@ -86,6 +87,12 @@ final class RunFrame
         [$x, $y] = [$point->x - $this->origin->x, $point->y - $this->origin->y];
 
         return [-$this->dx * $x - $this->dy * $y, -$this->dy * $x + $this->dx * $y];
+    }
+
+    /** What stands in this frame, in the room's own coordinates. */
+    public function inRoom(Solid $solid): Solid
+    {
+        return $solid->overPlan($this->point(...));
     }
 
     /** The point of the plan at u and v. */

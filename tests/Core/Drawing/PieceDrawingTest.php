@@ -10,6 +10,7 @@ use Incastro\Drawing\DrawnPoint;
 use Incastro\Drawing\Label;
 use Incastro\Drawing\PieceDrawing;
 use Incastro\Drawing\Shape;
+use Incastro\Fit\Closing\Side;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
@@ -20,6 +21,7 @@ use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Bevel;
 use Incastro\Pieces\Works\Bevelled;
+use Incastro\Pieces\Works\Scribed;
 use Incastro\Pieces\Works\Work;
 use Incastro\Planning\Planner;
 use Incastro\Rules\Materials\Purpose;
@@ -94,6 +96,13 @@ final class PieceDrawingTest extends TestCase
         $lines = PieceDrawing::measured(self::piece(720.0, 400.0, Outline::rectangle(0.0, 0.0, 720.0, 400.0), [$bevelled]), LengthFormat::millimetres())->layers['bevels'];
         self::assertCount(1, $lines);
         self::assertEqualsWithDelta([706.5, 706.5], array_map(fn (DrawnPoint $point) => $point->x, $lines[0]->points()), 1e-9);
+        // Inside, whichever way the line runs: this one from the right to the left along the upper edge.
+        $scribed = new Scribed('outer, long', Side::Left, atan(0.1), new Bevel([new Point(720.0, 400.0), new Point(0.0, 400.0)], 0.1, true));
+        $back = new Scribed('inner, long', Side::Right, atan(0.1), new Bevel([new Point(0.0, 400.0), new Point(720.0, 400.0)], 0.1, true));
+        foreach ([$scribed, $back] as $work) {
+            $lines = PieceDrawing::measured(self::piece(720.0, 400.0, Outline::rectangle(0.0, 0.0, 720.0, 400.0), [$work]), LengthFormat::millimetres())->layers['bevels'];
+            self::assertEqualsWithDelta([398.2, 398.2], array_map(fn (DrawnPoint $point) => $point->y, $lines[0]->points()), 1e-9);
+        }
     }
 
     /** @return list<Label> */
