@@ -14,7 +14,6 @@ use Incastro\Rules\Parameters\Blueprint;
 use Incastro\Rules\Severity;
 use Incastro\Rules\WayOut;
 use Incastro\Survey\Things\Thing;
-use Incastro\Survey\Things\ThingRule;
 use Incastro\Units\Fixture;
 use Incastro\Units\Placed;
 
@@ -101,9 +100,7 @@ final class Collisions
             return;
         }
         $ways = $this->without($placed->owner);
-        if ($thing->kind->isRemovable()) {
-            $ways[] = new WayOut(ucfirst($thing->name).' will be removed', Edits::thing($thing->id)->with('rule', ThingRule::Removed->value));
-        }
+        array_push($ways, ...$thing->removal());
         $this->note("thing:$placed->owner|$thing->id", $by, fn () => Finding::clash(Code::AssembledThing, sprintf($words, $placed->piece->mark, $this->terms->write($by), lcfirst($thing->name)), $placed->owner)
             ->about([$thing->id, $placed->piece->key])->withWaysOut($ways));
     }

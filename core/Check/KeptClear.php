@@ -34,7 +34,7 @@ final readonly class KeptClear
     public function look(array $placed): void
     {
         foreach ($this->terms->room->things as $thing) {
-            if ($thing->rule === ThingRule::Removed || $thing->kind === ThingKind::Stud) {
+            if (! $thing->isInTheWay()) {
                 continue;
             }
             foreach ($this->zones($thing) as [$zone, $words]) {

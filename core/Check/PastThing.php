@@ -94,9 +94,7 @@ final readonly class PastThing
     /** Whether the sizes of a cell are the outer ones of its box. */
     private function isOuter(FittedCell $cell): bool
     {
-        $box = $cell->boxId === null ? null : $this->run->box($cell->boxId);
-
-        return $box !== null && count($box->columns) * count($box->columns[0]->openings) === 1;
+        return $cell->boxId !== null && $this->run->box($cell->boxId)?->hasOneCell() === true;
     }
 
     /** Whether the width of a bay is the outer one of boxes of its own. */

@@ -44,7 +44,7 @@ final readonly class Reach
     {
         $findings = [];
         foreach ($this->terms->room->things as $thing) {
-            if ($thing->rule === ThingRule::Removed || $thing->kind === ThingKind::Stud) {
+            if (! $thing->isInTheWay()) {
                 continue;
             }
             $block = $this->places->block($thing);
@@ -88,7 +88,7 @@ final readonly class Reach
         $box = $cell->boxId === null ? null : $this->run->box($cell->boxId);
         $t = $this->terms->board();
 
-        return $box === null || count($box->columns) * count($box->columns[0]->openings) === 1 ? $block
+        return $box === null || $box->hasOneCell() ? $block
             : new Block($block->u0 - $t, $block->u1 + $t, $block->v0, $block->v1, $block->z0 - $t, $block->z1 + $t);
     }
 
@@ -196,9 +196,7 @@ final readonly class Reach
     private function clash(Code $code, string $sentence, Thing $thing, FittedCell $cell, array $ways = []): Finding
     {
         $ways[] = new WayOut('Leave an open gap there', Edits::tier($cell->tier->id)->emptied());
-        if ($thing->kind->isRemovable()) {
-            $ways[] = new WayOut(ucfirst($thing->name).' will be removed', Edits::thing($thing->id)->with('rule', ThingRule::Removed->value));
-        }
+        array_push($ways, ...$thing->removal());
 
         return Finding::clash($code, $sentence, $cell->tier->id)->about([$thing->id, ...($cell->boxId === null ? [] : [$cell->boxId])])->withWaysOut($ways);
     }

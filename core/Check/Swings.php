@@ -22,7 +22,6 @@ use Incastro\Survey\Room\Enclosure;
 use Incastro\Survey\Room\RunFrame;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
-use Incastro\Survey\Things\ThingRule;
 use Incastro\Units\Assembly;
 use Incastro\Units\Movement;
 use Incastro\Units\Placed;
@@ -43,11 +42,15 @@ final readonly class Swings
 
     private Polygon $plan;
 
+    /** @var list<Thing> that stand in the way */
+    private array $things;
+
     /** @param list<Assembly> $assemblies of each run */
     public function __construct(private FittedLayout $layout, private array $assemblies, private Terms $terms)
     {
         $this->enclosure = new Enclosure($terms->room, $terms->rules->skirtingStays);
         $this->plan = new Polygon($terms->room->corners);
+        $this->things = array_values(array_filter($terms->room->things, fn (Thing $thing) => $thing->isInTheWay()));
     }
 
     /** @return list<Finding> */
@@ -71,18 +74,18 @@ final readonly class Swings
         $note = function (float $by, string $what, string $id) use (&$worst): void {
             $worst = $by > $worst[0] ? [$by, $what, $id] : $worst;
         };
+        $places = new ThingPlace($this->terms->room, $run->frame);
         foreach ($movement->swept as $solid) {
             foreach ($this->assemblies[$r]->placed as $placed) {
                 if (! in_array($placed->piece->key, $movement->moving, true) && $placed->bounds->meets($solid->bounds, Assembled::TOUCH)) {
                     $note($placed->solid()->overlap($solid, Assembled::TOUCH), $placed->piece->mark, $placed->owner);
                 }
             }
-            $places = new ThingPlace($this->terms->room, $run->frame);
-            foreach ($this->things() as $thing) {
+            foreach ($this->things as $thing) {
                 $body = $places->solid($thing);
                 $note($body === null ? 0.0 : $solid->overlap($body, Assembled::TOUCH), lcfirst($thing->name), $thing->id);
             }
-            $inRoom = self::inRoom($solid, $run->frame);
+            $inRoom = $run->frame->inRoom($solid);
             foreach ($this->enclosure->outside($inRoom, Assembled::TOUCH) as $surface => $by) {
                 $note(is_numeric($surface) ? $by : 0.0, is_numeric($surface) ? 'the '.$this->terms->room->shape->wallName((int) $surface) : '', '');
             }
@@ -133,7 +136,7 @@ final readonly class Swings
             // Two that meet are told once, by the run that comes first.
             foreach ($o > $r ? $this->assemblies[$o]->movements : [] as $its) {
                 foreach ($its->swept as $solid) {
-                    $note($swept->overlap(self::inRoom($solid, $other->frame), Assembled::TOUCH), lcfirst($its->name).', when both are open', $its->tier);
+                    $note($swept->overlap($other->frame->inRoom($solid), Assembled::TOUCH), lcfirst($its->name).', when both are open', $its->tier);
                 }
             }
         }
@@ -141,9 +144,10 @@ final readonly class Swings
 
     private function met(Placed $placed, RunFrame $frame, Solid $swept): float
     {
-        $around = Footprint::of($frame, $placed->bounds);
+        $around = Footprint::of($frame, $placed->bounds)->points;
+        [$xs, $ys] = [array_column($around, 'x'), array_column($around, 'y')];
         $block = $swept->bounds;
-        $isFar = max(array_column($around->points, 'x')) < $block->u0 || min(array_column($around->points, 'x')) > $block->u1 || max(array_column($around->points, 'y')) < $block->v0 || min(array_column($around->points, 'y')) > $block->v1;
+        $isFar = max($xs) < $block->u0 || min($xs) > $block->u1 || max($ys) < $block->v0 || min($ys) > $block->v1;
 
         return $isFar ? 0.0 : $placed->inRoom($frame)->overlap($swept, Assembled::TOUCH);
     }
@@ -151,7 +155,7 @@ final readonly class Swings
     /** @param \Closure(float, string, string): void $note */
     private function doors(Solid $swept, \Closure $note): void
     {
-        foreach ($this->things() as $thing) {
+        foreach ($this->things as $thing) {
             $fan = $thing->kind === ThingKind::Door ? $this->terms->room->swing($thing) : null;
             if ($fan !== null) {
                 $high = max(1.0, $thing->height);
@@ -171,7 +175,7 @@ final readonly class Swings
         $before = array_map(fn (Block $block) => new Block($block->u0, $block->u1, $out - 1.0, $out + self::PERSON, $block->z0, $block->z1), $swept);
         $most = 0.0;
         foreach ($before as $block) {
-            $inRoom = self::inRoom(Solid::block($block), $run->frame);
+            $inRoom = $run->frame->inRoom(Solid::block($block));
             foreach ($this->enclosure->outside($inRoom, Assembled::TOUCH) as $surface => $by) {
                 $most = is_numeric($surface) ? max($most, $by) : $most;
             }
@@ -182,20 +186,5 @@ final readonly class Swings
 
         return $most <= Assembled::TOUCH ? null
             : Finding::warning(Code::FreeFloor, sprintf('%s, drawn out, leaves %s before it; a person needs %s.', $movement->name, $this->terms->write(max(0.0, self::PERSON - $most)), $this->terms->write(self::PERSON)), $movement->tier);
-    }
-
-    /** @return list<Thing> */
-    private function things(): array
-    {
-        return array_values(array_filter($this->terms->room->things, fn (Thing $thing) => $thing->rule !== ThingRule::Removed && $thing->kind !== ThingKind::Stud));
-    }
-
-    private static function inRoom(Solid $solid, RunFrame $frame): Solid
-    {
-        return $solid->mapped(function (array $at) use ($frame): array {
-            $point = $frame->point($at[0], $at[1]);
-
-            return [$point->x, $point->y, $at[2]];
-        });
     }
 }

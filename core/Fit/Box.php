@@ -33,6 +33,12 @@ final readonly class Box
     ) {
     }
 
+    /** Whether its outer sizes are those of its only cell. */
+    public function hasOneCell(): bool
+    {
+        return count($this->columns) === 1 && count($this->columns[0]->openings) === 1;
+    }
+
     public function outerWidth(): Length
     {
         return $this->width->result;

@@ -23,4 +23,10 @@ enum Pull: string implements Choosable
             self::Hole => 'Finger hole',
         };
     }
+
+    /** @return list<Hardware> so many of it, where there is anything to buy */
+    public function bought(int $quantity, string $use): array
+    {
+        return $this === self::Hole ? [] : [new Hardware(lcfirst($this->label()), $quantity, $use)];
+    }
 }

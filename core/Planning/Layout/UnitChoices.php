@@ -91,9 +91,8 @@ final readonly class UnitChoices
         $with = $holds['with'];
         foreach ($given as $name => $value) {
             $before[(string) $name] = $with[$name] ?? null;
-            if ($value === null || $value === '') {
-                // Also a name that is not known is told.
-                isset($blueprint->parameters[(string) $name]) ? null : $this->one($path, $blueprint, (string) $name, null);
+            $isUsual = $value === null || $value === '';
+            if ($isUsual && isset($blueprint->parameters[(string) $name])) {
                 unset($with[$name]);
             } else {
                 $with[(string) $name] = $this->one($path, $blueprint, (string) $name, $value);

@@ -6,6 +6,8 @@ namespace Incastro\Survey\Things;
 
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
+use Incastro\Rules\Edits;
+use Incastro\Rules\WayOut;
 
 /**
  * A thing on a face, placed by its two distances from fixed faces, mm.
@@ -40,6 +42,18 @@ final readonly class Thing
         public ?Polygon $traced = null,
         public bool $isHot = false,
     ) {
+    }
+
+    /** Whether it stands in anybody's way: what will be removed does not, nor does a stud inside its wall. */
+    public function isInTheWay(): bool
+    {
+        return $this->rule !== ThingRule::Removed && $this->kind !== ThingKind::Stud;
+    }
+
+    /** @return list<WayOut> to have it removed, where that may be */
+    public function removal(): array
+    {
+        return $this->kind->isRemovable() ? [new WayOut(ucfirst($this->name).' will be removed', Edits::thing($this->id)->with('rule', ThingRule::Removed->value))] : [];
     }
 
     public function tracedAs(Polygon $section): self

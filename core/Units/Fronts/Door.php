@@ -142,8 +142,7 @@ final readonly class Door implements FrontUnit
             $findings[] = Finding::warning(Code::DoorWide, sprintf('A leaf %s wide sags and stands far out when it is open. Two leaves are lighter.', $terms->write($wide)), $site->opening->tierId)
                 ->withWaysOut([new WayOut('Make it two leaves', Edits::front($site->opening->front->id)->setting(['leaves' => 2]))]);
         }
-        $hardware = [new Hardware('concealed hinge for a face frame', $hinges ?? 5, 'doors')];
-        $hardware = $this->pull === Pull::Hole ? $hardware : [...$hardware, new Hardware(lcfirst($this->pull->label()), 1, 'doors')];
+        $hardware = [new Hardware('concealed hinge for a face frame', $hinges ?? 5, 'doors'), ...$this->pull->bought(1, 'doors')];
         [$swept, $lines] = $this->swing($site, $hand, $x, $wide, $z, $heights);
         $ways = $this->leaves === 1 && $site->opening->front !== null ? [new WayOut('Hinge it at the '.$hand->other()->value, Edits::front($site->opening->front->id)->setting(['hand' => $hand->other()->value]))] : [];
         $movement = new Movement(sprintf('Door of %s', $site->name()), $site->opening->tierId, [$piece->key], $swept, [$lines], 0.0, $ways);
@@ -186,7 +185,7 @@ final readonly class Door implements FrontUnit
     private function hinges(Placed $placed, float $wide): ?int
     {
         $piece = $placed->piece;
-        $weight = ($piece->outline->area() * $piece->thickness->toDouble() * 1e-9 * $piece->material->density + self::FITTINGS) * max(1.0, $wide / self::WIDE);
+        $weight = ($piece->weight() + self::FITTINGS) * max(1.0, $wide / self::WIDE);
         foreach (self::BY_HEIGHT as $count => $high) {
             if ($piece->length->result->toDouble() <= $high && $weight <= self::BY_WEIGHT[$count]) {
                 return $count;

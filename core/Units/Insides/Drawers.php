@@ -90,12 +90,11 @@ final readonly class Drawers implements InsideUnit
         $frame = $rules->get(Rule::StileWidth)->minus($materials->carcass->thickness)->times(2);
         $rails = $rules->get(Rule::RailWidth)->minus($materials->carcass->thickness)->times(2);
         $each = Length::ofDouble(self::LOWEST)->plus($rules->get(Rule::DrawerAir))->plus($rules->get(Rule::PairGap));
-        $shortest = $rules->unit === Unit::Inch ? Length::ofDouble(self::IMPERIAL[0] * 25.4) : Length::ofMillimetres(self::METRIC[0]);
 
         return new OpeningDemand(
             Extent::atLeast(Length::ofMillimetres(150)->plus($frame), 'a drawer between stiles needs %s'),
             Extent::atLeast($each->times($this->count)->plus($rails), 'so many drawers need %s'),
-            Extent::atLeast($shortest->plus($rules->get(Rule::SlideEnd))->plus($materials->for(Purpose::Front)->thickness), 'the shortest slides need %s'),
+            Extent::atLeast(self::slides($rules->unit)[0]->plus($rules->get(Rule::SlideEnd))->plus($materials->for(Purpose::Front)->thickness), 'the shortest slides need %s'),
         );
     }
 
@@ -107,7 +106,7 @@ final readonly class Drawers implements InsideUnit
     public function build(OpeningSite $site): Assembly
     {
         if ($site->opening->front !== null) {
-            return new Assembly([], findings: [Finding::clash(Code::FrontTwice, 'Drawers have fronts of their own; nothing else closes their opening.', $site->opening->tierId)->withWaysOut([new WayOut('Take what is before them away', Edits::withoutFront($site->opening->front->id)), $this->emptied($site)])]);
+            return new Assembly([], findings: [Finding::clash(Code::FrontTwice, 'Drawers have fronts of their own; nothing else closes their opening.', $site->opening->tierId)->withWaysOut([new WayOut('Take what is before them away', Edits::withoutFront($site->opening->front->id)), $site->emptied()])]);
         }
         $fronts = $this->fronts($site);
         $lowest = min(array_map(fn (Working $front) => $front->result->toDouble(), $fronts)) - $site->terms->rule(Rule::DrawerAir);
@@ -183,12 +182,17 @@ final readonly class Drawers implements InsideUnit
         return array_reverse($feet);
     }
 
+    /** @return non-empty-list<Length> that are sold, the shortest first */
+    private static function slides(Unit $unit): array
+    {
+        return $unit === Unit::Inch ? array_map(fn (int $inch) => Length::ofDouble($inch * 25.4), self::IMPERIAL) : array_map(Length::ofMillimetres(...), self::METRIC);
+    }
+
     /** The longest slides that go in: the same for all drawers of an opening. */
     private function slide(OpeningSite $site, Working $free): ?Length
     {
-        $lengths = $site->terms->rules->unit === Unit::Inch ? array_map(fn (int $inch) => Length::ofDouble($inch * 25.4), self::IMPERIAL) : array_map(Length::ofMillimetres(...), self::METRIC);
         $longest = null;
-        foreach ($lengths as $length) {
+        foreach (self::slides($site->terms->rules->unit) as $length) {
             $longest = $length->isGreaterThan($free->result) ? $longest : $length;
         }
 
@@ -217,14 +221,10 @@ final readonly class Drawers implements InsideUnit
         $joints = [new Joint($box->placed[2]->piece->key, $face->key, JointKind::Screws, 'drawer fronts')];
         $travel = $slide->toDouble();
         // As far back as it stands, and out by its slides; the front before it, with its pull.
-        $swept = array_map(function (array $block) use ($site): Block {
-            [$from, $to] = [$site->at($block[0], $block[2], $block[4]), $site->at($block[1], $block[3], $block[5])];
-
-            return new Block($from->x, $to->x, $from->y, $to->y, $from->z, $to->z);
-        }, [
-            [$x, $x + $width->result->toDouble(), $y1 - $travel, $y1 + $travel, $up, $up + $share->result->toDouble()],
-            [$inset, $inset + $wide, $y1, $site->face() + $travel + self::PULL, $foot, $foot + $front->result->toDouble()],
-        ]);
+        $swept = [
+            $site->block($x, $x + $width->result->toDouble(), $y1 - $travel, $y1 + $travel, $up, $up + $share->result->toDouble()),
+            $site->block($inset, $inset + $wide, $y1, $site->face() + $travel + self::PULL, $foot, $foot + $front->result->toDouble()),
+        ];
         $moving = array_map(fn (Placed $one) => $one->piece->key, [...$box->placed, $placed]);
         $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, array_map(Solid::block(...), $swept), array_map(fn (Block $block) => Polygon::rectangle($block->u0, $block->v0, $block->u1 - $block->u0, $block->v1 - $block->v0)->points, $swept), $travel);
 
@@ -271,18 +271,17 @@ final readonly class Drawers implements InsideUnit
     /** @return list<Hardware> */
     private function hardware(OpeningSite $site, Assembly $box, float $wide, Length $slide): array
     {
-        $own = 0.0;
-        foreach ($box->placed as $placed) {
-            $own += $placed->piece->outline->area() * $placed->piece->thickness->toDouble() * 1e-9 * $placed->piece->material->density;
-        }
+        $own = array_sum(array_map(fn (Placed $placed) => $placed->piece->weight(), $box->placed));
         $asked = self::SPARE * ($own + $this->load);
         $class = self::CLASSES[count(self::CLASSES) - 1];
         foreach (array_reverse(self::CLASSES) as $one) {
             $class = $one >= $asked ? $one : $class;
         }
-        $hardware = [new Hardware(sprintf('pair of drawer slides %s, %d kg', $site->terms->format->write($slide), $class), 1, 'drawers')];
 
-        return $this->pull === Pull::Hole ? $hardware : [...$hardware, new Hardware(lcfirst($this->pull->label()), $wide > self::TWO_PULLS ? 2 : 1, 'drawer fronts')];
+        return [
+            new Hardware(sprintf('pair of drawer slides %s, %d kg', $site->terms->format->write($slide), $class), 1, 'drawers'),
+            ...$this->pull->bought($wide > self::TWO_PULLS ? 2 : 1, 'drawer fronts'),
+        ];
     }
 
     private function tooLow(OpeningSite $site, float $lowest): Finding
@@ -293,26 +292,20 @@ final readonly class Drawers implements InsideUnit
         $ways = $fits < $this->count ? [new WayOut($fits === 1 ? 'Make one drawer' : "Make $fits drawers", Edits::tier($site->opening->tierId)->setting(['count' => $fits, 'grade' => null]))] : [];
 
         return Finding::clash(Code::DrawerLow, sprintf('%s a box of %s; %s is the least that holds anything.', $this->count === 1 ? 'The drawer leaves' : "$this->count drawers leave", $site->terms->write(max(0.0, $lowest)), $site->terms->write(self::LOWEST)), $site->opening->tierId)
-            ->withWaysOut([...$ways, $this->emptied($site)]);
+            ->withWaysOut([...$ways, $site->emptied()]);
     }
 
     private function noSlide(OpeningSite $site, Working $free): Finding
     {
-        $shortest = $site->terms->rules->unit === Unit::Inch ? Length::ofDouble(self::IMPERIAL[0] * 25.4) : Length::ofMillimetres(self::METRIC[0]);
-        $deeper = $site->box->outerDepth()->plus($shortest)->minus($free->result)->roundedUp($site->terms->format->step);
+        $shortest = self::slides($site->terms->rules->unit)[0];
 
         return Finding::clash(Code::NoSlideFits, sprintf('%s of depth is left for slides; the shortest is %s.', $site->terms->format->write($free->result->roundedDown($site->terms->format->step)), $site->terms->format->write($shortest)), $site->opening->tierId)
-            ->withWaysOut([new WayOut(sprintf('Make the box %s deep', $site->terms->format->write($deeper)), Edits::tier($site->box->id)->measuring('depth', $deeper)), $this->emptied($site)]);
+            ->withWaysOut([$site->deeper($shortest->minus($free->result)), $site->emptied()]);
     }
 
     private function tooNarrow(OpeningSite $site, Working $width): Finding
     {
-        return Finding::clash(Code::TooSmall, sprintf('Between its stiles there is no room for a drawer: the box would be %s wide.', $site->terms->write(max(0.0, $width->result->toDouble()))), $site->opening->tierId)->withWaysOut([$this->emptied($site)]);
-    }
-
-    private function emptied(OpeningSite $site): WayOut
-    {
-        return new WayOut('Leave an open gap instead', Edits::tier($site->opening->tierId)->emptied());
+        return Finding::clash(Code::TooSmall, sprintf('Between its stiles there is no room for a drawer: the box would be %s wide.', $site->terms->write(max(0.0, $width->result->toDouble()))), $site->opening->tierId)->withWaysOut([$site->emptied()]);
     }
 
     /** @return list<Finding> */

@@ -6,7 +6,6 @@ namespace Incastro\Units\Insides;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\OpeningDemand;
-use Incastro\Geometry\Block;
 use Incastro\Measure\Length;
 use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
@@ -45,10 +44,7 @@ final readonly class HangingRail implements InsideUnit
     /** What hangs needs under the middle of its rail; of two, under the lower one. */
     private static function clear(Hang $hang, Unit $unit): Length
     {
-        return match (true) {
-            $unit === Unit::Inch => Length::ofDouble(($hang === Hang::Long ? 64 : 40) * 25.4),
-            default => Length::ofMillimetres($hang === Hang::Long ? 1600 : 1000),
-        };
+        return $unit === Unit::Inch ? Length::ofDouble(($hang === Hang::Long ? 64 : 40) * 25.4) : Length::ofMillimetres($hang === Hang::Long ? 1600 : 1000);
     }
 
     /** From the middle of the lower of two rails to that of the upper one. */
@@ -91,8 +87,7 @@ final readonly class HangingRail implements InsideUnit
             if ($at < $half || $length->result->toDouble() < 2 * $half) {
                 continue;
             }
-            [$from, $to] = [$site->at($socket, $y - $half, $at - $half), $site->at($socket + $length->result->toDouble(), $y + $half, $at + $half)];
-            $fixtures[] = new Fixture('Rail', $site->opening->tierId, new Block($from->x, $to->x, $from->y, $to->y, $from->z, $to->z));
+            $fixtures[] = new Fixture('Rail', $site->opening->tierId, $site->block($socket, $socket + $length->result->toDouble(), $y - $half, $y + $half, $at - $half, $at + $half));
             $which = count($middles) === 1 ? 'rail' : ['upper rail', 'lower rail'][$i];
             $decisions[ucfirst($which).', '.$site->name()] = $length;
             $decisions['Middle of the '.$which.' over the board below, '.$site->name()] = $middle;
@@ -137,23 +132,16 @@ final readonly class HangingRail implements InsideUnit
         $clear = self::clear($this->hang, $terms->rules->unit);
         if ($lowest->result->isLessThan($clear)) {
             $high = $site->opening->height->result->plus($clear)->minus($lowest->result)->roundedUp($terms->format->step);
-            $ways = [new WayOut(sprintf('Make the tier %s higher', $terms->format->write($clear->minus($lowest->result)->roundedUp($terms->format->step))), Edits::tier($tier)->measuring('size', $this->isOuter($site) ? $high->plus($terms->materials->carcass->thickness->times(2)) : $high))];
+            $ways = [new WayOut(sprintf('Make the tier %s higher', $terms->format->write($clear->minus($lowest->result)->roundedUp($terms->format->step))), Edits::tier($tier)->measuring('size', $site->box->hasOneCell() ? $high->plus($terms->materials->carcass->thickness->times(2)) : $high))];
             $ways = $this->hang === Hang::Short ? $ways : [...$ways, new WayOut('One rail for shirts and jackets', Edits::tier($tier)->setting(['hang' => Hang::Short->value]))];
-            $findings[] = Finding::clash(Code::RailLow, sprintf('There are %s under the middle of the rail; what hangs needs %s.', $terms->write(max(0.0, $lowest->result->toDouble())), $terms->format->write($clear)), $tier)->withWaysOut([...$ways, new WayOut('Leave an open gap instead', Edits::tier($tier)->emptied())]);
+            $findings[] = Finding::clash(Code::RailLow, sprintf('There are %s under the middle of the rail; what hangs needs %s.', $terms->write(max(0.0, $lowest->result->toDouble())), $terms->format->write($clear)), $tier)->withWaysOut([...$ways, $site->emptied()]);
         }
         $inch = $terms->rules->unit === Unit::Inch;
         $needs = $site->opening->front === null ? ($inch ? 482.6 : 480.0) : ($inch ? 539.75 : 540.0);
         if ($this->free($site) < $needs) {
-            $deeper = $site->box->outerDepth()->plus(Length::ofDouble($needs - $this->free($site)))->roundedUp($terms->format->step);
-            $findings[] = Finding::warning(Code::ClothesTouch, sprintf('Hangers need %s; there are %s.', $terms->write($needs), $terms->write($this->free($site))), $tier)->withWaysOut([new WayOut(sprintf('Make the box %s deep', $terms->format->write($deeper)), Edits::tier($site->box->id)->measuring('depth', $deeper))]);
+            $findings[] = Finding::warning(Code::ClothesTouch, sprintf('Hangers need %s; there are %s.', $terms->write($needs), $terms->write($this->free($site))), $tier)->withWaysOut([$site->deeper(Length::ofDouble($needs - $this->free($site)))]);
         }
 
         return $findings;
-    }
-
-    /** Whether the size of its tier is the outer one of the box. */
-    private function isOuter(OpeningSite $site): bool
-    {
-        return count($site->box->columns) * count($site->box->columns[0]->openings) === 1;
     }
 }

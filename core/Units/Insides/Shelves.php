@@ -142,11 +142,10 @@ final readonly class Shelves implements InsideUnit, Halves
     private function tooShallow(OpeningSite $site, Working $depth): Finding
     {
         $least = $site->terms->rules->get(Rule::LeastDepth);
-        $deeper = $site->box->outerDepth()->plus($least)->minus($depth->result)->roundedUp($site->terms->format->step);
 
         return Finding::clash(Code::TooShallow, sprintf('A shelf here is %s deep; things fall off one of less than %s.', $site->terms->format->write($depth->result->roundedDown($site->terms->format->step)), $site->terms->format->write($least)), $site->opening->tierId)
             ->withWaysOut([
-                new WayOut(sprintf('Make the box %s deep', $site->terms->format->write($deeper)), Edits::tier($site->box->id)->measuring('depth', $deeper)),
+                $site->deeper($least->minus($depth->result)),
                 $this->cleared($site->opening->tierId),
             ]);
     }

@@ -8,13 +8,16 @@ use Incastro\Fit\Box;
 use Incastro\Fit\Column;
 use Incastro\Fit\Opening;
 use Incastro\Fit\Terms;
+use Incastro\Geometry\Block;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Vector;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Piece;
+use Incastro\Rules\Edits;
 use Incastro\Rules\Rule;
+use Incastro\Rules\WayOut;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\Workshop;
@@ -59,14 +62,9 @@ final readonly class OpeningSite
     /** Clear height between the boards, at the lower side under a slope. */
     public function height(): Working
     {
-        return $this->isAlone() && ! $this->box->top->isRaked()
+        return $this->box->hasOneCell() && ! $this->box->top->isRaked()
             ? Working::start('height of the box', $this->box->outerHeight())->minusTimes('bottom and top', 2, $this->terms->materials->carcass->thickness)
             : Working::start('clear height of the opening', $this->opening->height->result);
-    }
-
-    private function isAlone(): bool
-    {
-        return count($this->box->columns) === 1 && count($this->box->columns[0]->openings) === 1;
     }
 
     /**
@@ -144,6 +142,28 @@ final readonly class OpeningSite
     public function at(float $x, float $y, float $z): Vector
     {
         return new Vector($this->box->u + $this->column->x + $x, $this->box->v + $this->behind() + $y, $this->box->z + $this->opening->z + $z);
+    }
+
+    /** What takes up room of the opening, in the run's frame. */
+    public function block(float $x0, float $x1, float $y0, float $y1, float $z0, float $z1): Block
+    {
+        [$from, $to] = [$this->at($x0, $y0, $z0), $this->at($x1, $y1, $z1)];
+
+        return new Block($from->x, $to->x, $from->y, $to->y, $from->z, $to->z);
+    }
+
+    /** The way out of a depth that is so much too small. */
+    public function deeper(Length $by): WayOut
+    {
+        $deep = $this->box->outerDepth()->plus($by)->roundedUp($this->terms->format->step);
+
+        return new WayOut(sprintf('Make the box %s deep', $this->terms->format->write($deep)), Edits::tier($this->box->id)->measuring('depth', $deep));
+    }
+
+    /** The way out of what does not go in at all. */
+    public function emptied(): WayOut
+    {
+        return new WayOut('Leave an open gap instead', Edits::tier($this->opening->tierId)->emptied());
     }
 
     /** Where the face opening ends at the top, over the board below, at a place along it; mm. */
