@@ -78,7 +78,7 @@ const text = (one: Parameter) => now(one.name)?.value as string
       />
     </div>
     <p v-if="one.help" class="soft help">{{ one.help }}</p>
-    <p v-if="one.type !== 'size' && refused(one)" class="fault" role="alert">{{ refused(one) }}</p>
+    <p v-if="one.type !== 'size' && refused(one)" class="refused" role="alert">{{ refused(one) }}</p>
     <Button
       v-if="!now(one.name)?.usual"
       class="usual"
@@ -111,6 +111,6 @@ const text = (one: Parameter) => now(one.name)?.value as string
   display: block;
   margin: -6px 0 2px auto;
   min-height: 32px;
-  color: var(--ink-soft);
+  color: var(--soft);
 }
 </style>

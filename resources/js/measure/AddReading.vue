@@ -179,8 +179,4 @@ async function add() {
   gap: 10px;
   align-items: center;
 }
-.refused {
-  margin: 0;
-  color: var(--brick);
-}
 </style>

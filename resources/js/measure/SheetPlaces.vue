@@ -135,10 +135,6 @@ const fields = [
   display: flex;
   gap: 8px;
 }
-.refused {
-  margin: 0;
-  color: var(--brick);
-}
 .fields {
   display: grid;
   gap: 10px;

@@ -364,10 +364,6 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
 .from > :last-child:not(:first-child) {
   justify-self: end;
 }
-.refused {
-  margin: 0;
-  color: var(--brick);
-}
 .caution {
   margin: 4px 0 0;
   padding: 8px 12px;

@@ -136,7 +136,7 @@ function addStock(material: MaterialEntry): void {
           @change="set(`stock.${sheet.id}.price`, valueOf($event))"
         />
       </label>
-      <p v-if="refused(`stock.${sheet.id}.price`)" class="fault">
+      <p v-if="refused(`stock.${sheet.id}.price`)" class="refused">
         {{ refused(`stock.${sheet.id}.price`) }}
       </p>
       <label class="row"
@@ -148,7 +148,7 @@ function addStock(material: MaterialEntry): void {
           @change="set(`stock.${sheet.id}.quantity`, valueOf($event))"
         />
       </label>
-      <p v-if="refused(`stock.${sheet.id}.quantity`)" class="fault">
+      <p v-if="refused(`stock.${sheet.id}.quantity`)" class="refused">
         {{ refused(`stock.${sheet.id}.quantity`) }}
       </p>
       <Button
@@ -158,7 +158,7 @@ function addStock(material: MaterialEntry): void {
         @click="set(`stock.${sheet.id}`, null)"
       />
     </div>
-    <p v-if="refused(`materials.${one.id}`)" class="fault" role="alert">
+    <p v-if="refused(`materials.${one.id}`)" class="refused" role="alert">
       {{ refused(`materials.${one.id}`) }}
     </p>
     <div class="actions">
@@ -192,7 +192,7 @@ function addStock(material: MaterialEntry): void {
       :aria-label="one.label"
       @update:model-value="set(`uses.${one.value}`, $event === 'usual' ? null : $event)"
     />
-    <p v-if="refused(`uses.${one.value}`)" class="fault" role="alert">{{ refused(`uses.${one.value}`) }}</p>
+    <p v-if="refused(`uses.${one.value}`)" class="refused" role="alert">{{ refused(`uses.${one.value}`) }}</p>
   </div>
 </template>
 
@@ -232,11 +232,7 @@ h2 {
   gap: 4px 8px;
   min-height: 48px;
 }
-.serving .fault {
+.serving .refused {
   grid-column: 1 / -1;
-}
-.fault {
-  margin: 0;
-  color: var(--brick);
 }
 </style>

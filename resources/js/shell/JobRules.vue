@@ -80,7 +80,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
           @change="set('currency', valueOf($event))"
         />
       </label>
-      <p v-if="refused('currency')" class="fault">{{ refused('currency') }}</p>
+      <p v-if="refused('currency')" class="refused">{{ refused('currency') }}</p>
       <div class="switch">
         <ToggleSwitch
           :model-value="choices.skirting_stays"
@@ -183,10 +183,6 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 }
 .number {
   text-align: right;
-}
-.fault {
-  margin: 0;
-  color: var(--brick);
 }
 .rule {
   margin-bottom: 12px;

@@ -114,9 +114,6 @@ async function enter(path: string, body?: unknown) {
 .card h2 {
   margin-bottom: 14px;
 }
-.refused {
-  color: var(--brick);
-}
 .actions {
   display: flex;
   flex-wrap: wrap;

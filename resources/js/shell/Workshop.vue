@@ -136,10 +136,6 @@ ol {
   gap: 10px;
   align-items: center;
 }
-.refused {
-  margin: 0;
-  color: var(--brick);
-}
 .adds {
   display: flex;
   flex-wrap: wrap;
