@@ -36,7 +36,7 @@ const template = (format: string) =>
         within the piece is where a bevel ends on the other face.
       </template>
     </p>
-    <div class="large">
+    <div class="large" tabindex="0">
       <DrawingView v-if="drawing.data.value" :drawing="drawing.data.value" />
       <p v-else-if="drawing.error.value">{{ drawing.error.value.message }}</p>
     </div>
@@ -56,6 +56,16 @@ const template = (format: string) =>
 .large {
   height: min(46vh, 420px);
   margin: 8px 0;
+  overflow: auto hidden;
+}
+/* Narrower, its texts would run into each other: it is pushed sideways instead. */
+.large :deep(.drawing) {
+  min-width: 680px;
+}
+@media (max-width: 720px) {
+  .large {
+    height: 300px;
+  }
 }
 p {
   margin: 0;

@@ -76,6 +76,7 @@ function leave(event: KeyboardEvent) {
   grid-template-columns: 1fr 146px;
   gap: 2px 12px;
   align-items: center;
+  padding: 4px 0;
 }
 .length input {
   width: 100%;
