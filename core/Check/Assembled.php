@@ -8,7 +8,6 @@ use Incastro\Fit\Closing\Side;
 use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\Terms;
-use Incastro\Geometry\Block;
 use Incastro\Geometry\Solid;
 use Incastro\Pieces\Works\Scribed;
 use Incastro\Rules\Finding;
@@ -107,7 +106,7 @@ final class Assembled
     {
         $enclosure = new Enclosure($this->terms->room, $this->terms->rules->skirtingStays);
         foreach ($placed as $one) {
-            if ($enclosure->isFree(self::around($run, $one->bounds))) {
+            if ($enclosure->isFree($run->frame->stands->around($one->bounds))) {
                 continue;
             }
             foreach ($enclosure->outside($one->inRoom($run->frame), self::TOUCH) as $surface => $by) {
@@ -160,14 +159,5 @@ final class Assembled
                 }
             }
         }
-    }
-
-    /** A block of the room that holds one of the run. */
-    private static function around(FittedRun $run, Block $block): Block
-    {
-        $points = Footprint::of($run->frame, $block)->points;
-        [$xs, $ys] = [array_column($points, 'x'), array_column($points, 'y')];
-
-        return new Block(min(INF, ...$xs), max(-INF, ...$xs), min(INF, ...$ys), max(-INF, ...$ys), $block->z0, $block->z1);
     }
 }

@@ -94,7 +94,7 @@ final readonly class Reach
 
     private function tooNear(Thing $thing, Block $block, FittedCell $cell, Block $stands): ?Finding
     {
-        $near = min($block->grown($thing->clearance)->overlap($stands));
+        $near = $block->grown($thing->clearance)->depth($stands);
         if ($near <= 0.5) {
             return null;
         }
@@ -159,7 +159,7 @@ final readonly class Reach
     /** Something that stays and that no piece was cut around. */
     private function inTheWay(Thing $thing, Block $block, FittedCell $cell, Block $stands, Assembly $assembly): ?Finding
     {
-        $overlap = min($stands->overlap($block));
+        $overlap = $stands->depth($block);
         if ($thing->standsOut <= 0.0 || $overlap <= 1.0) {
             return null;
         }

@@ -164,7 +164,7 @@ final readonly class ThingPlace
             $solid = Solid::prism(new Prism($section[0], $shape->points, $from - $around, $to + $around));
         }
 
-        return $own === $this->frame ? $solid : $solid->mapped($this->from($own));
+        return $this->turned($solid, $own);
     }
 
     /** The zone before a thing on a wall, so far out from it, turned into this run's frame. */
@@ -176,7 +176,7 @@ final readonly class ThingPlace
         $own = $this->room->frame($thing->wall);
         $block = (new self($this->room, $own))->block($thing);
 
-        return Solid::block(new Block($block->u0, $block->u1, $block->v0, $block->v1 + $out, $block->z0, $block->z1))->mapped($this->from($own));
+        return $this->turned(Solid::block(new Block($block->u0, $block->u1, $block->v0, $block->v1 + $out, $block->z0, $block->z1)), $own);
     }
 
     /**
@@ -197,17 +197,13 @@ final readonly class ThingPlace
             default => new Block($block->u0, $block->u1, $block->v1, $block->v1 + $room, $block->z0, $block->z1),
         };
 
-        return Solid::block($zone)->mapped($this->from($own));
+        return $this->turned(Solid::block($zone), $own);
     }
 
-    /** @return \Closure(array{float, float, float}): array{float, float, float} from another run's frame into this one */
-    private function from(RunFrame $own): \Closure
+    /** What stands in another run's frame, in this one. */
+    private function turned(Solid $solid, RunFrame $own): Solid
     {
-        return function (array $at) use ($own): array {
-            [$u, $v] = $this->frame->place($own->point($at[0], $at[1]));
-
-            return [$u, $v, $at[2]];
-        };
+        return $own->wall === $this->frame->wall ? $solid : $solid->overPlan(fn (float $u, float $v): Point => new Point(...$this->frame->place($own->point($u, $v))));
     }
 
     /** Whether a wall runs the way this run does, rather than across it. */

@@ -43,12 +43,23 @@ final readonly class Block
         ];
     }
 
+    /** How far they reach into each other where that is least; negative by the widest gap between them. */
+    public function depth(self $that): float
+    {
+        return min(
+            ($this->u1 < $that->u1 ? $this->u1 : $that->u1) - ($this->u0 > $that->u0 ? $this->u0 : $that->u0),
+            ($this->v1 < $that->v1 ? $this->v1 : $that->v1) - ($this->v0 > $that->v0 ? $this->v0 : $that->v0),
+            ($this->z1 < $that->z1 ? $this->z1 : $that->z1) - ($this->z0 > $that->z0 ? $this->z0 : $that->z0),
+        );
+    }
+
     /** Whether they share more than a touch, mm. */
     public function meets(self $that, float $touch = 0.5): bool
     {
-        // Most pairs lie apart along the first axis that is looked at.
+        // Most pairs lie apart along one axis.
         return $this->u1 - $that->u0 > $touch && $that->u1 - $this->u0 > $touch
             && $this->v1 - $that->v0 > $touch && $that->v1 - $this->v0 > $touch
-            && min($this->overlap($that)) > $touch;
+            && $this->z1 - $that->z0 > $touch && $that->z1 - $this->z0 > $touch
+            && $this->depth($that) > $touch;
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Incastro\Geometry;
 
-/** A convex body by its corners and its faces, each a ring of them; double mm. Corners are bare triples: there are thousands. */
+/**
+ * A convex body by its corners and its faces, each a ring of them; double mm. Corners are bare triples: there are thousands.
+ * Most are plates, a section drawn out square to itself, of which more is known than faces tell.
+ */
 final class Convex
 {
     private const SAME = 1e-7;
@@ -17,15 +20,25 @@ final class Convex
 
     public readonly Block $bounds;
 
+    /** Whether it fills its bounds. */
+    public readonly bool $isBlock;
+
     /**
-     * @param  list<array{float, float, float}>  $corners
+     * @param  list<array{float, float, float}>|null  $corners  of a block they follow from it, when somebody asks
      * @param  list<list<int>>  $faces  each by its corners' places in that list
-     * @param  bool  $isBlock  whether it fills its bounds
+     * @param  int  $section  of a plate, how many corners its section has: they come first, then as many across from them
+     * @param  Block|null  $block  which it fills
      */
-    private function __construct(private readonly array $corners, private readonly array $faces, public readonly bool $isBlock = false)
+    private function __construct(private ?array $corners, private readonly array $faces, private readonly int $section = 0, ?Block $block = null)
     {
+        $this->isBlock = $block !== null;
+        if ($block !== null) {
+            $this->bounds = $block;
+
+            return;
+        }
         [$x0, $x1, $y0, $y1, $z0, $z1] = [INF, -INF, INF, -INF, INF, -INF];
-        foreach ($corners as [$x, $y, $z]) {
+        foreach ($corners ?? [] as [$x, $y, $z]) {
             $x0 = $x < $x0 ? $x : $x0;
             $x1 = $x > $x1 ? $x : $x1;
             $y0 = $y < $y0 ? $y : $y0;
@@ -43,31 +56,54 @@ final class Convex
      */
     public static function plate(array $outline, float $thickness, Pose $pose): self
     {
-        $near = $far = $sides = [];
+        [$at, $l, $w, $t] = [$pose->at, $pose->length, $pose->width, $pose->thickness];
+        [$dx, $dy, $dz] = [$thickness * $t->x, $thickness * $t->y, $thickness * $t->z];
+        $near = $far = [];
+        foreach ($outline as $point) {
+            $near[] = $p = [$at->x + $point->x * $l->x + $point->y * $w->x, $at->y + $point->x * $l->y + $point->y * $w->y, $at->z + $point->x * $l->z + $point->y * $w->z];
+            $far[] = [$p[0] + $dx, $p[1] + $dy, $p[2] + $dz];
+        }
         $count = count($outline);
-        $isBlock = $count === 4 && $pose->isSquare();
-        foreach ($outline as $i => $point) {
-            $place = $pose->place($point, 0.0);
-            $near[] = [$place->x, $place->y, $place->z];
-            $far[] = [$place->x + $thickness * $pose->thickness->x, $place->y + $thickness * $pose->thickness->y, $place->z + $thickness * $pose->thickness->z];
-            $next = ($i + 1) % $count;
-            $sides[] = [$i, $next, $count + $next, $count + $i];
-            $isBlock = $isBlock && min(abs($outline[$next]->x - $point->x), abs($outline[$next]->y - $point->y)) < self::SAME;
+
+        return new self([...$near, ...$far], self::facesOfPlate($count), $thickness > self::SAME ? $count : 0);
+    }
+
+    public static function block(Block $block): self
+    {
+        return new self(null, self::facesOfPlate(4), $block->z1 - $block->z0 > self::SAME ? 4 : 0, $block);
+    }
+
+    /** @return list<list<int>> */
+    private static function facesOfPlate(int $count): array
+    {
+        static $known = [];
+        if (! isset($known[$count])) {
+            $faces = [range(0, $count - 1), range($count, 2 * $count - 1)];
+            for ($i = 0; $i < $count; $i++) {
+                $next = ($i + 1) % $count;
+                $faces[] = [$i, $next, $count + $next, $count + $i];
+            }
+            $known[$count] = $faces;
         }
 
-        return new self([...$near, ...$far], [range(0, $count - 1), range($count, 2 * $count - 1), ...$sides], $isBlock);
+        return $known[$count];
     }
 
     /** @return list<array{float, float, float}> */
     public function corners(): array
     {
+        if ($this->corners === null) {
+            [$u0, $u1, $v0, $v1, $z0, $z1] = [$this->bounds->u0, $this->bounds->u1, $this->bounds->v0, $this->bounds->v1, $this->bounds->z0, $this->bounds->z1];
+            $this->corners = [[$u0, $v0, $z0], [$u1, $v0, $z0], [$u1, $v1, $z0], [$u0, $v1, $z0], [$u0, $v0, $z1], [$u1, $v0, $z1], [$u1, $v1, $z1], [$u0, $v1, $z1]];
+        }
+
         return $this->corners;
     }
 
     /** What of it lies on the inner side of a plane, which is n·p ≤ d; null where nothing does. */
     public function cut(Vector $normal, float $distance): ?self
     {
-        $off = array_map(fn (array $p): float => $normal->x * $p[0] + $normal->y * $p[1] + $normal->z * $p[2] - $distance, $this->corners);
+        $off = array_map(fn (array $p): float => $normal->x * $p[0] + $normal->y * $p[1] + $normal->z * $p[2] - $distance, $this->corners());
         /** @var list<array{float, float, float}> $corners */
         $corners = [];
         $faces = $rim = $at = [];
@@ -84,7 +120,7 @@ final class Convex
             $kept = [];
             foreach ($face as $k => $i) {
                 $j = $face[($k + 1) % count($face)];
-                [$p, $q, $a, $b] = [$this->corners[$i], $this->corners[$j], $off[$i], $off[$j]];
+                [$p, $q, $a, $b] = [$this->corners()[$i], $this->corners()[$j], $off[$i], $off[$j]];
                 if ($a <= self::SAME) {
                     $kept[] = $place("$i", ...$p);
                 }
@@ -142,7 +178,7 @@ final class Convex
     /** How deep a place lies inside, mm: to the nearest of its faces; less than 0 outside. */
     public function holds(float $x, float $y, float $z): float
     {
-        $corners = $this->corners;
+        $corners = $this->corners();
         [$normals] = $this->directions();
         $least = INF;
         foreach ($normals as [$a, $b, $c]) {
@@ -169,40 +205,52 @@ final class Convex
         $edges = [];
         foreach ($this->faces as $face) {
             foreach ($face as $k => $i) {
-                $edges[] = [$this->corners[$i], $this->corners[$face[($k + 1) % count($face)]]];
+                $edges[] = [$this->corners()[$i], $this->corners()[$face[($k + 1) % count($face)]]];
             }
         }
 
         return $edges;
     }
 
-    /** The same put elsewhere. @param \Closure(array{float, float, float}): array{float, float, float} $to */
+    /** The same put elsewhere by a turn and a move. @param \Closure(array{float, float, float}): array{float, float, float} $to */
     public function mapped(\Closure $to): self
     {
-        return new self(array_map($to, $this->corners), $this->faces);
+        return new self(array_map($to, $this->corners()), $this->faces, $this->section);
+    }
+
+    /** The same with its corners put elsewhere, whatever becomes of its faces. @param \Closure(array{float, float, float}): array{float, float, float} $to */
+    public function bent(\Closure $to): self
+    {
+        return new self(array_map($to, $this->corners()), $this->faces);
     }
 
     /**
      * What two bodies share, measured along the direction in which that is least (separating axes: across every face, and
-     * across every edge of one and of the other). Looking ends where it is no more than a touch; less than 0 where they are
-     * apart.
+     * across every edge of one and of the other; faces alone where both are drawn out along one direction). Looking ends where
+     * it is no more than a touch; less than 0 where they are apart.
      */
     public function overlap(self $that, float $touch = 0.0): float
     {
-        $least = min($this->bounds->overlap($that->bounds));
+        $least = $this->bounds->depth($that->bounds);
         if ($least <= $touch || ($this->isBlock && $that->isBlock)) {
             return $least;
         }
         [$normals, $edges] = $this->directions();
         [$itsNormals, $itsEdges] = $that->directions();
-        [$mine, $its] = [$this->corners, $that->corners];
+        [$mine, $its] = [$this->corners(), $that->corners()];
         foreach ([$normals, $itsNormals] as $axes) {
             foreach ($axes as $axis) {
+                if (self::isToldByBounds(...$axis)) {
+                    continue;
+                }
                 $least = min($least, self::along($axis, $mine, $its));
                 if ($least <= $touch) {
                     return $least;
                 }
             }
+        }
+        if ($this->isDrawnOutAs($that)) {
+            return $least;
         }
         foreach ($edges as [$ax, $ay, $az]) {
             foreach ($itsEdges as [$bx, $by, $bz]) {
@@ -211,7 +259,11 @@ final class Convex
                 if ($long < 1e-6) {
                     continue;
                 }
-                $least = min($least, self::along([$axis[0] / $long, $axis[1] / $long, $axis[2] / $long], $mine, $its));
+                $axis = [$axis[0] / $long, $axis[1] / $long, $axis[2] / $long];
+                if (self::isToldByBounds(...$axis)) {
+                    continue;
+                }
+                $least = min($least, self::along($axis, $mine, $its));
                 if ($least <= $touch) {
                     return $least;
                 }
@@ -219,6 +271,38 @@ final class Convex
         }
 
         return $least;
+    }
+
+    /** Whether a direction is u, v or z. */
+    private static function isToldByBounds(float $x, float $y, float $z): bool
+    {
+        return abs($x) + abs($y) + abs($z) < 1.0 + 1e-9;
+    }
+
+    /** Whether both are drawn out along one direction. */
+    private function isDrawnOutAs(self $that): bool
+    {
+        foreach ($this->ways() as [$x, $y, $z]) {
+            foreach ($that->ways() as [$a, $b, $c]) {
+                if (abs($x * $a + $y * $b + $z * $c) > 1.0 - self::PARALLEL ** 2) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<array{float, float, float}> directions along which it is drawn out: one of a plate, all three of a cuboid */
+    private function ways(): array
+    {
+        if ($this->section === 0) {
+            return [];
+        }
+        [$normals, $edges] = $this->directions();
+        $isCuboid = $this->section === 4 && count($edges) === 3 && abs($edges[1][0] * $edges[2][0] + $edges[1][1] * $edges[2][1] + $edges[1][2] * $edges[2][2]) < self::PARALLEL;
+
+        return $isCuboid ? $edges : [$normals[0]];
     }
 
     /**
@@ -247,16 +331,37 @@ final class Convex
     /** @return array{list<array{float, float, float}>, list<array{float, float, float}>} */
     private function directions(): array
     {
-        if ($this->directions !== null) {
-            return $this->directions;
+        return $this->directions ??= $this->section > 0 ? $this->ofPlate() : $this->ofFaces();
+    }
+
+    /** @return array{list<array{float, float, float}>, list<array{float, float, float}>} first of both the direction in which it is drawn out */
+    private function ofPlate(): array
+    {
+        [$p, $q] = [$this->corners()[0], $this->corners()[$this->section]];
+        $normals = $edges = [];
+        self::keep($edges, $q[0] - $p[0], $q[1] - $p[1], $q[2] - $p[2]);
+        for ($i = 0; $i < $this->section; $i++) {
+            [$p, $q] = [$this->corners()[$i], $this->corners()[($i + 1) % $this->section]];
+            self::keep($edges, $q[0] - $p[0], $q[1] - $p[1], $q[2] - $p[2]);
         }
+        [$x, $y, $z] = $edges[0];
+        foreach ($edges as $k => [$a, $b, $c]) {
+            $normals[] = $k === 0 ? $edges[0] : [$y * $c - $z * $b, $z * $a - $x * $c, $x * $b - $y * $a];
+        }
+
+        return [$normals, $edges];
+    }
+
+    /** @return array{list<array{float, float, float}>, list<array{float, float, float}>} */
+    private function ofFaces(): array
+    {
         $normals = $edges = [];
         foreach ($this->faces as $face) {
             $count = count($face);
             // Newell's sum over the ring: right also where a corner is straight.
             [$nx, $ny, $nz] = [0.0, 0.0, 0.0];
             foreach ($face as $k => $i) {
-                [$p, $q] = [$this->corners[$i], $this->corners[$face[($k + 1) % $count]]];
+                [$p, $q] = [$this->corners()[$i], $this->corners()[$face[($k + 1) % $count]]];
                 $nx += ($p[1] - $q[1]) * ($p[2] + $q[2]);
                 $ny += ($p[2] - $q[2]) * ($p[0] + $q[0]);
                 $nz += ($p[0] - $q[0]) * ($p[1] + $q[1]);
@@ -265,7 +370,7 @@ final class Convex
             self::keep($normals, $nx, $ny, $nz);
         }
 
-        return $this->directions = [$normals, $edges];
+        return [$normals, $edges];
     }
 
     /**

@@ -38,8 +38,12 @@ final class Difference
         if ($a0 >= $x1 - self::ONE || $a1 <= $x0 + self::ONE || $b0 >= $y1 - self::ONE || $b1 <= $y0 + self::ONE) {
             return [$this->outline];
         }
-        $kept = [];
-        foreach (self::parted($this->sides, $this->cuts) as [$a, $b]) {
+        $kept = $near = [];
+        foreach ($this->sides as [$a, $b]) {
+            $isBeyond = max($a->x, $b->x) < $a0 - self::ONE || min($a->x, $b->x) > $a1 + self::ONE || max($a->y, $b->y) < $b0 - self::ONE || min($a->y, $b->y) > $b1 + self::ONE;
+            $isBeyond ? $kept[] = [$a, $b] : $near[] = [$a, $b];
+        }
+        foreach (self::parted($near, $this->cuts) as [$a, $b]) {
             $middle = new Point(($a->x + $b->x) / 2, ($a->y + $b->y) / 2);
             $along = self::along($middle, $a, $b, $this->cuts);
             if ($along === null ? ! self::isInside($middle, $this->cuts) : $along < 0.0) {
@@ -163,8 +167,8 @@ final class Difference
         $names = [];
         $from = $ends = [];
         foreach ($sides as $i => [$a, $b]) {
-            $from[self::name($a, $names)][$i] = true;
             $ends[$i] = [self::name($a, $names), self::name($b, $names)];
+            $from[$ends[$i][0]][$i] = true;
         }
         $rings = [];
         $left = $sides;
@@ -194,20 +198,16 @@ final class Difference
     /**
      * One name for all points that are one: that of the first of them that was met.
      *
-     * @param  array<string, array{int, Point}>  $names
+     * @param  list<Point>  $names  those that were met
      */
     private static function name(Point $point, array &$names): int
     {
-        [$x, $y] = [(int) floor($point->x / (4 * self::ONE)), (int) floor($point->y / (4 * self::ONE))];
-        foreach ([0, -1, 1] as $dx) {
-            foreach ([0, -1, 1] as $dy) {
-                $met = $names[($x + $dx).'/'.($y + $dy)] ?? null;
-                if ($met !== null && $met[1]->distanceTo($point) < 2 * self::ONE) {
-                    return $met[0];
-                }
+        foreach ($names as $name => $met) {
+            if (abs($met->x - $point->x) < 2 * self::ONE && abs($met->y - $point->y) < 2 * self::ONE) {
+                return $name;
             }
         }
-        $names["$x/$y"] = [count($names), $point];
+        $names[] = $point;
 
         return count($names) - 1;
     }

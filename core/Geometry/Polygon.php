@@ -230,12 +230,15 @@ final readonly class Polygon
     /** @return array{float, float, float, float} least and most x, least and most y */
     public function bounds(): array
     {
-        $bounds = [INF, -INF, INF, -INF];
+        [$x0, $x1, $y0, $y1] = [INF, -INF, INF, -INF];
         foreach ($this->points as $point) {
-            $bounds = [min($bounds[0], $point->x), max($bounds[1], $point->x), min($bounds[2], $point->y), max($bounds[3], $point->y)];
+            $x0 = $point->x < $x0 ? $point->x : $x0;
+            $x1 = $point->x > $x1 ? $point->x : $x1;
+            $y0 = $point->y < $y0 ? $point->y : $y0;
+            $y1 = $point->y > $y1 ? $point->y : $y1;
         }
 
-        return $bounds;
+        return [$x0, $x1, $y0, $y1];
     }
 
     /** @return array{float, float} the direction from a point to another */

@@ -11,6 +11,9 @@ namespace Incastro\Geometry;
  */
 final readonly class Pose
 {
+    /** Ways turned by less than this, in radians, are square. */
+    private const SQUARE = 1e-6;
+
     public function __construct(public Vector $at, public Vector $length, public Vector $width, public Vector $thickness)
     {
     }
@@ -32,6 +35,23 @@ final readonly class Pose
         );
     }
 
+    /** What holds a part of the piece, given from x to x and from y to y, through a thickness. */
+    public function around(float $x0, float $x1, float $y0, float $y1, float $deep): Block
+    {
+        $sides = [];
+        foreach (['x', 'y', 'z'] as $axis) {
+            // Of each of the piece's directions one end lies least and the other most far along the axis.
+            [$least, $most] = [$this->at->{$axis}, $this->at->{$axis}];
+            foreach ([[$this->length->{$axis}, $x0, $x1], [$this->width->{$axis}, $y0, $y1], [$this->thickness->{$axis}, 0.0, $deep]] as [$share, $from, $to]) {
+                $least += $share > 0.0 ? $share * $from : $share * $to;
+                $most += $share > 0.0 ? $share * $to : $share * $from;
+            }
+            array_push($sides, $least, $most);
+        }
+
+        return new Block(...$sides);
+    }
+
     /** The point of the piece that is nearest to a place. */
     public function seen(Vector $place): Point
     {
@@ -49,13 +69,12 @@ final readonly class Pose
     /** Whether its three directions are those of the run. */
     public function isSquare(): bool
     {
-        foreach ([$this->length, $this->width, $this->thickness] as $way) {
-            if (max(abs($way->x), abs($way->y), abs($way->z)) < 1.0 - 1e-12) {
-                return false;
-            }
-        }
+        [$l, $w, $t] = [$this->length, $this->width, $this->thickness];
 
-        return true;
+        // The parts of a unit vector add up to more than 1 unless it lies along an axis.
+        return abs($l->x) + abs($l->y) + abs($l->z) < 1.0 + self::SQUARE
+            && abs($w->x) + abs($w->y) + abs($w->z) < 1.0 + self::SQUARE
+            && abs($t->x) + abs($t->y) + abs($t->z) < 1.0 + self::SQUARE;
     }
 
     /** The direction of the run that a way follows most. */

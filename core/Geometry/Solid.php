@@ -21,9 +21,7 @@ final readonly class Solid
 
     public static function block(Block $block): self
     {
-        $pose = Pose::at($block->u0, $block->v0, $block->z0, Way::Right, Way::Out, Way::Up);
-
-        return new self([Convex::plate(Polygon::rectangle(0.0, 0.0, $block->u1 - $block->u0, $block->v1 - $block->v0)->points, $block->z1 - $block->z0, $pose)]);
+        return new self([Convex::block($block)]);
     }
 
     /** A section drawn out along an axis, as a `Prism` has it. */
@@ -45,7 +43,7 @@ final readonly class Solid
     /** What two solids share along the direction in which that is least, mm; looking ends where that is no more than a touch. */
     public function overlap(self $that, float $touch = 0.0): float
     {
-        $by = min($this->bounds->overlap($that->bounds));
+        $by = $this->bounds->depth($that->bounds);
         if ($by <= $touch) {
             return $by;
         }
@@ -62,7 +60,7 @@ final readonly class Solid
     /** Whether two solids meet, or lie no more than so far apart, mm. */
     public function touches(self $that, float $within): bool
     {
-        if (min($this->bounds->overlap($that->bounds)) < -$within) {
+        if ($this->bounds->depth($that->bounds) < -$within) {
             return false;
         }
         foreach ($this->parts as $part) {
@@ -80,6 +78,12 @@ final readonly class Solid
     public function mapped(\Closure $to): self
     {
         return new self(array_map(fn (Convex $part) => $part->mapped($to), $this->parts));
+    }
+
+    /** The same with its corners put elsewhere, as far as a wall bends. @param \Closure(array{float, float, float}): array{float, float, float} $to */
+    public function bent(\Closure $to): self
+    {
+        return new self(array_map(fn (Convex $part) => $part->bent($to), $this->parts));
     }
 
     /** The same carried over the plan, its heights kept. @param \Closure(float, float): Point $to of x and y */

@@ -34,7 +34,7 @@ final readonly class TrueThing
         $parts = [];
         for ($i = 0; $i < $count; $i++) {
             $block = new Block($this->along, $this->along + $this->width, $from, $this->out, $foot + $this->height * $i / $count, $foot + $this->height * ($i + 1) / $count);
-            array_push($parts, ...Solid::block($block)->mapped(function (array $at) use ($room): array {
+            array_push($parts, ...Solid::block($block)->bent(function (array $at) use ($room): array {
                 // A post stands plumb, whatever its wall does.
                 $point = $room->before($this->wall, $at[0], $at[1], $this->kind === ThingKind::Post ? $room->planHeight : $at[2]);
 

@@ -50,14 +50,7 @@ final class Placed
     ) {
         $this->length = Pose::axis($pose->length);
         $this->width = Pose::axis($pose->width);
-        [$x0, $x1, $y0, $y1] = $piece->outline->bounds();
-        $t = $piece->thickness->toDouble();
-        $bounds = [INF, -INF, INF, -INF, INF, -INF];
-        foreach ([[$x0, $y0, 0.0], [$x1, $y0, 0.0], [$x0, $y1, 0.0], [$x1, $y1, 0.0], [$x0, $y0, $t], [$x1, $y0, $t], [$x0, $y1, $t], [$x1, $y1, $t]] as [$x, $y, $deep]) {
-            $at = $pose->place(new Point($x, $y), $deep);
-            $bounds = [min($bounds[0], $at->x), max($bounds[1], $at->x), min($bounds[2], $at->y), max($bounds[3], $at->y), min($bounds[4], $at->z), max($bounds[5], $at->z)];
-        }
-        $this->bounds = new Block(...$bounds);
+        $this->bounds = $pose->around(...$piece->outline->bounds(), deep: $piece->thickness->toDouble());
     }
 
     /** The same cut otherwise. */
@@ -69,7 +62,7 @@ final class Placed
     /** How deep it stands in another, as solids have it; those that fill their bounds are not made for it. */
     public function overlap(self $that, float $touch): float
     {
-        $by = min($this->bounds->overlap($that->bounds));
+        $by = $this->bounds->depth($that->bounds);
 
         return $by <= $touch || ($this->isBlock() && $that->isBlock()) ? $by : $this->solid()->overlap($that->solid(), $touch);
     }
@@ -77,14 +70,14 @@ final class Placed
     /** Whether it meets another, or lies no more than so far off, mm. */
     public function touches(self $that, float $within): bool
     {
-        return min($this->bounds->overlap($that->bounds)) >= -$within
+        return $this->bounds->depth($that->bounds) >= -$within
             && (($this->isBlock() && $that->isBlock()) || $this->solid()->touches($that->solid(), $within));
     }
 
     /** Whether it fills its bounds. */
     private function isBlock(): bool
     {
-        return $this->isBlock ??= $this->pose->isSquare() && $this->piece->outline->isRectangle() && $this->piece->bevels() === [];
+        return $this->isBlock ??= $this->piece->outline->isRectangle() && $this->piece->bevels() === [] && $this->pose->isSquare();
     }
 
     public function solid(): Solid
@@ -100,6 +93,9 @@ final class Placed
 
     private function made(): Solid
     {
+        if ($this->isBlock()) {
+            return Solid::block($this->bounds);
+        }
         $bevels = $this->piece->bevels();
         $t = $this->piece->thickness->toDouble();
         $parts = [];

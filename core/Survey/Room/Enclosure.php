@@ -22,6 +22,9 @@ final class Enclosure
 
     private Polygon $plan;
 
+    /** Around the plan, from its highest floor to its lowest ceiling. */
+    private Block $around;
+
     /** @var array<int, array{Point, float, float, float}> by wall: first corner, direction along, and length */
     private array $lines = [];
 
@@ -37,6 +40,9 @@ final class Enclosure
     public function __construct(private readonly Room $room, private readonly bool $withSkirting)
     {
         $this->plan = new Polygon($room->corners);
+        [$x0, $x1, $y0, $y1] = $this->plan->bounds();
+        $corners = Polygon::rectangle($x0, $y0, $x1 - $x0, $y1 - $y0)->points;
+        $this->around = new Block($x0, $x1, $y0, $y1, max(-INF, ...array_map($room->levels->floorAt(...), $corners)), min(INF, ...array_map($room->levels->ceilingAt(...), $corners)));
         foreach ($room->shape->walls() as $wall) {
             $this->look($wall);
         }
@@ -109,6 +115,10 @@ final class Enclosure
     /** Whether a block lies above every floor and under every ceiling: planes come nearest to it at its corners. */
     private function isBetween(Block $block): bool
     {
+        $around = $this->around;
+        if ($block->z0 >= $around->z0 && $block->z1 <= $around->z1 && $block->u0 >= $around->u0 && $block->u1 <= $around->u1 && $block->v0 >= $around->v0 && $block->v1 <= $around->v1) {
+            return true;
+        }
         foreach (self::corners($block) as $at) {
             if ($this->room->levels->ceilingAt($at) < $block->z1 || $this->room->levels->floorAt($at) > $block->z0) {
                 return false;
@@ -131,22 +141,29 @@ final class Enclosure
      */
     private function near(Block $block): array
     {
-        $corners = self::corners($block);
-        $isInside = array_filter($corners, fn (Point $point) => ! $this->plan->contains($point)) === [];
+        $isInside = null;
         $near = [];
+        [$x, $y] = [($block->u0 + $block->u1) / 2, ($block->v0 + $block->v1) / 2];
+        [$halfX, $halfY] = [($block->u1 - $block->u0) / 2, ($block->v1 - $block->v0) / 2];
         foreach ($this->lines as $wall => [$from, $dx, $dy, $long]) {
-            $ins = $alongs = [];
-            foreach ($corners as $point) {
-                $ins[] = -($point->x - $from->x) * $dy + ($point->y - $from->y) * $dx;
-                $alongs[] = ($point->x - $from->x) * $dx + ($point->y - $from->y) * $dy;
+            $in = -($x - $from->x) * $dy + ($y - $from->y) * $dx;
+            if ($in - $halfX * abs($dy) - $halfY * abs($dx) >= $this->reach[$wall]) {
+                continue;
             }
-            $isBeside = max($alongs) > -self::BEYOND && min($alongs) < $long + self::BEYOND;
-            if (min($ins) < $this->reach[$wall] && ($isBeside || ! $isInside)) {
+            $along = ($x - $from->x) * $dx + ($y - $from->y) * $dy;
+            $half = $halfX * abs($dx) + $halfY * abs($dy);
+            if (($along + $half > -self::BEYOND && $along - $half < $long + self::BEYOND) || ! ($isInside ??= $this->holds(self::corners($block)))) {
                 $near[] = $wall;
             }
         }
 
         return $near;
+    }
+
+    /** @param list<Point> $corners */
+    private function holds(array $corners): bool
+    {
+        return array_filter($corners, fn (Point $point) => ! $this->plan->contains($point)) === [];
     }
 
     /**

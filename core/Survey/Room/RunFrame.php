@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Survey\Room;
 
+use Incastro\Geometry\Frame;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Solid;
 use Incastro\Survey\ClearSpan;
@@ -36,17 +37,13 @@ final class RunFrame
     /** @var array{left: list<int>, right: list<int>} walls that may stand on either side */
     private readonly array $sides;
 
-    /** Its origin on the plan, and the direction in which the wall is drawn, against u. */
-    private readonly Point $origin;
-
-    private readonly float $dx;
-
-    private readonly float $dy;
+    /** Its place in the room: the wall is drawn against u. */
+    public readonly Frame $stands;
 
     public function __construct(private readonly Room $room, public readonly int $wall)
     {
-        $this->origin = $room->corners[$room->shape->after($wall)];
-        [$this->dx, $this->dy] = $room->network->direction($room->adjusted->unknowns, $wall);
+        [$dx, $dy] = $room->network->direction($room->adjusted->unknowns, $wall);
+        $this->stands = new Frame($room->corners[$room->shape->after($wall)], -$dx, -$dy);
         $sides = ['left' => [], 'right' => []];
         $middle = $this->length() / 2;
         foreach ($room->shape->walls() as $other) {
@@ -84,21 +81,19 @@ final class RunFrame
      */
     public function place(Point $point): array
     {
-        [$x, $y] = [$point->x - $this->origin->x, $point->y - $this->origin->y];
-
-        return [-$this->dx * $x - $this->dy * $y, -$this->dy * $x + $this->dx * $y];
+        return $this->stands->place($point);
     }
 
     /** What stands in this frame, in the room's own coordinates. */
     public function inRoom(Solid $solid): Solid
     {
-        return $solid->overPlan($this->point(...));
+        return $this->stands->solid($solid);
     }
 
     /** The point of the plan at u and v. */
     public function point(float $u, float $v): Point
     {
-        return $this->origin->plus(-$u * $this->dx - $v * $this->dy, -$u * $this->dy + $v * $this->dx);
+        return $this->stands->point($u, $v);
     }
 
     public function leftAt(float $v, float $z, bool $withSkirting = false): float
