@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use Incastro\Cut\CutPiece;
-use Incastro\Cut\SheetPlanner;
 use Incastro\Drawing\Drawing;
 use Incastro\Drawing\FurniturePlan;
 use Incastro\Drawing\RunDrawing;
@@ -57,9 +55,7 @@ final readonly class LayoutSketches
 
     private function sheets(Job $job, SpacePlan $plan): int
     {
-        $cut = array_map(CutPiece::of(...), $plan->pieces());
-
-        return count((new SheetPlanner($job->saw(), $job->format))->plan($cut, $job->stock)->sheets);
+        return count($this->planner->cut($job, $plan->pieces())->sheets->sheets);
     }
 
     /** @return list<Drawing> its first run, and where it has more than one all of them from above */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Exchange;
 
+use Incastro\Drawing\BoardDrawing;
 use Incastro\Drawing\PdfWriter;
 use Incastro\Drawing\RunDrawing;
 use Incastro\Drawing\SheetDrawing;
@@ -15,10 +16,13 @@ use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
 use Incastro\Planning\Plan;
 use Incastro\Planning\SpacePlan;
+use Incastro\Rules\Rule;
 
 /** The paper that goes to the saw: what to buy, every sheet, every piece, and the scribe lines. */
 final readonly class CutSheetPdf
 {
+    private const BOARDS_TO_A_PAGE = 12;
+
     private PdfWriter $pdf;
 
     public function __construct(private Plan $plan)
@@ -30,6 +34,7 @@ final readonly class CutSheetPdf
     {
         $this->cover();
         $this->sheets();
+        $this->boards();
         $this->pieces();
         foreach ($this->plan->spaces as $space) {
             $this->scribes($space);
@@ -44,10 +49,10 @@ final readonly class CutSheetPdf
         $this->pdf->paragraph((new PlanWriter($this->plan))->verdict()['sentence']);
         $this->pdf->paragraph('Not released for cutting: sizes may still change with a reading or a choice.');
         $rows = array_map(fn (array $line) => [(string) $line['quantity'], $line['what'], $line['size'], $this->money($line['each']), $this->money($line['total'])], (new ShoppingList($this->plan))->lines());
-        $rows[] = [(string) count($this->plan->sheets->sheets), 'sheets in all', '', '', $this->money($this->plan->sheets->price)];
+        $rows[] = ['', 'in all', '', '', $this->money($this->plan->complete->price())];
         $this->pdf->table('What to buy', ['', 'What to buy', 'Size', 'Each', 'Together'], [10, 85, 40, 22, 23], $rows);
-        foreach ($this->plan->sheets->unplaced as $unplaced) {
-            $this->pdf->paragraph(sprintf('No sheet for %s: %s.', $unplaced->name, $unplaced->reason));
+        foreach ($this->plan->cut->unplaced() as $unplaced) {
+            $this->pdf->paragraph(sprintf('Nothing to cut it from for %s: %s.', $unplaced->name, $unplaced->reason));
         }
         foreach ($this->plan->spaces as $space) {
             $room = $space->survey->room;
@@ -65,10 +70,24 @@ final readonly class CutSheetPdf
     private function sheets(): void
     {
         $drawing = new SheetDrawing($this->plan->job->saw(), $this->plan->job->format);
-        foreach ($this->plan->sheets->sheets as $i => $sheet) {
-            $this->pdf->page(sprintf('Sheet %d of %d', $i + 1, count($this->plan->sheets->sheets)));
+        foreach ($this->plan->cut->sheets->sheets as $i => $sheet) {
+            $this->pdf->page(sprintf('Sheet %d of %d', $i + 1, count($this->plan->cut->sheets->sheets)));
             $this->pdf->paragraph(sprintf('%s, %s. Trim all edges first; every cut goes right through. Grain runs along the sheet.', (new ShoppingList($this->plan))->materialName($sheet->stock), $sheet->stock->name));
             $this->pdf->drawing($drawing->of($sheet, $i + 1));
+        }
+    }
+
+    private function boards(): void
+    {
+        $drawing = new BoardDrawing($this->plan->job->format);
+        foreach ($this->plan->cut->boards->byMaterial() as $boards) {
+            $name = $boards[0]->stock->material->name;
+            // A page holds so many that their marks can be read.
+            foreach (array_chunk($boards, self::BOARDS_TO_A_PAGE) as $some) {
+                $this->pdf->page($name);
+                $this->pdf->paragraph(sprintf('Cut %s off each end first; the pieces follow each other with a saw cut between them.', $this->text($this->plan->job->rules->get(Rule::BoardEnd))));
+                $this->pdf->drawing($drawing->of($name, $some));
+            }
         }
     }
 

@@ -37,7 +37,9 @@ final class Format5
         $drawer = array_values(array_filter($new['materials'], fn (array $material) => $material['id'] === 'drawer'));
         $stock = array_values(array_filter($new['stock'], fn (array $entry) => $entry['material'] === 'drawer' && ! in_array($entry['id'], array_column($job['stock'], 'id'), true)));
 
-        return array_replace($job, ['materials' => [...$materials, ...$drawer], 'uses' => $new['uses'], 'stock' => [...$job['stock'], ...$stock]]);
+        $all = [...$materials, ...$drawer];
+
+        return array_replace($job, ['materials' => $all, 'uses' => array_intersect($new['uses'], array_column($all, 'id')), 'stock' => [...$job['stock'], ...$stock]]);
     }
 
     /**

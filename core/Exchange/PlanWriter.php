@@ -8,6 +8,7 @@ use Incastro\Check\Carried;
 use Incastro\Check\Verdict;
 use Incastro\Cut\PlannedSheet;
 use Incastro\Cut\Unplaced;
+use Incastro\Drawing\BoardDrawing;
 use Incastro\Drawing\PieceDrawing;
 use Incastro\Drawing\PlanDrawing;
 use Incastro\Drawing\ReadingText;
@@ -68,7 +69,8 @@ final readonly class PlanWriter
                 'ceiling' => $space->survey->room === null ? [] : (new SolidWriter($space))->ceiling($space->survey->room),
                 'findings' => array_map(LengthWriter::finding(...), $space->findings),
             ], $this->plan->spaces),
-            'sheets' => SheetPlanWriter::write($this->plan->sheets),
+            'sheets' => SheetPlanWriter::write($this->plan->cut->sheets),
+            'boards' => SheetPlanWriter::boards($this->plan->cut->boards),
         ];
     }
 
@@ -112,7 +114,10 @@ final readonly class PlanWriter
         $clashes = count($this->plan->clashes());
         $edges = array_sum(array_map(fn (SpacePlan $space) => count(array_filter($space->layout?->edges() ?? [], fn (FittedEdge $edge) => $edge->scribe !== null)), $this->plan->spaces));
         $pieces = count($this->plan->pieces());
-        $sheets = count($this->plan->sheets->sheets);
+        $cut = array_filter([
+            Verdict::count(count($this->plan->cut->sheets->sheets), 'sheet') => count($this->plan->cut->sheets->sheets),
+            Verdict::count(count($this->plan->cut->boards->boards), 'board') => count($this->plan->cut->boards->boards),
+        ]);
         $disagree = array_filter($this->plan->spaces, fn (SpacePlan $space) => $space->survey->disagrees()) !== [];
 
         return [
@@ -128,7 +133,7 @@ final readonly class PlanWriter
                 default => Verdict::count($edges, 'edge').' to scribe',
             },
             'pieces' => $pieces === 0 ? 'none yet' : Verdict::count($pieces, 'piece'),
-            'sheets' => $sheets === 0 ? 'none yet' : Verdict::count($sheets, 'sheet'),
+            'sheets' => $cut === [] ? 'none yet' : implode(', ', array_keys($cut)),
         ];
     }
 
@@ -209,23 +214,27 @@ final readonly class PlanWriter
     /** @return array<string, mixed> */
     public function sheets(): array
     {
-        $sheets = $this->plan->sheets;
+        $sheets = $this->plan->cut->sheets;
         $drawing = new SheetDrawing($this->plan->job->saw(), $this->plan->job->format);
         $shopping = new ShoppingList($this->plan);
 
         return [
             'buy' => $shopping->lines(),
-            'price' => round($sheets->price, 2),
+            'price' => round($this->plan->cut->price(), 2),
             'currency' => $this->plan->job->currency,
             'fewest' => $sheets->isFewest(),
             'bound' => ['sheets' => $sheets->boundSheets, 'price' => $sheets->boundPrice],
             'settings' => $sheets->settings,
-            'unplaced' => array_map(fn (Unplaced $unplaced) => sprintf('%s: %s.', $unplaced->name, $unplaced->isShort ? $unplaced->reason.'; more of them stand in the list' : $unplaced->reason), $sheets->unplaced),
+            'unplaced' => array_map(fn (Unplaced $unplaced) => sprintf('%s: %s.', $unplaced->name, $unplaced->isShort ? $unplaced->reason.'; more of them stand in the list' : $unplaced->reason), $this->plan->cut->unplaced()),
             'sheets' => array_map(fn (PlannedSheet $sheet, int $i) => [
                 'title' => sprintf('Sheet %d · %s · %s', $i + 1, $shopping->materialName($sheet->stock), $sheet->stock->name),
                 'used' => (int) round(100 * $sheet->yield()),
                 'drawing' => ScreenWriter::write($drawing->of($sheet, $i + 1)),
             ], $sheets->sheets, array_keys($sheets->sheets)),
+            'boards' => array_map(fn (array $boards) => [
+                'title' => sprintf('%s · %s', $boards[0]->stock->material->name, Verdict::count(count($boards), 'board')),
+                'drawing' => ScreenWriter::write((new BoardDrawing($this->plan->job->format))->of($boards[0]->stock->material->name, $boards)),
+            ], $this->plan->cut->boards->byMaterial()),
         ];
     }
 

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Incastro\Exchange;
 
+use Incastro\Cut\BoardPlan;
 use Incastro\Cut\PlacedPiece;
+use Incastro\Cut\PlannedBoard;
 use Incastro\Cut\PlannedSheet;
 use Incastro\Cut\Rectangle;
 use Incastro\Cut\SheetPlan;
 use Incastro\Cut\Unplaced;
 
-/** Writes a sheet plan as the command line gives it: millimetres with up to three decimals. */
+/** Writes what is cut as the command line gives it: millimetres with up to three decimals. */
 final class SheetPlanWriter
 {
     /** @return array<string, mixed> */
@@ -24,12 +26,37 @@ final class SheetPlanWriter
                 'pieces' => array_map(fn (PlacedPiece $placed) => ['name' => $placed->piece->name] + self::rectangle($placed->at) + ['turned' => $placed->turned], $sheet->pieces),
                 'offcuts' => array_map(self::rectangle(...), $sheet->offcuts),
             ], $plan->sheets),
-            'unplaced' => array_map(fn (Unplaced $unplaced) => ['name' => $unplaced->name, 'quantity' => $unplaced->quantity, 'reason' => $unplaced->reason], $plan->unplaced),
+            'unplaced' => self::unplaced($plan->unplaced),
             'sheets_used' => count($plan->sheets),
             'price' => round($plan->price, 3),
             'bound' => ['sheets' => $plan->boundSheets, 'price' => round($plan->boundPrice, 3)],
             'settings' => $plan->settings,
         ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function boards(BoardPlan $plan): array
+    {
+        return [
+            'boards' => array_map(fn (PlannedBoard $board) => [
+                'material' => $board->stock->material->id,
+                'stock' => $board->stock->name,
+                'length_mm' => self::mm($board->stock->length->nanometres()),
+                'pieces' => array_map(fn (array $cut) => ['name' => $cut[0]->name, 'from_mm' => self::mm($cut[1]->nanometres()), 'length_mm' => self::mm($cut[2]->nanometres())], $board->pieces),
+                'left_mm' => self::mm($board->left->nanometres()),
+            ], $plan->boards),
+            'unplaced' => self::unplaced($plan->unplaced),
+            'price' => $plan->price(),
+        ];
+    }
+
+    /**
+     * @param  list<Unplaced>  $unplaced
+     * @return list<array{name: string, quantity: int, reason: string}>
+     */
+    private static function unplaced(array $unplaced): array
+    {
+        return array_map(fn (Unplaced $one) => ['name' => $one->name, 'quantity' => $one->quantity, 'reason' => $one->reason], $unplaced);
     }
 
     /** @return array{x_mm: int|float, y_mm: int|float, length_mm: int|float, width_mm: int|float} */

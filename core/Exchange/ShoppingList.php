@@ -7,7 +7,7 @@ namespace Incastro\Exchange;
 use Incastro\Cut\Stock;
 use Incastro\Planning\Plan;
 
-/** What to buy for a plan: sheets of each kind, with their price. */
+/** What to buy for a plan: sheets and boards of each kind, with their price. */
 final readonly class ShoppingList
 {
     public function __construct(private Plan $plan)
@@ -18,16 +18,19 @@ final readonly class ShoppingList
     public function lines(): array
     {
         $lines = [];
-        foreach ($this->plan->complete->sheets as $sheet) {
-            $stock = $sheet->stock;
-            $key = $stock->material.$stock->name;
-            $lines[$key] ??= [
-                'what' => $this->materialName($stock).', '.$stock->name,
-                'size' => $this->plan->job->format->writeSize($stock->length, $stock->width),
-                'quantity' => 0, 'each' => $stock->price, 'total' => 0.0,
-            ];
+        $format = $this->plan->job->format;
+        $add = function (string $key, string $what, string $size, float $price) use (&$lines): void {
+            $lines[$key] ??= ['what' => $what, 'size' => $size, 'quantity' => 0, 'each' => $price, 'total' => 0.0];
             $lines[$key]['quantity']++;
-            $lines[$key]['total'] = round($lines[$key]['total'] + $stock->price, 2);
+            $lines[$key]['total'] = round($lines[$key]['total'] + $price, 2);
+        };
+        foreach ($this->plan->complete->sheets->sheets as $sheet) {
+            $stock = $sheet->stock;
+            $add($stock->material.$stock->name, $this->materialName($stock).', '.$stock->name, $format->writeSize($stock->length, $stock->width), $stock->price);
+        }
+        foreach ($this->plan->complete->boards->boards as $board) {
+            $stock = $board->stock;
+            $add($stock->material->id.$stock->name, $stock->material->name.', '.$stock->name, $format->writeSize($stock->length, $stock->material->width), $stock->price);
         }
 
         return array_values($lines);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Planning;
 
+use Incastro\Cut\BoardPlanner;
 use Incastro\Cut\CutPiece;
 use Incastro\Cut\StockFit;
 use Incastro\Fit\Box;
@@ -11,17 +12,21 @@ use Incastro\Fit\FittedLayout;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
+use Incastro\Rules\Materials\Board;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
 use Incastro\Units\Placed;
 
-/** Whether every piece can be had from a sheet that can be bought: one that cannot is a clash of its owner. */
+/** Whether every piece can be had from a sheet or a board that can be bought: one that cannot is a clash of its owner. */
 final readonly class Cuttable
 {
     private StockFit $stock;
 
+    private BoardPlanner $boards;
+
     public function __construct(Job $job)
     {
+        $this->boards = $job->boardSaw();
         $this->stock = new StockFit($job->saw(), $job->format, $job->stock);
     }
 
@@ -36,7 +41,7 @@ final readonly class Cuttable
             foreach ($assembly->placed as $placed) {
                 $piece = CutPiece::of($placed->piece);
                 $key = implode('|', [$piece->length->nanometres(), $piece->width->nanometres(), $piece->thickness->nanometres(), $piece->material, $piece->grain->value]);
-                $reason = $asked[$key] ??= $this->stock->refuses($piece) ?? '';
+                $reason = $asked[$key] ??= ($placed->piece->material instanceof Board ? $this->boards->refuses($piece) : $this->stock->refuses($piece)) ?? '';
                 if ($reason !== '') {
                     $findings[$placed->owner] ??= $this->finding($placed, $reason, $layout);
                 }
@@ -48,7 +53,7 @@ final readonly class Cuttable
 
     private function finding(Placed $placed, string $reason, FittedLayout $layout): Finding
     {
-        return Finding::clash(Code::NoStock, sprintf('%s cannot be cut: %s. Give the job a sheet for it, or make it smaller.', $placed->piece->mark, $reason), $placed->owner)
+        return Finding::clash(Code::NoStock, sprintf('%s cannot be cut: %s. Give the job a %s for it, or make it smaller.', $placed->piece->mark, $reason, $placed->piece->material instanceof Board ? 'board' : 'sheet'), $placed->owner)
             ->about([$placed->piece->key])->withWaysOut($this->waysOut($placed->owner, $layout));
     }
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Incastro\Planning;
 
 use Incastro\Check\WayIn;
+use Incastro\Cut\BoardPlanner;
+use Incastro\Cut\BoardStock;
 use Incastro\Cut\SawSetup;
 use Incastro\Cut\Stock;
 use Incastro\Measure\LengthFormat;
@@ -16,7 +18,8 @@ use Incastro\Rules\Rule;
 final readonly class Job
 {
     /**
-     * @param  list<Stock>  $stock  of materials named by their role
+     * @param  list<Stock>  $stock  in sheets
+     * @param  list<BoardStock>  $boards  by length
      * @param  list<Space>  $spaces
      * @param  list<WayIn>  $ways  from the street door on
      */
@@ -27,6 +30,7 @@ final readonly class Job
         public HouseRules $rules,
         public Catalogue $materials,
         public array $stock,
+        public array $boards,
         public array $spaces,
         public array $ways = [],
     ) {
@@ -63,5 +67,11 @@ final readonly class Job
     public function saw(): SawSetup
     {
         return SawSetup::allEdges($this->rules->get(Rule::Kerf), $this->rules->get(Rule::Trim));
+    }
+
+    /** @param list<BoardStock>|null $boards to cut from; null: those of the job */
+    public function boardSaw(?array $boards = null): BoardPlanner
+    {
+        return new BoardPlanner($this->rules->get(Rule::Kerf), $this->rules->get(Rule::BoardEnd), $this->format, $boards ?? $this->boards);
     }
 }

@@ -36,8 +36,15 @@ final class JobChoices
             'length' => $length('1220', '48'), 'width' => $length('1220', '48'), 'price' => $price, 'quantity' => null,
         ];
 
-        $board = fn (string $id, string $called, string $mm, string $inch, float $density) => [
+        $ply = fn (string $id, string $called, string $mm, string $inch, float $density) => [
             'id' => $id, 'kind' => 'sheet', 'name' => $called, 'thickness' => $length($mm, $inch), 'width' => null, 'cover' => null, 'density' => $density,
+        ];
+
+        $lumber = fn (string $id, string $called, array $thick, array $wide, ?array $cover) => [
+            'id' => $id, 'kind' => 'board', 'name' => $called, 'thickness' => $length(...$thick), 'width' => $length(...$wide), 'cover' => $cover === null ? null : $length(...$cover), 'density' => 480.0,
+        ];
+        $long = fn (string $material, float $price) => [
+            'id' => "$material-long", 'material' => $material, 'name' => $isInch ? '8 ft' : '2.4 m', 'length' => $length('2400', '96'), 'width' => null, 'price' => $price, 'quantity' => null,
         ];
 
         return [
@@ -49,17 +56,20 @@ final class JobChoices
             'top_over_sides' => false,
             'rules' => [],
             'materials' => [
-                $board('carcass', $isInch ? 'Birch plywood 3/4' : 'Birch plywood 18', '18', '23/32', 680.0),
-                $board('frame', $isInch ? 'Poplar board 3/4' : 'Birch plywood 18, faced', '18', '3/4', $isInch ? 450.0 : 680.0),
-                $board('back', $isInch ? 'Birch plywood 1/4' : 'Birch plywood 6', '6', '7/32', 680.0),
-                $board('drawer', $isInch ? 'Birch plywood 1/2' : 'Birch plywood 12', '12', '15/32', 680.0),
+                $ply('carcass', $isInch ? 'Birch plywood 3/4' : 'Birch plywood 18', '18', '23/32', 680.0),
+                $ply('frame', $isInch ? 'Poplar board 3/4' : 'Birch plywood 18, faced', '18', '3/4', $isInch ? 450.0 : 680.0),
+                $ply('back', $isInch ? 'Birch plywood 1/4' : 'Birch plywood 6', '6', '7/32', 680.0),
+                $ply('drawer', $isInch ? 'Birch plywood 1/2' : 'Birch plywood 12', '12', '15/32', 680.0),
+                $lumber('framing', $isInch ? 'Batten 3/4 × 1 3/4' : 'Batten 20 × 45', ['20', '3/4'], ['45', '1 3/4'], null),
+                $lumber('cladding', $isInch ? 'Tongue-and-groove board 3/8' : 'Tongue-and-groove board 9', ['9', '3/8'], ['96', '5 3/8'], ['90', '5 1/8']),
             ],
-            'uses' => ['carcass' => 'carcass', 'frame' => 'frame', 'back' => 'back', 'drawer' => 'drawer'],
+            'uses' => ['carcass' => 'carcass', 'frame' => 'frame', 'back' => 'back', 'drawer' => 'drawer', 'framing' => 'framing', 'cladding' => 'cladding'],
             'stock' => [
                 $sheet('carcass-full', 'carcass', 84.0), $half('carcass-half', 'carcass', 46.0),
                 $sheet('frame-full', 'frame', 92.0), $half('frame-half', 'frame', 50.0),
                 $sheet('back-full', 'back', 38.0), $half('back-half', 'back', 21.0),
                 $sheet('drawer-full', 'drawer', 62.0),
+                $long('framing', 4.0), $long('cladding', 7.0),
             ],
         ];
     }

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Incastro\Planning;
 
 use Incastro\Check\WayIn;
+use Incastro\Cut\BoardStock;
 use Incastro\Cut\Stock;
 use Incastro\Measure\Angle;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutReader;
 use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\Board;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\SheetGood;
 use Incastro\Survey\SheetChoices;
@@ -34,14 +36,13 @@ final class JobReader
             $rules,
             $materials,
             self::stock($document['stock'], $materials),
+            self::boards($document['stock'], $materials),
             array_map(fn (array $space) => self::space($space, $format, $rules), array_values($document['spaces'])),
             array_values(array_map(fn (array $way) => new WayIn($way['kind'], $way['name'], self::length($way['width'])->toDouble(), self::length($way['height'])->toDouble(), $way['second_width'] === null ? 0.0 : self::length($way['second_width'])->toDouble()), $document['ways_in'])),
         );
     }
 
     /**
-     * The sheets of it: boards are bought by length.
-     *
      * @param  array<array<string, mixed>>  $entries
      * @return list<Stock>
      */
@@ -56,6 +57,23 @@ final class JobReader
         }
 
         return $stock;
+    }
+
+    /**
+     * @param  array<array<string, mixed>>  $entries
+     * @return list<BoardStock>
+     */
+    private static function boards(array $entries, Catalogue $materials): array
+    {
+        $boards = [];
+        foreach ($entries as $entry) {
+            $material = $materials->find($entry['material']);
+            if ($material instanceof Board) {
+                $boards[] = new BoardStock($entry['name'], $entry['quantity'], self::length($entry['length']), $material, (float) $entry['price']);
+            }
+        }
+
+        return $boards;
     }
 
     /** @param array<string, mixed> $space */

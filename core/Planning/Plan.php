@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Incastro\Planning;
 
-use Incastro\Cut\SheetPlan;
+use Incastro\Cut\CutPlan;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Severity;
 
 /**
- * A whole job planned: its spaces, and one set of sheets over all of them. `complete` is that plan with as many sheets as it
- * takes, where those at hand do not do.
+ * A whole job planned: its spaces, and what is cut for all of them together. `complete` is that with as many sheets and boards
+ * as it takes, where those at hand do not do.
  */
 final readonly class Plan
 {
     /** @param list<SpacePlan> $spaces */
-    public function __construct(public Job $job, public array $spaces, public SheetPlan $sheets, public SheetPlan $complete)
+    public function __construct(public Job $job, public array $spaces, public CutPlan $cut, public CutPlan $complete)
     {
     }
 

@@ -14,11 +14,12 @@ use Incastro\Check\Reach;
 use Incastro\Check\Swings;
 use Incastro\Check\UnknownKinds;
 use Incastro\Check\Verdict;
+use Incastro\Cut\BoardStock;
 use Incastro\Cut\CutPiece;
+use Incastro\Cut\CutPlan;
 use Incastro\Cut\SheetPlan;
 use Incastro\Cut\SheetPlanner;
 use Incastro\Cut\Stock;
-use Incastro\Cut\Unplaced;
 use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\LayoutFitter;
@@ -27,6 +28,7 @@ use Incastro\Fit\Terms;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
+use Incastro\Rules\Materials\Board;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\SpaceSurvey;
 use Incastro\Survey\Survey;
@@ -56,14 +58,27 @@ final readonly class Planner
         $marks ??= new Marks($job->marks());
         $spaces = array_map(fn (Space $space) => $this->space($job, $space, $marks), $job->spaces);
         $pieces = array_merge([], ...array_map(fn (SpacePlan $space) => $space->pieces(), $spaces));
-        $sheets = $this->sheets($job, $job->stock, $pieces);
-        if (array_filter($sheets->unplaced, fn (Unplaced $unplaced) => $unplaced->isShort) === []) {
-            return new Plan($job, $spaces, $sheets, $sheets);
-        }
-        // What is at hand does not do: what would is bought.
-        $unlimited = array_map(fn (Stock $stock) => $stock->asManyAsNeeded(), $job->stock);
+        $cut = $this->cut($job, $pieces);
 
-        return new Plan($job, $spaces, $sheets, $this->sheets($job, $unlimited, $pieces));
+        return new Plan($job, $spaces, $cut, $cut->isShort() ? $this->cut($job, $pieces, true) : $cut);
+    }
+
+    /**
+     * What pieces are cut from.
+     *
+     * @param  list<Piece>  $pieces
+     * @param  bool  $isBought  with as much of every stock as it takes, whatever is at hand
+     */
+    public function cut(Job $job, array $pieces, bool $isBought = false): CutPlan
+    {
+        $isBoard = fn (Piece $piece): bool => $piece->material instanceof Board;
+        $stock = $isBought ? array_map(fn (Stock $stock) => $stock->asManyAsNeeded(), $job->stock) : $job->stock;
+        $boards = $isBought ? array_map(fn (BoardStock $stock) => $stock->asManyAsNeeded(), $job->boards) : $job->boards;
+
+        return new CutPlan(
+            $this->sheets($job, $stock, array_values(array_filter($pieces, fn (Piece $piece) => ! $isBoard($piece)))),
+            $job->boardSaw($boards)->plan(array_map(CutPiece::of(...), array_values(array_filter($pieces, $isBoard)))),
+        );
     }
 
     /** One space alone, without its sheets: for looking at layouts side by side, and for the trial. */

@@ -60,6 +60,7 @@ enum Rule: string
     case HangerDepth = 'hanger_depth';
     case Kerf = 'kerf';
     case Trim = 'trim';
+    case BoardEnd = 'board_end';
 
     /** Default in mm, default in 1/64 in, label, reason, least and most in mm.
      * @return array{float, int, string, string, float, float} */
@@ -112,6 +113,7 @@ enum Rule: string
             self::HangerDepth => [280, 704, 'Clothes rail before the back, at least', 'Half the width of a hanger with a coat on it.', 230, 400],
             self::Kerf => [3.2, 8, 'Saw kerf', 'What the blade turns into dust with each cut.', 0, 8],
             self::Trim => [6, 16, 'Trimmed off each sheet edge', 'Factory edges are neither straight, square nor clean.', 0, 30],
+            self::BoardEnd => [10, 24, 'Cut off each end of a board', 'Ends are split, painted and seldom square.', 0, 100],
         };
     }
 

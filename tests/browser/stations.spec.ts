@@ -123,7 +123,7 @@ test('house rules and materials follow what is typed, and refuse what cannot be'
 
 test('a sheet size is added and taken out, and the plan follows', async ({ page }) => {
   await landingAlcove(page, 'sheets')
-  await expect(page.getByText('sheets in all')).toBeVisible()
+  await expect(page.getByText('in all', { exact: true })).toBeVisible()
   await page.getByRole('button', { name: 'Landing alcove: rules and materials' }).click()
   for (const left of [6, 5]) {
     await page.getByRole('button', { name: 'Take this sheet out' }).first().click()

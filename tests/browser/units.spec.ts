@@ -51,6 +51,24 @@ test('drawer boxes of another material change their sizes', async ({ page }) => 
   await expect(back('744.5 mm')).toBeVisible()
 })
 
+test('a face frame is made of boards that are bought by length', async ({ page }) => {
+  await landingAlcove(page, 'fit')
+  await page.getByRole('button', { name: 'Landing alcove: rules and materials' }).click()
+  await opened(page)
+  await page.getByRole('button', { name: 'A board, bought by length' }).click()
+  const board = page.getByRole('region', { name: 'another board' })
+  await expect(board.getByLabel('Width of the board')).toHaveValue('90')
+  await board.getByRole('button', { name: 'Add a length' }).click()
+  await expect(board.getByLabel('Length', { exact: true })).toHaveValue('2400')
+  await page.getByRole('combobox', { name: 'Face frames and fillers' }).click()
+  await page.getByRole('option', { name: 'another board', exact: true }).click()
+  await page.getByRole('button', { name: 'Close' }).first().click()
+  await page.getByRole('link', { name: /^Sheets/ }).click()
+  await expect(page.getByRole('heading', { name: /another board · \d boards/ })).toBeVisible()
+  await expect(page.getByRole('cell', { name: /another board, another length/ })).toBeVisible()
+  await expect(page.getByRole('link', { name: /^Sheets.*\d sheets, \d boards/ })).toBeVisible()
+})
+
 test('a worktop stands out as far as is chosen', async ({ page }) => {
   await landingAlcove(page, 'fit')
   await page.getByRole('button', { name: 'Start from another layout' }).click()

@@ -15,6 +15,8 @@ enum Purpose: string
     case Drawer = 'drawer';
     case Panel = 'panel';
     case Top = 'top';
+    case Framing = 'framing';
+    case Cladding = 'cladding';
 
     public function label(): string
     {
@@ -27,6 +29,8 @@ enum Purpose: string
             self::Drawer => 'Drawer boxes',
             self::Panel => 'Drawer bottoms and door panels',
             self::Top => 'Worktops and seats',
+            self::Framing => 'Battens and bearers',
+            self::Cladding => 'Cladding boards',
         };
     }
 
@@ -34,8 +38,8 @@ enum Purpose: string
     public function fallsBackTo(): ?self
     {
         return match ($this) {
-            self::Shelf, self::Front, self::Frame, self::Top => self::Carcass,
-            self::Panel => self::Back,
+            self::Shelf, self::Front, self::Frame, self::Top, self::Framing => self::Carcass,
+            self::Panel, self::Cladding => self::Back,
             self::Carcass, self::Back, self::Drawer => null,
         };
     }

@@ -311,6 +311,8 @@ export interface SheetsStation {
   settings: number
   unplaced: string[]
   sheets: { title: string; used: number; drawing: Drawing }[]
+  /** Of each material that is bought by length, all its boards. */
+  boards: { title: string; drawing: Drawing }[]
 }
 
 export type StationName = 'measure' | 'fit' | 'pieces' | 'sheets'

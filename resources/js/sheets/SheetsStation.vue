@@ -13,6 +13,7 @@ const money = (amount: number) => `${station.value?.currency ?? ''} ${amount.toF
 const proof = computed(() => {
   if (!station.value) return ''
   const { sheets, bound, fewest } = station.value
+  if (sheets.length === 0) return ''
   return fewest
     ? `No plan needs fewer sheets: the pieces’ own area fills more than ${bound.sheets - 1 || 'no'} of them.`
     : `By area alone ${bound.sheets} might do; this plan needs ${sheets.length}. Whether fewer are possible is not proven.`
@@ -21,7 +22,7 @@ const proof = computed(() => {
 
 <template>
   <div v-if="station" class="sheets-station">
-    <p v-if="station.sheets.length === 0" class="card">
+    <p v-if="station.sheets.length + station.boards.length === 0" class="card">
       There is nothing to cut yet.
       <RouterLink :to="`/jobs/${job.job?.id}/measure`">Go on measuring</RouterLink>
     </p>
@@ -41,14 +42,14 @@ const proof = computed(() => {
             </tbody>
             <tfoot>
               <tr>
-                <td class="measure count">{{ station.sheets.length }}</td>
-                <td>sheets in all</td>
+                <td></td>
+                <td>in all</td>
                 <td class="measure price">{{ money(station.price) }}</td>
               </tr>
             </tfoot>
           </table>
-          <p>{{ proof }}</p>
-          <p class="soft">{{ station.settings }} fence settings.</p>
+          <p v-if="proof">{{ proof }}</p>
+          <p v-if="station.sheets.length > 0" class="soft">{{ station.settings }} fence settings.</p>
           <a class="print" :href="`/api/jobs/${job.job?.id}/cut-sheet`" download>Cut sheet as PDF</a>
           <p class="soft small">Not released for cutting: sizes still follow every change.</p>
         </section>
@@ -61,6 +62,12 @@ const proof = computed(() => {
             <span class="soft">{{ sheet.used }} % becomes pieces</span>
           </header>
           <DrawingView :drawing="sheet.drawing" :selected="selected" @select="selected = $event" />
+        </article>
+        <article v-for="one in station.boards" :key="one.title" class="card boards">
+          <header>
+            <h2>{{ one.title }}</h2>
+          </header>
+          <DrawingView :drawing="one.drawing" :selected="selected" @select="selected = $event" />
         </article>
         <Button
           v-if="selected"
@@ -96,6 +103,9 @@ const proof = computed(() => {
 }
 .sheet :deep(.drawing) {
   height: 430px;
+}
+.boards :deep(.drawing) {
+  height: 240px;
 }
 table {
   width: 100%;

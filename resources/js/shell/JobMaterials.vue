@@ -40,14 +40,15 @@ const servings = computed(() =>
   })),
 )
 
-function addMaterial(): void {
-  void set(`materials.sheet-${crypto.randomUUID().slice(0, 8)}`, {
-    kind: 'sheet',
-    name: 'another sheet material',
-    thickness: unit.value === 'mm' ? '15' : '19/32',
-    width: null,
+function addMaterial(kind: MaterialEntry['kind']): void {
+  const metric = unit.value === 'mm'
+  void set(`materials.${kind}-${crypto.randomUUID().slice(0, 8)}`, {
+    kind,
+    ...(kind === 'sheet'
+      ? { name: 'another sheet material', thickness: metric ? '15' : '19/32', width: null }
+      : { name: 'another board', thickness: metric ? '18' : '3/4', width: metric ? '90' : '3 1/2' }),
     cover: null,
-    density: 650,
+    density: kind === 'sheet' ? 650 : 500,
   })
 }
 
@@ -177,7 +178,8 @@ function addStock(material: MaterialEntry): void {
     </div>
   </section>
   <div class="actions">
-    <Button outlined label="Another sheet material" @click="addMaterial" />
+    <Button outlined label="Another sheet material" @click="addMaterial('sheet')" />
+    <Button outlined label="A board, bought by length" @click="addMaterial('board')" />
   </div>
 
   <h2>What is made of what</h2>

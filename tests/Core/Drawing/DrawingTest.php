@@ -102,7 +102,7 @@ final class DrawingTest extends TestCase
     public function test_a_sheet_is_drawn_with_its_pieces_inside(): void
     {
         $plan = (new Planner())->plan(TestAlcove::leaning()->job());
-        foreach ($plan->sheets->sheets as $i => $sheet) {
+        foreach ($plan->cut->sheets->sheets as $i => $sheet) {
             $drawing = (new SheetDrawing($plan->job->saw(), $plan->job->format))->of($sheet, $i + 1);
             self::assertSame([0.0, 0.0, 2440.0, 1220.0], array_map(fn (float $edge) => round($edge, 6), $drawing->bounds()));
             $boards = array_filter($drawing->layers['pieces'], fn (Shape $shape) => $shape instanceof Outline);
@@ -114,7 +114,7 @@ final class DrawingTest extends TestCase
     {
         $plan = (new Planner())->plan(TestAlcove::leaning()->job());
         $labels = [];
-        foreach ($plan->sheets->sheets as $i => $sheet) {
+        foreach ($plan->cut->sheets->sheets as $i => $sheet) {
             foreach ((new SheetDrawing($plan->job->saw(), $plan->job->format))->of($sheet, $i + 1)->layers['pieces'] as $shape) {
                 if ($shape instanceof Label && $shape->ref === 'P1-bearer-1') {
                     $labels[] = $shape;

@@ -224,8 +224,8 @@ final class FilesTest extends TestCase
         foreach ($pages as $page) {
             self::assertSame(1, substr_count($page, 'This line is 100 mm long'));
         }
-        foreach ($plan->sheets->sheets as $i => $sheet) {
-            self::assertStringContainsString(sprintf('Sheet %d of %d', $i + 1, count($plan->sheets->sheets)), implode($pages));
+        foreach ($plan->cut->sheets->sheets as $i => $sheet) {
+            self::assertStringContainsString(sprintf('Sheet %d of %d', $i + 1, count($plan->cut->sheets->sheets)), implode($pages));
         }
         foreach ($plan->pieces() as $piece) {
             self::assertStringContainsString($piece->mark, implode($pages));
