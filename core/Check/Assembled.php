@@ -79,7 +79,7 @@ final class Assembled
         $byKey = $assembly->byKey();
         foreach ($assembly->joints as $joint) {
             [$a, $b] = [$byKey[$joint->a] ?? null, $byKey[$joint->b] ?? null];
-            if ($a === null || $b === null) {
+            if ($a === null || $b === null || ! $joint->kind->isTight()) {
                 continue;
             }
             if (! $a->touches($b, Joinery::TOUCH)) {

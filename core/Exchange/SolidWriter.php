@@ -10,7 +10,6 @@ use Incastro\Geometry\Point;
 use Incastro\Planning\SpacePlan;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\Space\SpaceShape;
-use Incastro\Units\Joint;
 use Incastro\Units\Placed;
 
 /**
@@ -32,17 +31,19 @@ final readonly class SolidWriter
         return array_map(fn (Convex $part) => array_map(fn (array $at) => self::vertex(new Point($at[0], $at[1]), $at[2]), $part->corners()), $placed->inRoom($run->frame)->parts);
     }
 
-    /** @return list<array{a: string, b: string, kind: string, shares_mm: float}> joints that let two pieces stand in each other */
+    /** @return list<array{a: string, b: string, kind: string, shares_mm: float}> all joints, first those that let two pieces stand in each other */
     public function joints(): array
     {
         $joints = [];
         foreach ($this->space->assemblies as $assembly) {
             $byKey = $assembly->byKey();
             $mark = fn (string $key): string => isset($byKey[$key]) ? $byKey[$key]->piece->mark : $key;
-            foreach (array_filter($assembly->joints, fn (Joint $joint) => $joint->shares > 0.0) as $joint) {
+            foreach ($assembly->joints as $joint) {
                 $joints[] = ['a' => $mark($joint->a), 'b' => $mark($joint->b), 'kind' => $joint->kind->value, 'shares_mm' => round($joint->shares, 3)];
             }
         }
+
+        usort($joints, fn (array $a, array $b) => $b['shares_mm'] <=> $a['shares_mm']);
 
         return $joints;
     }

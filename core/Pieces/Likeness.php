@@ -6,6 +6,7 @@ namespace Incastro\Pieces;
 
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
+use Incastro\Pieces\Marks\Mark;
 
 /**
  * What two pieces must share to be exchanged for each other and to stand in one line of a list: all that is sawn, cut, worked
@@ -24,7 +25,7 @@ final readonly class Likeness
         return new self(md5(serialize([
             $piece->name,
             $piece->length->result->nanometres(), $piece->width->result->nanometres(), $piece->thickness->nanometres(),
-            $piece->material->id, $piece->grain, $piece->joints, $piece->works,
+            $piece->material->id, $piece->grain, $piece->joints, $piece->works, array_map(fn (Mark $mark) => $mark->told(), $piece->marks),
             $piece->isShaped() ? array_map($points, [$piece->outline->outer, ...$piece->outline->holes]) : [],
         ])));
     }

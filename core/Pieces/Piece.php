@@ -9,6 +9,7 @@ use Incastro\Geometry\Point;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Working;
+use Incastro\Pieces\Marks\Mark;
 use Incastro\Pieces\Works\Bevel;
 use Incastro\Pieces\Works\Bevelled;
 use Incastro\Pieces\Works\CutFor;
@@ -26,6 +27,7 @@ final readonly class Piece
     /**
      * @param  list<Work>  $works
      * @param  list<string>  $joints
+     * @param  list<Mark>  $marks  that its joints leave on it
      */
     public function __construct(
         public string $key,
@@ -40,7 +42,14 @@ final readonly class Piece
         public Outline $outline,
         public array $works = [],
         public array $joints = [],
+        public array $marks = [],
     ) {
+    }
+
+    /** @param list<Mark> $marks */
+    public function marked(array $marks): self
+    {
+        return new self(...['marks' => $marks] + get_object_vars($this));
     }
 
     /** The same cut otherwise, and what was done to it. */

@@ -33,6 +33,7 @@ use Incastro\Survey\Room\Room;
 use Incastro\Survey\SpaceSurvey;
 use Incastro\Survey\Survey;
 use Incastro\Units\Assembly;
+use Incastro\Units\Make\Joinery;
 use Incastro\Units\RunBuilder;
 
 /**
@@ -120,6 +121,7 @@ final readonly class Planner
         [$layout, $assemblies, $carried, $found] = $this->built($job, $space, $survey->room, $marks);
         $ways = new WaysOut(fn (Space $other) => $this->built($job, $other, $survey->room, clone $before)[3], $space, $job);
         $findings = [...$findings, ...$ways->checked($found), ...$this->cautions($job, $survey->room, $layout, $assemblies)];
+        $assemblies = array_map((new Joinery(new Terms($survey->room, $job->rules, $job->materials, $job->format)))->made(...), $assemblies);
 
         return new SpacePlan($space, $survey, $layout, $assemblies, $carried, $findings, Verdict::of($survey, $layout, $findings));
     }

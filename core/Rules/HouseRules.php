@@ -6,18 +6,32 @@ namespace Incastro\Rules;
 
 use Incastro\Measure\Length;
 use Incastro\Measure\Unit;
+use Incastro\Rules\Schools\BoxJoint;
 
-/** The rules a job is built by: a length for every `Rule`, whether skirting stays, whether the work is painted, and whether a raked top lies over its sides. */
+/**
+ * The rules a job is built by: a length for every `Rule`, whether skirting stays, whether the work is painted, whether a raked
+ * top lies over its sides, how boxes are joined, and the tools that are not at hand.
+ */
 final readonly class HouseRules
 {
-    /** @param array<string, Length> $lengths by rule name; a rule not named has the default of the unit */
+    /**
+     * @param  array<string, Length>  $lengths  by rule name; a rule not named has the default of the unit
+     * @param  list<Tool>  $lacks
+     */
     public function __construct(
         public Unit $unit,
         private array $lengths = [],
         public bool $skirtingStays = false,
         public bool $painted = true,
         public bool $topOverSides = false,
+        public BoxJoint $boxJoint = BoxJoint::Pocket,
+        private array $lacks = [],
     ) {
+    }
+
+    public function owns(Tool $tool): bool
+    {
+        return ! in_array($tool, $this->lacks, true);
     }
 
     public function get(Rule $rule): Length

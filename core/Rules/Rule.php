@@ -58,6 +58,11 @@ enum Rule: string
     case DrawerAir = 'drawer_air';
     case DrawerBottomUp = 'drawer_bottom_up';
     case HangerDepth = 'hanger_depth';
+    case PinRow = 'pin_row';
+    case PinPitch = 'pin_pitch';
+    case PinDiameter = 'pin_diameter';
+    case PinDepth = 'pin_depth';
+    case HingeEnd = 'hinge_end';
     case Kerf = 'kerf';
     case Trim = 'trim';
     case BoardEnd = 'board_end';
@@ -111,6 +116,11 @@ enum Rule: string
             self::DrawerAir => [25, 64, 'Drawer box lower than its front', 'Air under the box and over it; of it half lies below.', 10, 60],
             self::DrawerBottomUp => [10, 24, 'Groove of a drawer bottom over the foot', 'What is left below the groove carries the load.', 6, 20],
             self::HangerDepth => [280, 704, 'Clothes rail before the back, at least', 'Half the width of a hanger with a coat on it.', 230, 400],
+            self::PinRow => [37, 96, 'Pin rows from a shelf’s edges', 'Both rows carry alike, and stay clear of doors and backs.', 15, 100],
+            self::PinPitch => [32, 80, 'Between two pin holes', 'A shelf moves up or down by so much.', 20, 60],
+            self::PinDiameter => [5, 16, 'Hole of a shelf pin', 'As the pins that are bought.', 3, 8],
+            self::PinDepth => [10, 24, 'Depth of a pin’s hole', 'A stop on the drill keeps the point inside the board.', 6, 14],
+            self::HingeEnd => [100, 256, 'Hinges from the ends of a leaf', 'The outer two; others lie evenly between.', 50, 200],
             self::Kerf => [3.2, 8, 'Saw kerf', 'What the blade turns into dust with each cut.', 0, 8],
             self::Trim => [6, 16, 'Trimmed off each sheet edge', 'Factory edges are neither straight, square nor clean.', 0, 30],
             self::BoardEnd => [10, 24, 'Cut off each end of a board', 'Ends are split, painted and seldom square.', 0, 100],

@@ -11,4 +11,13 @@ enum JointKind: string
     case Screws = 'screws';
     case Pins = 'pins';
     case Glue = 'glue';
+    case Dado = 'dado';
+    case Hinge = 'hinge';
+    case Slide = 'slide';
+
+    /** Whether what it joins must touch: a leaf hangs beside its stile, a drawer runs between its slides. */
+    public function isTight(): bool
+    {
+        return $this !== self::Hinge && $this !== self::Slide;
+    }
 }

@@ -14,6 +14,7 @@ use Incastro\Geometry\Pose;
 use Incastro\Geometry\Prism;
 use Incastro\Geometry\Solid;
 use Incastro\Geometry\Vector;
+use Incastro\Pieces\Marks\Mark;
 use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Bevel;
 use Incastro\Survey\Room\RunFrame;
@@ -51,6 +52,19 @@ final class Placed
         $this->length = Pose::axis($pose->length);
         $this->width = Pose::axis($pose->width);
         $this->bounds = $pose->around(...$piece->outline->bounds(), deep: $piece->thickness->toDouble());
+    }
+
+    /**
+     * The same with marks on it, which leave its shape as it is.
+     *
+     * @param  list<Mark>  $marks
+     */
+    public function marked(array $marks): self
+    {
+        $marked = new self($this->piece->marked($marks), $this->pose, $this->part, $this->owner);
+        [$marked->solid, $marked->isBlock] = [$this->solid, $this->isBlock];
+
+        return $marked;
     }
 
     /** The same cut otherwise. */

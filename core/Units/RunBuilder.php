@@ -11,7 +11,6 @@ use Incastro\Fit\FittedWorktop;
 use Incastro\Fit\Marks;
 use Incastro\Fit\Terms;
 use Incastro\Rules\Parameters\Blueprint;
-use Incastro\Units\Make\Joinery;
 use Incastro\Units\Shell\BoxBuilder;
 use Incastro\Units\Shell\ClosingStrips;
 use Incastro\Units\Shell\CutAround;
@@ -19,7 +18,7 @@ use Incastro\Units\Shell\FaceFrame;
 use Incastro\Units\Sites\CellSite;
 use Incastro\Units\Sites\MemberSite;
 
-/** Builds everything of a run: boxes with what is in them and their faces, members, and cells without a box, cut around what stands there. */
+/** Builds everything of a run: boxes with what is in them and their faces, members, and cells without a box, cut around what stands there. What its joints take comes with `Make\Joinery`. */
 final readonly class RunBuilder
 {
     /** @param list<string> $openings things for which an opening is cut in what covers them */
@@ -43,7 +42,7 @@ final readonly class RunBuilder
             }
         }
 
-        return (new Joinery($this->terms->format))->bought((new CutAround($run, $this->terms, $this->openings))->all(Assembly::all(...$assemblies)));
+        return (new CutAround($run, $this->terms, $this->openings))->all(Assembly::all(...$assemblies));
     }
 
     private function member(FittedRun $run, FittedPlinth|FittedWorktop|FittedPanel $member): Assembly

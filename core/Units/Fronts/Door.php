@@ -36,6 +36,8 @@ use Incastro\Units\Assembly;
 use Incastro\Units\FrontUnit;
 use Incastro\Units\Hand;
 use Incastro\Units\Hardware;
+use Incastro\Units\Joint;
+use Incastro\Units\JointKind;
 use Incastro\Units\Movement;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
@@ -147,7 +149,9 @@ final readonly class Door implements FrontUnit
         $ways = $this->leaves === 1 && $site->opening->front !== null ? [new WayOut('Hinge it at the '.$hand->other()->value, Edits::front($site->opening->front->id)->setting(['hand' => $hand->other()->value]))] : [];
         $movement = new Movement(sprintf('Door of %s', $site->name()), $site->opening->tierId, [$piece->key], $swept, [$lines], 0.0, $ways);
 
-        return new Assembly([$placed], [], $hardware, [], $findings, [$movement]);
+        $post = $site->stiles()[$hand === Hand::Left ? 0 : 1];
+
+        return new Assembly([$placed], [new Joint($piece->key, $post, JointKind::Hinge, 'doors', at: self::hung($site->at(0.0, 0.0, $z)->z, $heights[$hand === Hand::Left ? 0 : 1], $hinges ?? 5, $terms->rule(Rule::HingeEnd)))], $hardware, [], $findings, [$movement]);
     }
 
     /**
@@ -179,6 +183,19 @@ final readonly class Door implements FrontUnit
         }
 
         return [$swept, $line];
+    }
+
+    /**
+     * Where its hinges are: the outer two so far from its ends, others evenly between.
+     *
+     * @param  float  $foot  of the leaf, in the run
+     * @return list<float> heights in the run, mm
+     */
+    private static function hung(float $foot, float $high, int $count, float $end): array
+    {
+        $end = min($end, $high / 4);
+
+        return array_map(fn (int $i): float => $foot + $end + $i * ($high - 2 * $end) / ($count - 1), range(0, $count - 1));
     }
 
     /** How many hinges carry a leaf; null where none do. */

@@ -218,7 +218,13 @@ final readonly class Drawers implements InsideUnit
         $placed = $site->placed($face, $inset, $y1, $foot, Way::Right, Way::Up, Way::Out, Part::Face);
         $packers = $this->packers($site, $number, $slide, $y1, $up + $share->result->toDouble() / 2);
         $wide = $face->length->result->toDouble();
-        $joints = [new Joint($box->placed[2]->piece->key, $face->key, JointKind::Screws, 'drawer fronts')];
+        $line = [$site->at(0.0, 0.0, $up + $share->result->toDouble() / 2)->z];
+        [$left, $right] = $site->beside();
+        $joints = [
+            new Joint($box->placed[2]->piece->key, $face->key, JointKind::Screws, 'drawer fronts'),
+            new Joint($box->placed[0]->piece->key, self::carrier($packers, 'L', $left), JointKind::Slide, 'drawers', at: $line),
+            new Joint($box->placed[1]->piece->key, self::carrier($packers, 'R', $right), JointKind::Slide, 'drawers', at: $line),
+        ];
         $travel = $slide->toDouble();
         // As far back as it stands, and out by its slides; the front before it, with its pull.
         $swept = [
@@ -229,6 +235,14 @@ final readonly class Drawers implements InsideUnit
         $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, array_map(Solid::block(...), $swept), array_map(fn (Block $block) => Polygon::rectangle($block->u0, $block->v0, $block->u1 - $block->u0, $block->v1 - $block->v0)->points, $swept), $travel);
 
         return Assembly::all($box, new Assembly([$placed], $joints, $this->hardware($site, $box, $wide, $slide), [], [], [$movement]), $packers);
+    }
+
+    /** What a slide is screwed to: the innermost packer, or the board where there is none. */
+    private static function carrier(Assembly $packers, string $hand, string $board): string
+    {
+        $beside = array_filter($packers->placed, fn (Placed $packer) => str_contains($packer->piece->key, "-packer-$hand"));
+
+        return $beside === [] ? $board : $beside[array_key_last($beside)]->piece->key;
     }
 
     private function face(OpeningSite $site, string $number, Working $front): Piece

@@ -82,7 +82,7 @@ final readonly class Shelves implements InsideUnit, Halves
             $isFixed = in_array($i, $fixed, true);
             $mark = $site->next('shelf');
             $z = $i * $spacing->result->toDouble() + ($i - 1) * $t;
-            $length = $isFixed ? $site->width() : $site->width()->minus('play, so that it drops in', $site->terms->rules->get(Rule::ShelfPlay));
+            $length = $isFixed ? $site->joints()->between($site->width()) : $site->width()->minus('play, so that it drops in', $site->terms->rules->get(Rule::ShelfPlay));
             $depth = $site->depthAt($z, $t);
             if ($depth->result->toDouble() < $site->terms->rule(Rule::LeastDepth)) {
                 $findings = [$this->tooShallow($site, $depth)];
@@ -98,12 +98,12 @@ final readonly class Shelves implements InsideUnit, Halves
                 Purpose::Shelf,
                 Grain::Length,
                 [new Finished('front, long', Finish::Banded)],
-                [$isFixed ? 'pocket screws into both sides' : 'on four pins'],
+                [$isFixed ? $site->joints()->words() : 'on four pins'],
                 null,
                 $mark,
             );
             $placed[] = $site->level($piece, $z, $isFixed ? Part::Body : Part::Loose);
-            array_push($joints, ...$site->toSides($piece, $isFixed ? JointKind::Pocket : JointKind::Pins, $isFixed ? 'fixed shelves to the sides' : 'adjustable shelves'));
+            array_push($joints, ...($isFixed ? $site->fixed($piece, 'fixed shelves to the sides') : $site->toSides($piece, JointKind::Pins, 'adjustable shelves')));
         }
         if ($spacing->result->isLessThan(Length::ofMillimetres(self::LOWEST_OPENING))) {
             $findings[] = $this->tooClose($site, $spacing);

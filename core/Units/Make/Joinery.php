@@ -4,30 +4,37 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Make;
 
-use Incastro\Measure\LengthFormat;
+use Incastro\Fit\Terms;
 use Incastro\Units\Assembly;
+use Incastro\Units\Placed;
 
-/** What the joints of an assembly take to be made. */
+/** What the joints of an assembly take to be made: what is bought, and what is marked on both pieces of each. */
 final readonly class Joinery
 {
     /** Pieces this near to each other meet, mm: sizes are rounded once, to at most a sixteenth of an inch, and shelves drop in with their play. */
     public const TOUCH = 2.0;
 
-    public function __construct(private LengthFormat $format)
+    public function __construct(private Terms $terms)
     {
     }
 
-    public function bought(Assembly $assembly): Assembly
+    public function made(Assembly $assembly): Assembly
     {
         $byKey = $assembly->byKey();
-        $counted = [];
+        $marking = new Marking($this->terms->rules);
+        $bought = $marks = [];
         foreach ($assembly->joints as $joint) {
-            $isThere = isset($byKey[$joint->a], $byKey[$joint->b]);
-            foreach ($isThere ? Screws::of($joint, $byKey[$joint->a], $byKey[$joint->b], $this->format) : [] as $hardware) {
-                $counted[] = $hardware;
+            [$a, $b] = [$byKey[$joint->a] ?? null, $byKey[$joint->b] ?? null];
+            if ($a === null || $b === null) {
+                continue;
             }
+            array_push($bought, ...Screws::of($joint, $a, $b, $this->terms->format));
+            [$onA, $onB] = $marking->of($joint, $a, $b);
+            $marks[$joint->a] = [...$marks[$joint->a] ?? [], ...$onA];
+            $marks[$joint->b] = [...$marks[$joint->b] ?? [], ...$onB];
         }
+        $placed = array_map(fn (Placed $one) => ($marks[$one->piece->key] ?? []) === [] ? $one : $one->marked($marks[$one->piece->key]), $assembly->placed);
 
-        return $assembly->bought($counted);
+        return $assembly->placing($placed, $assembly->joints)->bought($bought);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Make;
 
+use Incastro\Geometry\Pose;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Pieces\Piece;
@@ -13,22 +14,15 @@ use Incastro\Units\JointKind;
 use Incastro\Units\Placed;
 
 /**
- * Which screws a joint takes, and how many: their length by the two thicknesses that meet, their number by the length of the
- * joint (handbook, "Strength": face to face never longer than both boards less 3 mm; into an edge 25 to 30 mm of hold; pocket
- * screws by thickness; into a stud 25 to 32 mm past nailer and wallboard).
+ * Which screws a joint takes, and how many: their length by the two thicknesses that meet, as many as it marks (face to face
+ * never longer than both boards less 3 mm; through a face into an edge the shortest that holds there by 25 mm or an inch;
+ * pocket screws by the thinner board; into a stud 25 to 32 mm past nailer and wallboard: handbook, "Strength").
  */
 final readonly class Screws
 {
-    /** Between two screws of a joint, and from its ends to the first, mm. */
-    private const APART = 150.0;
-
-    private const FROM_ENDS = 50.0;
-
     private const PINS_PER_END = 2;
 
-    /** Hold in the edge of a board, mm; what must be left of both boards face to face; and of a stud behind a wall's board. */
-    private const HOLD = 30.0;
-
+    /** What must be left of both boards face to face, mm; and hold in a stud behind a wall's board. */
     private const LEFT = 3.0;
 
     private const IN_STUD = 32.0;
@@ -38,42 +32,59 @@ final readonly class Screws
     /** Lengths that screws are sold in, mm and sixteenths of an inch. */
     private const METRIC = [16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100];
 
-    private const IMPERIAL = [10, 12, 16, 20, 24, 28, 32, 40, 48, 56, 64];
+    private const IMPERIAL = [10, 12, 16, 20, 26, 32, 40, 48, 56, 64];
 
-    /** Pocket screws by the thickness of the board that they are bored in: up to so many mm, length in mm and in sixteenths of an inch. */
-    private const POCKET = [[14.0, 25, 16], [17.0, 28, 18], [21.0, 32, 20], [30.0, 38, 24], [INF, 64, 40]];
+    /** Pocket screws by the thinner of the two boards: up to so many mm, length in mm and in sixteenths of an inch. */
+    private const POCKET = [[17.0, 25, 16], [22.0, 32, 20], [30.0, 38, 24], [INF, 64, 40]];
 
     /**
-     * What holds a joint, and what it is used for; nothing where it is glued.
+     * What holds a joint, and what it is used for; nothing where it is glued, or held by what its unit buys.
      *
      * @return list<Hardware>
      */
     public static function of(Joint $joint, Placed $a, Placed $b, LengthFormat $format): array
     {
-        $contact = $a->bounds->overlap($b->bounds);
-        sort($contact);
-        $long = max(0.0, $contact[2]);
-        $ta = $a->piece->thickness->toDouble();
-        $tb = $b->piece->thickness->toDouble();
+        [$ta, $tb] = [$a->piece->thickness->toDouble(), $b->piece->thickness->toDouble()];
         $isFaceToFace = abs($a->pose->thickness->dot($b->pose->thickness)) > 0.9;
 
         return match ($joint->kind) {
-            JointKind::Pocket => [new Hardware('pocket screw, '.self::pocket($ta, $format), self::along($long), $joint->use)],
-            JointKind::Screws => [new Hardware(self::named(4.0, $isFaceToFace ? $ta + $tb - self::LEFT : $ta + self::HOLD, $format), self::along($long), $joint->use)],
+            JointKind::Pocket => [new Hardware('pocket screw, '.self::pocket(min($ta, $tb), $format), count(Marking::pockets(self::lines($a, $b)[0], $format->unit)), $joint->use)],
+            JointKind::Screws => [new Hardware($isFaceToFace ? self::longest(4.0, $ta + $tb - self::LEFT, $format) : self::shortest(4.0, $ta + ($format->unit->isMetric() ? 25.0 : 25.4), $format), self::through($a, $b, $format), $joint->use)],
             JointKind::Pins => [new Hardware('shelf pin', self::PINS_PER_END, $joint->use)],
-            JointKind::Glue => [],
+            JointKind::Glue, JointKind::Dado, JointKind::Hinge, JointKind::Slide => [],
         };
     }
 
     /** What fixes a cleat to the studs of a wall with a board on it, or as near as the wall's kind allows. */
     public static function toWall(Piece $cleat, string $use, LengthFormat $format): Hardware
     {
-        return new Hardware(self::named(5.0, $cleat->thickness->toDouble() + self::WALLBOARD + self::IN_STUD, $format), self::along($cleat->length->result->toDouble()), $use);
+        return new Hardware(self::longest(5.0, $cleat->thickness->toDouble() + self::WALLBOARD + self::IN_STUD, $format), count(Marking::pockets($cleat->length->result->toDouble(), $format->unit)), $use);
     }
 
-    private static function along(float $long): int
+    private static function through(Placed $a, Placed $b, LengthFormat $format): int
     {
-        return max(2, (int) ceil(($long - 2 * self::FROM_ENDS) / self::APART) + 1);
+        [$long, $wide] = self::lines($a, $b);
+
+        return count(Marking::screwPlaces($long, $format->unit)) * count(Marking::rows($wide, $format->unit));
+    }
+
+    /**
+     * How far two pieces meet along the joint and across it, mm; of two that stand askew what is around them tells.
+     *
+     * @return array{float, float}
+     */
+    private static function lines(Placed $a, Placed $b): array
+    {
+        $contact = Contact::of($a, $b);
+        if ($contact === null) {
+            $shared = $a->bounds->overlap($b->bounds);
+            sort($shared);
+
+            return [max(0.0, $shared[2]), 0.0];
+        }
+        $line = $contact->isFaceOf($a) ? $contact->line() : $contact->beside(Pose::axis($a->pose->thickness));
+
+        return [max(0.0, $contact->long($line)), max(0.0, $contact->long($contact->beside($line)))];
     }
 
     private static function pocket(float $thickness, LengthFormat $format): string
@@ -87,16 +98,35 @@ final readonly class Screws
         return self::length(64, 40, $format);
     }
 
-    private static function named(float $diameter, float $most, LengthFormat $format): string
+    /** The longest screw that is no longer than this. */
+    private static function longest(float $diameter, float $most, LengthFormat $format): string
     {
-        if ($format->unit->isMetric()) {
-            $fitting = array_filter(self::METRIC, fn (int $mm) => $mm <= $most);
+        $sold = self::sold($format);
+        $fitting = array_filter($sold, fn (float $mm) => $mm <= $most + 1e-6);
 
-            return sprintf('wood screw %.0f × %d', $diameter, $fitting === [] ? self::METRIC[0] : max($fitting));
-        }
-        $fitting = array_filter(self::IMPERIAL, fn (int $sixteenths) => $sixteenths * 25.4 / 16 <= $most);
+        return self::named($diameter, $fitting === [] ? 0 : (int) array_key_last($fitting), $format);
+    }
 
-        return sprintf('wood screw no. %d × %s', $diameter < 4.5 ? 8 : 10, self::length(0, $fitting === [] ? self::IMPERIAL[0] : max($fitting), $format));
+    /** The shortest screw that is at least so long. */
+    private static function shortest(float $diameter, float $least, LengthFormat $format): string
+    {
+        $sold = self::sold($format);
+        $fitting = array_filter($sold, fn (float $mm) => $mm >= $least - 1e-6);
+
+        return self::named($diameter, $fitting === [] ? count($sold) - 1 : (int) array_key_first($fitting), $format);
+    }
+
+    /** @return non-empty-list<float> mm */
+    private static function sold(LengthFormat $format): array
+    {
+        return $format->unit->isMetric() ? array_map(floatval(...), self::METRIC) : array_map(fn (int $sixteenths): float => $sixteenths * 25.4 / 16, self::IMPERIAL);
+    }
+
+    private static function named(float $diameter, int $sold, LengthFormat $format): string
+    {
+        return $format->unit->isMetric()
+            ? sprintf('wood screw %.0f × %d', $diameter, self::METRIC[$sold])
+            : sprintf('wood screw no. %d × %s', $diameter < 4.5 ? 8 : 10, self::length(0, self::IMPERIAL[$sold], $format));
     }
 
     private static function length(int $mm, int $sixteenths, LengthFormat $format): string

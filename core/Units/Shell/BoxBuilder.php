@@ -14,7 +14,6 @@ use Incastro\Rules\Materials\Purpose;
 use Incastro\Units\Assembly;
 use Incastro\Units\FrontUnit;
 use Incastro\Units\InsideUnit;
-use Incastro\Units\JointKind;
 use Incastro\Units\Make\Workshop;
 use Incastro\Units\Part;
 use Incastro\Units\Sites\Numbers;
@@ -73,8 +72,8 @@ final readonly class BoxBuilder
     private function board(OpeningSite $below): Assembly
     {
         $z = $below->opening->height->result->toDouble();
-        $piece = $below->make->inner('board', 'Fixed board', $below->width(), $below->depthAt($z, $this->terms->board(), false), Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::Covered)], ['pocket screws into both sides'], null, $below->next('board'));
+        $piece = $below->make->inner('board', 'Fixed board', $below->joints()->between($below->width()), $below->depthAt($z, $this->terms->board(), false), Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::Covered)], [$below->joints()->words()], null, $below->next('board'));
 
-        return new Assembly([$below->level($piece, $z, Part::Body, false)], $below->toSides($piece, JointKind::Pocket, 'fixed shelves to the sides'));
+        return new Assembly([$below->level($piece, $z, Part::Body, false)], $below->fixed($piece, 'fixed shelves to the sides'));
     }
 }

@@ -24,6 +24,7 @@ use Incastro\Rules\Materials\Purpose;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
+use Incastro\Units\Make\BoxJoints;
 use Incastro\Units\Make\Workshop;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
@@ -38,7 +39,11 @@ final readonly class BoxShell
     /** A level bit of top shorter than this is left out, mm. */
     private const LEAST_TOP = 60.0;
 
+    private const USE = 'bottom and top to the sides';
+
     private Workshop $make;
+
+    private BoxJoints $joints;
 
     private float $t;
 
@@ -49,6 +54,7 @@ final readonly class BoxShell
     public function __construct(private Box $box, private Terms $terms, public Working $depth)
     {
         $this->make = new Workshop($box->id, $box->mark, $terms->materials, $terms->format);
+        $this->joints = new BoxJoints($terms, $box);
         $this->t = $terms->board();
         $this->v = $box->v + $terms->materials->back->thickness->toDouble();
         $this->d = $depth->roundedDown($terms->format)->result->toDouble();
@@ -60,10 +66,15 @@ final readonly class BoxShell
         $right = $this->upright('side-R', 'Side', $this->box->right() - $this->t, true);
         $levels = [$this->between('bottom', 'Bottom', $this->box->z), ...$this->tops()];
         $joints = [];
+        $isLevel = ! $this->box->top->isRaked() && ! $this->box->top->isSloped();
         foreach ($levels as $level) {
             $isOver = $this->box->top->isRaked() && $this->terms->rules->topOverSides && $level !== $levels[0];
             foreach ([$left, $right] as $side) {
-                $joints[] = new Joint($level->piece->key, $side->piece->key, $isOver ? JointKind::Screws : JointKind::Pocket, 'bottom and top to the sides');
+                $joints[] = match (true) {
+                    $isOver => new Joint($level->piece->key, $side->piece->key, JointKind::Screws, self::USE),
+                    $isLevel || $level === $levels[0] => $this->joints->joint($level->piece->key, $side->piece->key, self::USE),
+                    default => $this->joints->butt($level->piece->key, $side->piece->key, self::USE),
+                };
             }
         }
         $dividers = [];
@@ -179,9 +190,9 @@ final readonly class BoxShell
 
     private function between(string $role, string $name, float $z): Placed
     {
-        $piece = $this->make->inner($role, $name, $this->betweenSides(), $this->depth, Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::Covered)], ['pocket screws into both sides']);
+        $piece = $this->make->inner($role, $name, $this->joints->between($this->betweenSides()), $this->depth, Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::Covered)], [$this->joints->words()]);
 
-        return new Placed($piece, Pose::at($this->box->u + $this->t, $this->v, $z, Way::Right, Way::Out, Way::Up), Part::Body, $this->box->id);
+        return new Placed($piece, Pose::at($this->box->u + $this->t - $this->joints->deep()->toDouble(), $this->v, $z, Way::Right, Way::Out, Way::Up), Part::Body, $this->box->id);
     }
 
     /** @return non-empty-list<Placed> */
@@ -211,7 +222,7 @@ final readonly class BoxShell
         $long = $length->roundedDown($this->terms->format)->result->toDouble();
         $bevels = $this->plumbEnds($long, $this->d, $rises);
         $works = [new Finished('front, long', Finish::Covered), new Bevelled('both ends, short', $angle, bevels: $bevels)];
-        $piece = $this->make->inner('top', 'Sloped top', $length, $this->depth, Purpose::Carcass, Grain::Length, $works, [$isOver ? 'screwed down into both sides' : 'pocket screws into both sides']);
+        $piece = $this->make->inner('top', 'Sloped top', $length, $this->depth, Purpose::Carcass, Grain::Length, $works, [$isOver ? 'screwed down into both sides' : $this->joints->buttWords()]);
         $from = $this->box->u + ($isOver ? 0.0 : $this->t);
         $turn = $rises ? $angle : -$angle;
         // Its lower face begins at the left plumb end; where it falls to the right, that is past the blank's corner.
@@ -247,11 +258,11 @@ final readonly class BoxShell
         $wide = $slant->roundedDown($this->terms->format)->result->toDouble();
         $edge = fn (float $y) => [new Point(0.0, $y), new Point($this->betweenSides()->roundedDown($this->terms->format)->result->toDouble(), $y)];
         $bevels = [new Bevel($edge(0.0), tan($angle), true), new Bevel($edge($wide), tan($angle), false)];
-        $piece = $this->make->inner('top-slope', 'Sloped top', $this->betweenSides(), $slant, Purpose::Carcass, Grain::Length, [new Bevelled('both, long', $angle, bevels: $bevels)], ['pocket screws into both sides']);
+        $piece = $this->make->inner('top-slope', 'Sloped top', $this->betweenSides(), $slant, Purpose::Carcass, Grain::Length, [new Bevelled('both, long', $angle, bevels: $bevels)], [$this->joints->buttWords()]);
         $at = new Vector($this->box->u + $this->t, $this->v, $this->box->topAt($this->box->u, $this->v) - $this->plumb());
         $placed = [new Placed($piece, new Pose($at, Way::Right->vector(), new Vector(0.0, cos($angle), sin($angle)), new Vector(0.0, -sin($angle), cos($angle))), Part::Body, $this->box->id)];
         if ($levels >= self::LEAST_TOP) {
-            $flat = $this->make->inner('top', 'Top', $this->betweenSides(), Working::start('before the slope', Length::ofDouble($levels)), Purpose::Carcass, Grain::Length, [new Finished('back, long', Finish::Straight)], ['pocket screws into both sides']);
+            $flat = $this->make->inner('top', 'Top', $this->betweenSides(), Working::start('before the slope', Length::ofDouble($levels)), Purpose::Carcass, Grain::Length, [new Finished('back, long', Finish::Straight)], [$this->joints->buttWords()]);
             $deep = $flat->width->result->toDouble();
             $placed[] = new Placed($flat, Pose::at($this->box->u + $this->t, $this->v + $this->d - $deep, $this->box->highest() - $this->t, Way::Right, Way::Out, Way::Up), Part::Body, $this->box->id);
         }

@@ -28,6 +28,7 @@ use Incastro\Rules\Rule;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
+use Incastro\Units\Make\BoxJoints;
 use Incastro\Units\Make\InFace;
 use Incastro\Units\Make\ScribedOutline;
 use Incastro\Units\Make\Scribing;
@@ -88,7 +89,7 @@ final readonly class ClosingStrips
         }
         $strip = $this->make->covering('filler-'.$edge->side->value, 'Filler', $length, $this->widthOf($edge, $outline), Purpose::Frame, new Outline($outline), $works);
         $placed = [new Placed($strip, Pose::at($this->beside($edge->side), $this->v, $this->box->z, Way::Up, $edge->side === Side::Left ? Way::Left : Way::Right, Way::Out), Part::Face, $this->box->id)];
-        $joints = [new Joint($strip->key, $this->box->id.($edge->side === Side::Left ? ':stile-L' : ':stile-R'), JointKind::Pocket, 'fillers to stiles')];
+        $joints = [BoxJoints::inFace($this->terms, $strip->key, $this->box->id.($edge->side === Side::Left ? ':stile-L' : ':stile-R'), 'fillers to stiles')];
         $cleat = $this->cleat($edge, $this->underTheCeilingBehind($this->heightBeside($edge->side), $edge->side));
         if ($cleat !== null) {
             [$u, $t] = [$this->beside($edge->side), $this->terms->board()];
@@ -120,7 +121,7 @@ final readonly class ClosingStrips
         $width = $wide > $width->result->toDouble() ? $width->plus('along the rake', Length::ofDouble($wide - $width->result->toDouble())) : $width;
         $strip = $this->make->covering('filler-top', 'Frieze', $length, $width, Purpose::Frame, $face->outline, $works);
         $placed = [new Placed($strip, $face->pose, Part::Face, $this->box->id)];
-        $joints = [new Joint($strip->key, $this->box->id.':rail-top', JointKind::Pocket, 'fillers to rails')];
+        $joints = [BoxJoints::inFace($this->terms, $strip->key, $this->box->id.':rail-top', 'fillers to rails')];
         $cleat = $this->cleat($edge, Working::start('width of the box', $this->box->outerWidth()));
         if ($cleat !== null && ! $this->box->top->isRaked()) {
             $placed[] = new Placed($cleat, Pose::at($this->box->u, $this->v - self::CLEAT, $this->box->highest(), Way::Right, Way::Out, Way::Up), Part::Cleat, $this->box->id);

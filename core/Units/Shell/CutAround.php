@@ -101,7 +101,7 @@ final readonly class CutAround
                 foreach ($parts($joint->b) as $b) {
                     $isWhole = $a === $joint->a && $b === $joint->b && ! (($isCut[$a] ?? false) && ($isCut[$b] ?? false));
                     if ($isWhole || (isset($byKey[$a], $byKey[$b]) && $byKey[$a]->touches($byKey[$b], Joinery::TOUCH))) {
-                        $joined[] = new Joint($a, $b, $joint->kind, $joint->use, $joint->shares);
+                        $joined[] = new Joint($a, $b, $joint->kind, $joint->use, $joint->shares, $joint->at);
                     }
                 }
             }

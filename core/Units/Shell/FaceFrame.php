@@ -28,6 +28,7 @@ use Incastro\Rules\Rule;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
+use Incastro\Units\Make\BoxJoints;
 use Incastro\Units\Make\InFace;
 use Incastro\Units\Make\ScribedOutline;
 use Incastro\Units\Make\Scribing;
@@ -66,7 +67,7 @@ final readonly class FaceFrame
         $frame = [$left, $right, $bottom, $top] = [$this->outer(Side::Left), $this->outer(Side::Right), $this->bottomRail(), $this->topRail()];
         $joints = [];
         foreach ([[$bottom, $left], [$bottom, $right], [$top, $left], [$top, $right]] as [$rail, $stile]) {
-            $joints[] = new Joint($rail->piece->key, $stile->piece->key, JointKind::Pocket, 'face frames');
+            $joints[] = BoxJoints::inFace($this->terms, $rail->piece->key, $stile->piece->key, 'face frames');
         }
         // The frame is glued to the edges of the sides behind it.
         foreach ([[$left, 'side-L'], [$right, 'side-R'], [$bottom, 'bottom']] as [$piece, $behind]) {
@@ -129,8 +130,8 @@ final readonly class FaceFrame
         }
         $hand = $isLeft ? 'L' : 'R';
         $piece = $edge === null && ! $this->box->top->isRaked() && $this->overTop() === null
-            ? $this->make->inner("stile-$hand", 'Stile', $length, $width, Purpose::Frame, Grain::Length, $works, ['pocket screws from the rails'])
-            : $this->make->covering("stile-$hand", 'Stile', $length, $width, Purpose::Frame, $outline, $works, ['pocket screws from the rails']);
+            ? $this->make->inner("stile-$hand", 'Stile', $length, $width, Purpose::Frame, Grain::Length, $works, [BoxJoints::inFaceWords($this->terms, 'from the rails')])
+            : $this->make->covering("stile-$hand", 'Stile', $length, $width, Purpose::Frame, $outline, $works, [BoxJoints::inFaceWords($this->terms, 'from the rails')]);
 
         return $this->upright($piece, $inner, $this->box->z, $isLeft ? Way::Left : Way::Right);
     }
@@ -181,7 +182,7 @@ final readonly class FaceFrame
 
     private function bottomRail(): Placed
     {
-        $piece = $this->make->inner('rail-bottom', 'Rail', $this->betweenStiles(), $this->rail(), Purpose::Frame, Grain::Length, [], ['pocket screws into the stiles']);
+        $piece = $this->make->inner('rail-bottom', 'Rail', $this->betweenStiles(), $this->rail(), Purpose::Frame, Grain::Length, [], [BoxJoints::inFaceWords($this->terms, 'into the stiles')]);
 
         return $this->level($piece, $this->box->u + $this->stile, $this->box->z);
     }
@@ -201,7 +202,7 @@ final readonly class FaceFrame
         $width = $top?->scribe === null ? $width : $width->plus('overhang to scribe to the ceiling', $top->scribe->blank());
         $upper = $this->upper($from, $to, $top);
         if ($top === null && $angle === 0.0) {
-            $piece = $this->make->inner('rail-top', 'Rail', $length, $width, Purpose::Frame, Grain::Length, [], ['pocket screws into the stiles']);
+            $piece = $this->make->inner('rail-top', 'Rail', $length, $width, Purpose::Frame, Grain::Length, [], [BoxJoints::inFaceWords($this->terms, 'into the stiles')]);
 
             return $this->level($piece, $from, $this->box->z + $this->high($from) - $piece->width->result->toDouble());
         }
@@ -214,7 +215,7 @@ final readonly class FaceFrame
         if ($angle > 0.0) {
             $works[] = new Sawn('both ends, short', $angle, ', plumb');
         }
-        $piece = $this->make->covering('rail-top', 'Rail', $length, $width, Purpose::Frame, $face->outline, $works, ['pocket screws into the stiles']);
+        $piece = $this->make->covering('rail-top', 'Rail', $length, $width, Purpose::Frame, $face->outline, $works, [BoxJoints::inFaceWords($this->terms, 'into the stiles')]);
 
         return new Placed($piece, $face->pose, Part::Face, $this->box->id);
     }
@@ -248,22 +249,28 @@ final readonly class FaceFrame
             if ($c < $last) {
                 $low = min($this->high($right), $this->high($right + $this->stile)) - $plumb;
                 $length = Working::start('between the rails', Length::ofDouble($low - $rail));
-                $piece = $this->make->inner('stile-mid-'.($c + 1), 'Middle stile', $length, Working::start('stile width', $this->terms->rules->get(Rule::StileWidth)), Purpose::Frame, Grain::Length, [], ['pocket screws into the rails']);
+                $piece = $this->make->inner('stile-mid-'.($c + 1), 'Middle stile', $length, Working::start('stile width', $this->terms->rules->get(Rule::StileWidth)), Purpose::Frame, Grain::Length, [], [BoxJoints::inFaceWords($this->terms, 'into the rails')]);
                 $placed[] = $this->upright($piece, $right, $this->box->z + $rail, Way::Right);
-                $joints[] = new Joint($piece->key, $this->box->id.':rail-bottom', JointKind::Pocket, 'face frames');
-                $joints[] = new Joint($piece->key, $this->box->id.':rail-top', JointKind::Pocket, 'face frames');
+                $joints[] = BoxJoints::inFace($this->terms, $piece->key, $this->box->id.':rail-bottom', 'face frames');
+                $joints[] = BoxJoints::inFace($this->terms, $piece->key, $this->box->id.':rail-top', 'face frames');
             }
-            $beside = [$this->box->id.':'.($c === 0 ? 'stile-L' : "stile-mid-$c"), $this->box->id.':'.($c === $last ? 'stile-R' : 'stile-mid-'.($c + 1))];
+            $beside = self::stiles($this->box, $c);
             foreach (array_slice($column->openings, 0, -1) as $opening) {
                 $number++;
                 $middle = $opening->z + $opening->height->result->toDouble() + $this->terms->board() / 2;
-                $piece = $this->make->of($opening->tierId)->inner('rail', 'Middle rail', Working::start('between the stiles', Length::ofDouble($right - $left)), $this->rail(), Purpose::Frame, Grain::Length, [], ['pocket screws into the stiles'], null, "rail-mid-$number");
+                $piece = $this->make->of($opening->tierId)->inner('rail', 'Middle rail', Working::start('between the stiles', Length::ofDouble($right - $left)), $this->rail(), Purpose::Frame, Grain::Length, [], [BoxJoints::inFaceWords($this->terms, 'into the stiles')], null, "rail-mid-$number");
                 $placed[] = $this->level($piece, $left, $this->box->z + $middle - $rail / 2);
-                array_push($joints, ...array_map(fn (string $stile) => new Joint($piece->key, $stile, JointKind::Pocket, 'face frames'), $beside));
+                array_push($joints, ...array_map(fn (string $stile) => BoxJoints::inFace($this->terms, $piece->key, $stile, 'face frames'), $beside));
             }
         }
 
         return new Assembly($placed, $joints);
+    }
+
+    /** @return array{string, string} keys of the stiles to the left and right of a column */
+    public static function stiles(Box $box, int $column): array
+    {
+        return [$box->id.':'.($column === 0 ? 'stile-L' : "stile-mid-$column"), $box->id.':'.($column === count($box->columns) - 1 ? 'stile-R' : 'stile-mid-'.($column + 1))];
     }
 
     private function level(Piece $piece, float $u, float $z): Placed

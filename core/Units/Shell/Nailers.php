@@ -15,8 +15,7 @@ use Incastro\Pieces\Grain;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Rule;
 use Incastro\Units\Assembly;
-use Incastro\Units\Joint;
-use Incastro\Units\JointKind;
+use Incastro\Units\Make\BoxJoints;
 use Incastro\Units\Make\Workshop;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
@@ -37,6 +36,7 @@ final readonly class Nailers
 
     public function build(Workshop $make, BoxShell $shell): Assembly
     {
+        $joining = new BoxJoints($this->terms, $this->box);
         $placed = $joints = [];
         foreach ($this->places as $c => $places) {
             $column = $this->box->columns[$c];
@@ -45,10 +45,10 @@ final readonly class Nailers
             foreach ($places as $at => [$z, $wide]) {
                 $width = Working::start('nailer width', $this->terms->rules->get(Rule::NailerWidth))->atMost('clear height of the opening', Length::ofDouble($wide));
                 $maker = $isAlone ? $make : $make->of($column->openings[0]->tierId);
-                $piece = $maker->inner("nailer-$at", 'Nailer', $length, $width, Purpose::Carcass, Grain::Length, [], ['pocket screws into both sides; the box is fixed to studs through it'], null, $isAlone ? null : sprintf('nailer-%s-%d', $at, $c + 1));
+                $piece = $maker->inner("nailer-$at", 'Nailer', $length, $width, Purpose::Carcass, Grain::Length, [], [$joining->buttWords().'; the box is fixed to studs through it'], null, $isAlone ? null : sprintf('nailer-%s-%d', $at, $c + 1));
                 $placed[] = new Placed($piece, Pose::at($this->box->u + $column->x, $this->v, $this->box->z + $z, Way::Right, Way::Up, Way::Out), Part::Nailer, $this->box->id);
                 foreach ($shell->beside($c) as $side) {
-                    $joints[] = new Joint($piece->key, $side, JointKind::Pocket, 'nailers to the sides');
+                    $joints[] = $joining->butt($piece->key, $side, 'nailers to the sides');
                 }
             }
         }

@@ -20,10 +20,12 @@ use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
+use Incastro\Units\Make\BoxJoints;
 use Incastro\Units\Make\Workshop;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
 use Incastro\Units\Shell\BoxShell;
+use Incastro\Units\Shell\FaceFrame;
 use Incastro\Units\Shell\Nailers;
 
 /**
@@ -198,6 +200,24 @@ final readonly class OpeningSite
     public function beside(): array
     {
         return $this->shell->beside($this->at);
+    }
+
+    /** How boards of the box meet. */
+    public function joints(): BoxJoints
+    {
+        return new BoxJoints($this->terms, $this->box);
+    }
+
+    /** @return list<Joint> of a board that is fixed between those on both sides */
+    public function fixed(Piece $piece, string $use): array
+    {
+        return array_map(fn (string $side) => $this->joints()->joint($piece->key, $side, $use), $this->beside());
+    }
+
+    /** @return array{string, string} keys of the stiles at its left and right */
+    public function stiles(): array
+    {
+        return FaceFrame::stiles($this->box, $this->at);
     }
 
     /** @return list<Joint> of a piece that is held by the boards on both sides */

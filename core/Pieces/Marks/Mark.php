@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Pieces\Marks;
+
+use Incastro\Geometry\Point;
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
+
+/**
+ * What one joint leaves on one of its pieces, in the piece's own x and y, mm: the centres of holes, or both ends of the middle
+ * of a line or band. `across` is a hole's diameter or a band's width; a depth of null goes through.
+ */
+final readonly class Mark
+{
+    /**
+     * @param  non-empty-list<Point>  $at
+     * @param  bool  $isUp  on the face that lies up in the piece's drawing, seen or carried through to it
+     * @param  string  $partner  mark of the piece that meets it there
+     */
+    public function __construct(
+        public MarkKind $kind,
+        public array $at,
+        public bool $isUp,
+        public string $partner,
+        public float $across = 0.0,
+        public ?float $depth = null,
+    ) {
+    }
+
+    /** As it is told to a person: what, for which piece, and where from the piece's 0. */
+    public function words(LengthFormat $format): string
+    {
+        $mm = fn (float $long): string => $format->finest()->write(Length::ofDouble($long));
+        $size = match (true) {
+            $this->kind->isHole() && $this->across > 0.0 => ' Ø '.$mm($this->across),
+            $this->across > 0.0 => ' '.$mm($this->across).' wide',
+            default => '',
+        }.($this->depth === null ? '' : ', '.$mm($this->depth).' deep');
+        $count = $this->kind->isHole() ? count($this->at) : 1;
+        $face = $this->kind === MarkKind::Pilot ? '' : ($this->isUp ? ', on the face' : ', on the other face');
+
+        return sprintf('%s%s%s for %s%s: %s', $count > 1 ? "$count " : '', $this->kind->label($count), $size, $this->partner, $face, $this->places($format));
+    }
+
+    /** "33 along; 50 · 195 · 341 · 486 across": what is the same of all is told once. */
+    private function places(LengthFormat $format): string
+    {
+        $written = fn (callable $side): string => implode(' · ', array_unique(array_map(fn (Point $point) => $format->withoutUnit(Length::ofDouble($side($point))), $this->at)));
+
+        return $written(fn (Point $point) => $point->x).' along; '.$written(fn (Point $point) => $point->y).' across';
+    }
+
+    /**
+     * What two pieces must share to be alike: nothing of what is only drawn on them.
+     *
+     * @return list<mixed>
+     */
+    public function told(): array
+    {
+        return $this->kind->isCut() ? [$this->kind, array_map(fn (Point $point) => [round($point->x, 1), round($point->y, 1)], $this->at), $this->isUp, $this->across, $this->depth] : [];
+    }
+}

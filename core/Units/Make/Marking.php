@@ -1,0 +1,254 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Units\Make;
+
+use Incastro\Geometry\Axis;
+use Incastro\Geometry\Point;
+use Incastro\Geometry\Pose;
+use Incastro\Measure\Unit;
+use Incastro\Pieces\Marks\Mark;
+use Incastro\Pieces\Marks\MarkKind;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Rule;
+use Incastro\Units\Joint;
+use Incastro\Units\JointKind;
+use Incastro\Units\Placed;
+
+/**
+ * What a joint marks on both its pieces, from the area in which they meet. Spacing, diameters and depths are those of common
+ * practice for plywood furniture: pockets 50 mm from the ends of a joint and no more than 150 apart, screws 40 and 200, pilots
+ * of 2.5 mm, cups of 35 mm with their centres 22.5 from the hinge edge.
+ */
+final readonly class Marking
+{
+    /** A pocket is bored at 15°: its centre lies so many thicknesses from the end, and its slot is so wide, mm. */
+    private const POCKET_BACK = 1.866;
+
+    private const POCKET_SLOT = 9.5;
+
+    private const CLEARANCE = 4.5;
+
+    private const PILOT = 2.5;
+
+    /** Faces that meet over more than this, mm, are held by a row along each edge. */
+    private const TWO_ROWS = 150.0;
+
+    /** A dado or a groove is wider than what it takes by this, mm. */
+    private const EASE = 0.2;
+
+    private const CUP = 35.0;
+
+    private const CUP_DEEP = 13.0;
+
+    private const CUP_IN = 22.5;
+
+    /** Screws of a hinge plate, from its middle, mm. */
+    private const PLATE = 16.0;
+
+    /** What is left of a board behind a pin's hole, mm. */
+    private const BEHIND_PIN = 4.0;
+
+    public function __construct(private HouseRules $rules)
+    {
+    }
+
+    /** @return array{list<Mark>, list<Mark>} on the first of the joint, and on the second */
+    public function of(Joint $joint, Placed $a, Placed $b): array
+    {
+        if ($joint->kind === JointKind::Hinge) {
+            return $this->hinge($joint, $a, $b);
+        }
+        if ($joint->kind === JointKind::Slide) {
+            return $this->slide($joint, $a, $b);
+        }
+        $contact = Contact::of($a, $b);
+
+        return $contact === null ? [[], []] : match ($joint->kind) {
+            JointKind::Pocket => $this->pocket($contact, $a, $b),
+            JointKind::Screws => $this->screws($contact, $a, $b),
+            JointKind::Dado => [[], $this->band(MarkKind::Dado, $contact, $a, $b, $joint->shares)],
+            JointKind::Glue => [[], $joint->shares > 0.0 ? $this->band(MarkKind::Groove, $contact, $a, $b, $joint->shares) : []],
+            JointKind::Pins => [[], $this->pins($contact, $a, $b)],
+        };
+    }
+
+    /**
+     * Places of pocket screws along a joint: one in the middle of a short one, else evenly from end to end.
+     *
+     * @return non-empty-list<float> from its beginning, mm
+     */
+    public static function pockets(float $long, Unit $unit): array
+    {
+        return $unit->isMetric() ? self::spaced($long, 50.0, 150.0) : self::spaced($long, 50.8, 152.4);
+    }
+
+    /**
+     * Places of screws through a face along a joint, alike.
+     *
+     * @return non-empty-list<float>
+     */
+    public static function screwPlaces(float $long, Unit $unit): array
+    {
+        return $unit->isMetric() ? self::spaced($long, 40.0, 200.0) : self::spaced($long, 38.1, 203.2);
+    }
+
+    /**
+     * Where rows of screws lie across a joint, from its lower edge: faces that meet over much are held along both edges.
+     *
+     * @return non-empty-list<float>
+     */
+    public static function rows(float $wide, Unit $unit): array
+    {
+        $edge = $unit->isMetric() ? 40.0 : 38.1;
+
+        return $wide <= self::TWO_ROWS ? [$wide / 2] : [$edge, $wide - $edge];
+    }
+
+    /** @return non-empty-list<float> */
+    private static function spaced(float $long, float $end, float $apart): array
+    {
+        if ($long <= 1.5 * $end) {
+            return [$long / 2];
+        }
+        $end = min($end, $long / 4);
+        $count = 1 + max(1, (int) ceil(($long - 2 * $end) / $apart - 1e-9));
+
+        return array_map(fn (int $i): float => $end + $i * ($long - 2 * $end) / ($count - 1), range(0, $count - 1));
+    }
+
+    /** @return array{list<Mark>, list<Mark>} holes beside the end of the first, and the line on which it stands on the other */
+    private function pocket(Contact $contact, Placed $a, Placed $b): array
+    {
+        $thick = Pose::axis($a->pose->thickness);
+        if ($contact->isFaceOf($a)) {
+            return [[], []];
+        }
+        $line = $contact->beside($thick);
+        [$from, $to] = $contact->along($line);
+        $t = $a->piece->thickness->toDouble();
+        $middle = $contact->middle($thick);
+        $holes = array_map(fn (float $along) => $a->pose->seen($contact->place($line, $from + $along, $middle, self::POCKET_BACK * $t)), self::pockets($to - $from, $this->rules->unit));
+        // Where nobody looks: under a board, over the one that ends what it meets, behind what stands upright.
+        $isHead = $thick === Axis::Z && abs($b->along(Axis::Z)[1] - $a->along(Axis::Z)[1]) < $t;
+        $pocket = new Mark(MarkKind::Pocket, $holes, self::isUp($a, $thick, $isHead ? 1 : -1), $b->piece->mark, self::POCKET_SLOT);
+
+        return [[$pocket], $contact->isFaceOf($b) ? [self::line($contact, $line, $from, $to, $middle, $a, $b)] : []];
+    }
+
+    /** @return array{list<Mark>, list<Mark>} holes through the face of the first, and pilots in the other's edge */
+    private function screws(Contact $contact, Placed $a, Placed $b): array
+    {
+        if (! $contact->isFaceOf($a)) {
+            return [[], []];
+        }
+        $line = $contact->line();
+        $beside = $contact->beside($line);
+        [$from, $to] = $contact->along($line);
+        $low = $contact->along($beside)[0];
+        $points = [];
+        foreach (self::rows($contact->long($beside), $this->rules->unit) as $across) {
+            foreach (self::screwPlaces($to - $from, $this->rules->unit) as $along) {
+                $points[] = $contact->place($line, $from + $along, $low + $across);
+            }
+        }
+        $through = new Mark(MarkKind::Screw, array_map($a->pose->seen(...), $points), self::isUp($a, $contact->through, -$contact->toward), $b->piece->mark, self::CLEARANCE);
+
+        return [[$through], $contact->isFaceOf($b) ? [] : [new Mark(MarkKind::Pilot, array_map($b->pose->seen(...), $points), true, $a->piece->mark, self::PILOT)]];
+    }
+
+    private static function line(Contact $contact, Axis $line, float $from, float $to, float $middle, Placed $a, Placed $b): Mark
+    {
+        return new Mark(MarkKind::Line, [$b->pose->seen($contact->place($line, $from, $middle)), $b->pose->seen($contact->place($line, $to, $middle))], self::isUp($b, $contact->through, -$contact->toward), $a->piece->mark);
+    }
+
+    /** @return list<Mark> what is cut into the face of the second for the first to stand in */
+    private function band(MarkKind $kind, Contact $contact, Placed $a, Placed $b, float $deep): array
+    {
+        $thick = Pose::axis($a->pose->thickness);
+        if ($contact->isFaceOf($a) || ! $contact->isFaceOf($b)) {
+            return [];
+        }
+        $line = $contact->beside($thick);
+        [$from, $to] = $contact->along($line);
+        $middle = $contact->middle($thick);
+
+        return [new Mark($kind, [$b->pose->seen($contact->place($line, $from, $middle)), $b->pose->seen($contact->place($line, $to, $middle))], self::isUp($b, $contact->through, -$contact->toward), $a->piece->mark, $a->piece->thickness->toDouble() + self::EASE, $deep)];
+    }
+
+    /** @return list<Mark> five holes about each end of a shelf's two edges, its own in the middle */
+    private function pins(Contact $contact, Placed $a, Placed $b): array
+    {
+        if (! $contact->isFaceOf($b) || Pose::axis($a->pose->thickness) !== Axis::Z) {
+            return [];
+        }
+        $line = $contact->beside(Axis::Z);
+        [$from, $to] = $a->along($line);
+        [$low, $high] = $b->along(Axis::Z);
+        $across = $this->rules->mm(Rule::PinDiameter);
+        $points = [];
+        foreach ([$from + $this->rules->mm(Rule::PinRow), $to - $this->rules->mm(Rule::PinRow)] as $along) {
+            foreach (range(-2, 2) as $step) {
+                $z = $a->along(Axis::Z)[0] - $across / 2 + $step * $this->rules->mm(Rule::PinPitch);
+                if ($z > $low + 2 * $across && $z < $high - 2 * $across) {
+                    $points[] = $b->pose->seen($contact->place($line, $along, $z));
+                }
+            }
+        }
+
+        return $points === [] ? [] : [new Mark(MarkKind::PinRow, $points, self::isUp($b, $contact->through, -$contact->toward), $a->piece->mark, $across, min($this->rules->mm(Rule::PinDepth), $b->piece->thickness->toDouble() - self::BEHIND_PIN))];
+    }
+
+    /** @return array{list<Mark>, list<Mark>} cups in the back of a leaf, plates on what carries it */
+    private function hinge(Joint $joint, Placed $leaf, Placed $post): array
+    {
+        [$left, $right] = $leaf->along(Axis::U);
+        $isLeft = array_sum($post->along(Axis::U)) < $left + $right;
+        $back = $leaf->along(Axis::V)[0];
+        $cups = $plates = [];
+        [$low, $high] = $post->along(Axis::U);
+        foreach ($joint->at as $z) {
+            $cups[] = $leaf->seen($isLeft ? $left + self::CUP_IN : $right - self::CUP_IN, $back, $z);
+            foreach ([-self::PLATE, self::PLATE] as $off) {
+                $plates[] = $post->seen($isLeft ? $high : $low, array_sum($post->along(Axis::V)) / 2, $z + $off);
+            }
+        }
+
+        return $cups === [] ? [[], []] : [
+            [new Mark(MarkKind::Cup, $cups, self::isUp($leaf, Axis::V, -1), $post->piece->mark, self::CUP, self::CUP_DEEP)],
+            [new Mark(MarkKind::Plate, $plates, true, $leaf->piece->mark, self::PILOT)],
+        ];
+    }
+
+    /** @return array{list<Mark>, list<Mark>} the middle of a slide on the drawer's side and on what carries it */
+    private function slide(Joint $joint, Placed $drawer, Placed $post): array
+    {
+        [$from, $to] = $drawer->along(Axis::V);
+        $u = array_sum($post->along(Axis::U)) / 2;
+        $toward = $u > array_sum($drawer->along(Axis::U)) / 2 ? 1 : -1;
+        $on = fn (Placed $piece, int $sign, Placed $partner): array => array_map(fn (float $z) => new Mark(MarkKind::SlideLine, [self::seen($piece, $from, $z), self::seen($piece, $to, $z)], self::isUp($piece, Axis::U, $sign), $partner->piece->mark), $joint->at);
+
+        return [$on($drawer, $toward, $post), $on($post, -$toward, $drawer)];
+    }
+
+    private static function seen(Placed $piece, float $v, float $z): Point
+    {
+        return $piece->seen($piece->along(Axis::U)[0], $v, $z);
+    }
+
+    /**
+     * Whether the face of a piece that looks along an axis, one way or the other, lies up in its drawing, which shows its length to
+     * the right and its width upwards.
+     */
+    private static function isUp(Placed $piece, Axis $axis, int $way): bool
+    {
+        $up = $piece->pose->length->cross($piece->pose->width);
+
+        return $way * match ($axis) {
+            Axis::U => $up->x,
+            Axis::V => $up->y,
+            Axis::Z => $up->z,
+        } > 0.0;
+    }
+}
