@@ -45,6 +45,7 @@ final class PdfPlate implements ShapeVisitor
     {
         [$width, $fill, $dash] = match ($outline->style) {
             Style::House, Style::Sheet => [0.6, [], ''],
+            Style::Marked => [0.3, [], ''],
             Style::Hidden, Style::Plumb => [0.2, [], '2,1'],
             Style::Thing => [0.3, [236, 241, 247], ''],
             Style::Board, Style::Plinth, Style::Worktop, Style::Cut => [0.25, [246, 238, 216], ''],

@@ -13,7 +13,7 @@ use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Bevel;
 
 /**
- * A piece lying flat with its face up: its blank, its true outline and its grain; and, to be marked out by, where every
+ * A piece lying flat with the face up that carries most marks: its blank, its true outline and its grain; and, to be marked out by, where every
  * corner lies. All places along the length are told from one end and all across from one edge, so that the tape stays
  * hooked and no error adds to the next.
  */
@@ -39,7 +39,7 @@ final class PieceDrawing
 
     public static function of(Piece $piece): Drawing
     {
-        return new Drawing($piece->mark, self::lying($piece, Style::Field));
+        return new Drawing($piece->mark, self::lying($piece, Style::Field, fn (float $across) => $across));
     }
 
     /** The same with both sizes, the places of its corners, the widths along an edge that bends, and the other line of every bevel. */
@@ -49,15 +49,17 @@ final class PieceDrawing
         $width = $piece->width->result->toDouble();
         $out = self::TO_SIZES * max($length, $width);
         $text = fn (float $at): string => $format->withoutUnit(Length::ofDouble($at));
-        $turns = fn (callable $side): array => array_merge(...array_map(fn (Polygon $outline) => self::turns($outline, $side), [$piece->outline->outer, ...$piece->outline->holes]));
+        $marks = new MarksDrawing($piece);
+        $turns = fn (callable $side): array => array_merge($marks->places($side), ...array_map(fn (Polygon $outline) => self::turns($outline, $side), [$piece->outline->outer, ...$piece->outline->holes]));
 
         return new Drawing("$piece->mark $piece->name", [
-            ...self::lying($piece, Style::House),
-            'bevels' => self::bevels($piece),
-            'widths' => self::widths($piece, $text),
+            ...self::lying($piece, Style::House, $marks->up(...)),
+            'marks' => $marks->shapes(),
+            'bevels' => self::bevels($piece, $marks->up(...)),
+            'widths' => self::widths($piece, $text, $marks->up(...)),
             'corners' => [
                 ...self::places($turns(fn (Point $point) => $point->x), $length, max($length, $width), fn (float $along, float $away): DrawnPoint => new DrawnPoint($along, $width + $away), $text, true),
-                ...self::places($turns(fn (Point $point) => $point->y), $width, max($length, $width), fn (float $along, float $away): DrawnPoint => new DrawnPoint($length + $away, $along), $text, false),
+                ...self::places($turns(fn (Point $point) => $point->y), $width, max($length, $width), fn (float $along, float $away): DrawnPoint => new DrawnPoint($length + $away, $marks->up($along)), $text, false),
             ],
             'sizes' => [
                 new Dimension(new DrawnPoint(0.0, -$out), new DrawnPoint($length, -$out), $format->writeCut($piece->length->result)),
@@ -66,9 +68,13 @@ final class PieceDrawing
         ]);
     }
 
-    /** @return array<string, list<Shape>> blank, outline and grain */
-    private static function lying(Piece $piece, Style $hole): array
+    /**
+     * @param  callable(float): float  $up  how far up a place across the piece is drawn
+     * @return array<string, list<Shape>> blank, outline and grain
+     */
+    private static function lying(Piece $piece, Style $hole, callable $up): array
     {
+        $shape = $piece->outline->mapped(fn (Point $point) => new Point($point->x, $up($point->y)));
         $length = $piece->length->result->toDouble();
         $width = $piece->width->result->toDouble();
         $grain = match ($piece->grain) {
@@ -79,7 +85,7 @@ final class PieceDrawing
 
         return [
             'blank' => [Outline::rectangle(0.0, 0.0, $length, $width, Style::Offcut)],
-            'piece' => [Outline::polygon($piece->outline->outer, Style::Board, $piece->key), ...array_map(fn (Polygon $cut) => Outline::polygon($cut, $hole, $piece->key), $piece->outline->holes)],
+            'piece' => [Outline::polygon($shape->outer, Style::Board, $piece->key), ...array_map(fn (Polygon $cut) => Outline::polygon($cut, $hole, $piece->key), $shape->holes)],
             'grain' => $grain === [] ? [] : [new Outline($grain, false, Style::Grain)],
         ];
     }
@@ -160,9 +166,10 @@ final class PieceDrawing
      * Where an edge bends, how wide the piece is along it.
      *
      * @param  callable(float): string  $text
+     * @param  callable(float): float  $up
      * @return list<Shape>
      */
-    private static function widths(Piece $piece, callable $text): array
+    private static function widths(Piece $piece, callable $text, callable $up): array
     {
         $outline = $piece->outline->outer;
         $isBent = fn (int $i): bool => abs(self::turn($outline->points, $i)) < self::CORNER;
@@ -171,7 +178,7 @@ final class PieceDrawing
         }
 
         return array_map(
-            fn (array $row): Dimension => new Dimension(new DrawnPoint($row['at'], $row['from']), new DrawnPoint($row['at'], $row['to']), $text($row['to'] - $row['from'])),
+            fn (array $row): Dimension => new Dimension(new DrawnPoint($row['at'], $up($row['from'])), new DrawnPoint($row['at'], $up($row['to'])), $text($row['to'] - $row['from'])),
             TemplateDrawing::stations($outline, $piece->length->result->toDouble()),
         );
     }
@@ -179,17 +186,18 @@ final class PieceDrawing
     /**
      * The line in which a bevel ends on the other face: as far inside its longer arris as its slope takes through the thickness.
      *
+     * @param  callable(float): float  $up
      * @return list<Shape>
      */
-    private static function bevels(Piece $piece): array
+    private static function bevels(Piece $piece, callable $up): array
     {
         $thick = $piece->thickness->toDouble();
 
-        return array_map(function (Bevel $bevel) use ($piece, $thick): Outline {
+        return array_map(function (Bevel $bevel) use ($piece, $thick, $up): Outline {
             [$x, $y] = Bevel::outwards($bevel->line[0], $bevel->line[count($bevel->line) - 1], $piece->middle());
             $by = $bevel->slope * $thick;
 
-            return new Outline(array_map(fn (Point $point) => new DrawnPoint($point->x - $by * $x, $point->y - $by * $y), $bevel->line), false, Style::Hidden);
+            return new Outline(array_map(fn (Point $point) => new DrawnPoint($point->x - $by * $x, $up($point->y - $by * $y)), $bevel->line), false, Style::Hidden);
         }, $piece->bevels());
     }
 }

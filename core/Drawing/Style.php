@@ -28,6 +28,7 @@ enum Style: string
     case BoardSide = 'board-side';
     case Worktop = 'slab';
     case Cut = 'cut';
+    case Marked = 'marked';
     case Swing = 'swing';
     case Thing = 'thing';
     case ThingDistance = 'thing-distance';

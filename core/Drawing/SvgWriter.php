@@ -80,7 +80,7 @@ final class SvgWriter implements ShapeVisitor
     private static function css(): string
     {
         return 'path{fill:none;stroke:#23262b;stroke-width:.25}text{font:3.5px sans-serif;fill:#23262b}.house{stroke-width:.7}'
-            .'.board,.plinth,.worktop,.cut{fill:#f3e8cf}.board-top{fill:#f9f1df}.board-side{fill:#e6d8b6}.cell,.field{stroke:none}.thing{fill:#e4ebf2}.gap{fill:#cfdbe6;stroke:none}.offcut,.trimmed{fill:#eee;stroke-dasharray:2 1}.grain{stroke:#bea878}.measure,.reading{stroke-width:.15}.check{stroke-width:.4}';
+            .'.board,.plinth,.worktop,.cut{fill:#f3e8cf}.board-top{fill:#f9f1df}.board-side{fill:#e6d8b6}.cell,.field{stroke:none}.thing{fill:#e4ebf2}.gap{fill:#cfdbe6;stroke:none}.offcut,.trimmed{fill:#eee;stroke-dasharray:2 1}.grain{stroke:#bea878}.measure,.reading{stroke-width:.15}.marked{stroke-width:.35}.hidden{stroke-dasharray:1.5 1}.check{stroke-width:.4}';
     }
 
     private static function escape(string $text): string

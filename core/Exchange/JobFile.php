@@ -39,7 +39,9 @@ final class JobFile
     {
         // An empty map is an object in JSON, not a list.
         $document['rules'] = (object) $document['rules'];
-        $document['uses'] = (object) $document['uses'];
+        foreach (['uses', 'schools', 'tools'] as $map) {
+            $document[$map] = (object) $document[$map];
+        }
         foreach ($document['spaces'] as $i => $space) {
             $document['spaces'][$i]['layout'] = self::withMaps($space['layout']);
             $document['spaces'][$i]['layout']['closings'] = (object) $space['layout']['closings'];
@@ -111,7 +113,7 @@ final class JobFile
             $decoded['job']['spaces'][$s]['layout'] = $layout;
         }
 
-        return ['job' => $decoded['job'], 'record' => $decoded['record'] ?? []];
+        return ['job' => $decoded['job'] + ['schools' => [], 'tools' => []], 'record' => $decoded['record'] ?? []];
     }
 
     /** @return non-empty-list<Fault> */

@@ -53,7 +53,7 @@ final readonly class LengthWriter
     {
         return [
             'code' => $finding->code->value, 'severity' => $finding->severity->value, 'sentence' => $finding->sentence, 'place' => $finding->place, 'related' => $finding->related,
-            'ways_out' => array_map(fn (WayOut $way) => ['label' => $way->label, 'edit' => $way->edit->toArray()], $finding->waysOut),
+            'ways_out' => array_map(fn (WayOut $way) => ['label' => $way->label, 'edit' => $way->edit->toArray(), 'of' => $way->isOfJob ? 'job' : 'space'], $finding->waysOut),
         ];
     }
 }

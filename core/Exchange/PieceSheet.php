@@ -34,8 +34,8 @@ final readonly class PieceSheet
     {
         $pdf = new PdfWriter($this->name(), $this->name(), $this->format->unit === Unit::Inch);
         $pdf->page($this->name());
-        $pdf->paragraph(sprintf('%s from %s, %s thick. The face lies up; all places are told from the 0 of their side.', $this->format->writeSize($this->piece->length->result, $this->piece->width->result), $this->piece->material->name, $this->format->finest()->write($this->piece->thickness)));
-        foreach ([...$this->piece->told($this->format), ...$this->piece->joints] as $line) {
+        $pdf->paragraph(sprintf('%s from %s, %s thick. The face with its marks lies up; all places are told from the 0 of their side.', $this->format->writeSize($this->piece->length->result, $this->piece->width->result), $this->piece->material->name, $this->format->finest()->write($this->piece->thickness)));
+        foreach ([...$this->piece->told($this->format), ...$this->piece->joints, ...$this->piece->markings($this->format)] as $line) {
             $pdf->paragraph('·  '.$line, 9.0);
         }
         $pdf->drawing($this->drawing());

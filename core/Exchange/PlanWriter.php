@@ -20,6 +20,7 @@ use Incastro\Fit\Marks;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
 use Incastro\Measure\Length;
+use Incastro\Pieces\Marks\Mark;
 use Incastro\Pieces\Piece;
 use Incastro\Planning\Plan;
 use Incastro\Planning\SpacePlan;
@@ -283,9 +284,19 @@ final readonly class PlanWriter
             'material' => $piece->material->id, 'material_name' => $piece->material->name,
             'grain' => $piece->grain->value, 'likeness' => $piece->likeness()->key(),
             'edges' => $piece->told($this->plan->job->format),
-            'joints' => $piece->joints, 'shaped' => $piece->isShaped(),
+            'joints' => $piece->joints, 'marks' => array_map($this->mark(...), $piece->marks), 'marked' => $piece->markings($this->plan->job->format), 'shaped' => $piece->isShaped(),
             'outline' => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $piece->outline->outer->points),
             'holes' => array_map(fn (Polygon $hole) => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $hole->points), $piece->outline->holes),
+        ];
+    }
+
+    /** @return array<string, mixed> in the piece's own x and y, mm; `up` is the face that its outline is seen from */
+    private function mark(Mark $mark): array
+    {
+        return [
+            'kind' => $mark->kind->value, 'face' => $mark->isUp ? 'up' : 'down', 'for' => $mark->partner,
+            'at' => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $mark->at),
+            'across_mm' => round($mark->across, 3), 'depth_mm' => $mark->depth === null ? null : round($mark->depth, 3),
         ];
     }
 

@@ -67,6 +67,20 @@ final readonly class Piece
         ] + get_object_vars($this));
     }
 
+    /** Whether more of its marks are on the face that its outline is not seen from. */
+    public function isMarkedBehind(): bool
+    {
+        $behind = array_filter($this->marks, fn (Mark $mark) => ! $mark->isUp);
+
+        return 2 * count($behind) > count($this->marks);
+    }
+
+    /** @return list<string> what its joints leave on it, as it is told to a person */
+    public function markings(LengthFormat $format): array
+    {
+        return array_map(fn (Mark $mark) => $mark->words($format, $this->isMarkedBehind()), $this->marks);
+    }
+
     /** @return list<string> what is done to its edges, as it is told to a person */
     public function told(LengthFormat $format): array
     {

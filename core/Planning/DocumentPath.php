@@ -23,7 +23,7 @@ final class DocumentPath
             $at = &$at[$part];
         }
         $inverse = new Edit($path, $at[$last] ?? null);
-        if ($value === null && $parts !== [] && $parts[0] === 'rules') {
+        if ($value === null && $parts !== [] && in_array($parts[0], ['rules', 'schools'], true)) {
             unset($at[$last]);
         } else {
             $at[$last] = $value;

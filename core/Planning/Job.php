@@ -46,6 +46,12 @@ final readonly class Job
         return new self(...['spaces' => $spaces] + get_object_vars($this));
     }
 
+    /** The same built by other rules. */
+    public function by(HouseRules $rules): self
+    {
+        return new self(...['rules' => $rules] + get_object_vars($this));
+    }
+
     /** @return array<string, string> the marks that its layouts keep, by owner */
     public function marks(): array
     {

@@ -9,6 +9,8 @@ use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unit;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Rule;
+use Incastro\Rules\Schools\BoxJoint;
+use Incastro\Rules\Tool;
 
 /**
  * The choices of a job that are not of one space: name, unit, rules, materials, stock. A plain document, changed by
@@ -54,6 +56,8 @@ final class JobChoices
             'skirting_stays' => false,
             'painted' => true,
             'top_over_sides' => false,
+            'schools' => [],
+            'tools' => [],
             'rules' => [],
             'materials' => [
                 $ply('carcass', $isInch ? 'Birch plywood 3/4' : 'Birch plywood 18', '18', '23/32', 680.0),
@@ -100,6 +104,8 @@ final class JobChoices
             $edit->path === 'skirting_stays' => Field::yesNo('Skirting stays'),
             $edit->path === 'painted' => Field::yesNo('Painted'),
             $edit->path === 'top_over_sides' => Field::yesNo('Raked tops lie over the sides'),
+            $edit->path === 'schools.box_joint' => Field::oneOf('How boxes are joined', array_column(BoxJoint::cases(), 'value'))->orComputed(),
+            $parts[0] === 'tools' && count($parts) === 2 && Tool::tryFrom($parts[1]) !== null => Field::yesNo(Tool::from($parts[1])->label()),
             $parts[0] === 'rules' && count($parts) === 2 && Rule::tryFrom($parts[1]) !== null => self::ruleField(Rule::from($parts[1]), $format),
             default => null,
         };

@@ -15,6 +15,8 @@ use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Board;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\SheetGood;
+use Incastro\Rules\Schools\BoxJoint;
+use Incastro\Rules\Tool;
 use Incastro\Survey\SheetChoices;
 use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Take;
@@ -26,7 +28,15 @@ final class JobReader
     public static function read(array $document): Job
     {
         $format = LengthFormat::of($document['measure']);
-        $rules = new HouseRules($format->unit, array_map(self::length(...), $document['rules']), $document['skirting_stays'], $document['painted'], $document['top_over_sides']);
+        $rules = new HouseRules(
+            $format->unit,
+            array_map(self::length(...), $document['rules']),
+            $document['skirting_stays'],
+            $document['painted'],
+            $document['top_over_sides'],
+            BoxJoint::from($document['schools']['box_joint'] ?? BoxJoint::Pocket->value),
+            array_map(Tool::from(...), array_keys(array_filter($document['tools'], fn (bool $isThere) => ! $isThere))),
+        );
         $materials = MaterialChoices::read($document);
 
         return new Job(

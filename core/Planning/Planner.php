@@ -12,6 +12,7 @@ use Incastro\Check\GoingIn;
 use Incastro\Check\Meetings;
 use Incastro\Check\Reach;
 use Incastro\Check\Swings;
+use Incastro\Check\Tooling;
 use Incastro\Check\UnknownKinds;
 use Incastro\Check\Verdict;
 use Incastro\Cut\BoardStock;
@@ -28,6 +29,7 @@ use Incastro\Fit\Terms;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
+use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Board;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\SpaceSurvey;
@@ -98,7 +100,7 @@ final readonly class Planner
             return null;
         }
         $found = $this->built($job, $space, $room, new Marks($job->marks()))[3];
-        $ways = new WaysOut(fn (Space $other) => $this->built($job, $other, $room, new Marks($job->marks()))[3], $space, $job, self::ALL_TRIES);
+        $ways = new WaysOut(fn (Space $other, HouseRules $rules) => $this->built($job->by($rules), $other, $room, new Marks($job->marks()))[3], $space, $job, self::ALL_TRIES);
         foreach ($found as $finding) {
             if ($finding->code === $code && $finding->place === $place) {
                 return $ways->checkedOne($finding, $found);
@@ -119,9 +121,9 @@ final readonly class Planner
         }
         $before = clone $marks;
         [$layout, $assemblies, $carried, $found] = $this->built($job, $space, $survey->room, $marks);
-        $ways = new WaysOut(fn (Space $other) => $this->built($job, $other, $survey->room, clone $before)[3], $space, $job);
+        $ways = new WaysOut(fn (Space $other, HouseRules $rules) => $this->built($job->by($rules), $other, $survey->room, clone $before)[3], $space, $job);
         $findings = [...$findings, ...$ways->checked($found), ...$this->cautions($job, $survey->room, $layout, $assemblies)];
-        $assemblies = array_map((new Joinery(new Terms($survey->room, $job->rules, $job->materials, $job->format)))->made(...), $assemblies);
+        $assemblies = array_map((new Joinery($job->rules, $job->format))->made(...), $assemblies);
 
         return new SpacePlan($space, $survey, $layout, $assemblies, $carried, $findings, Verdict::of($survey, $layout, $findings));
     }
@@ -142,7 +144,7 @@ final readonly class Planner
             array_push($findings, ...$comfort->withWaysOut($run->findings), ...$assemblies[$r]->findings, ...$comfort->findings(), ...(new Reach($run, $terms, $space->layout->openings))->findings($assemblies[$r]));
         }
 
-        $findings = [...$findings, ...UnknownKinds::findings($space->layout), ...(new Meetings($layout, $terms))->findings(), ...(new Swings($layout, $assemblies, $terms))->findings(), ...$going->findings($carried, $layout)];
+        $findings = [...$findings, ...UnknownKinds::findings($space->layout), ...(new Tooling($job->rules))->findings($layout->runs, $assemblies), ...(new Meetings($layout, $terms))->findings(), ...(new Swings($layout, $assemblies, $terms))->findings(), ...$going->findings($carried, $layout)];
 
         return [$layout, $assemblies, $carried, [...$findings, ...(new Cuttable($job))->findings($layout, $assemblies), ...(new Assembled($layout, $assemblies, $terms, $space->layout->openings, $findings))->findings()]];
     }

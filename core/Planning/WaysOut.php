@@ -8,6 +8,7 @@ use Incastro\Planning\Layout\LayoutReader;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
+use Incastro\Rules\HouseRules;
 use Incastro\Rules\Severity;
 use Incastro\Rules\WayOut;
 
@@ -33,7 +34,7 @@ final class WaysOut
     /** @var array<string, bool> whether an edit leaves nothing built */
     private array $empties = [];
 
-    /** @param \Closure(Space): list<Finding> $plan */
+    /** @param \Closure(Space, HouseRules): list<Finding> $plan */
     public function __construct(private readonly \Closure $plan, private readonly Space $space, private readonly Job $job, ?int $tries = null)
     {
         $this->left = $tries ?? max(1, min(self::TRIES, intdiv(self::CELLS, max(1, $space->layout->cells()))));
@@ -57,7 +58,7 @@ final class WaysOut
         foreach ($finding->waysOut as $way) {
             if (count($kept) + count($last) < self::KEPT && $this->removes($way, $finding, $clashes)) {
                 // To build nothing solves everything: that comes after all else.
-                $this->empties[self::key($way->edit)] ? $last[] = $way : $kept[] = $way;
+                ($this->empties[self::key($way->edit)] ?? false) ? $last[] = $way : $kept[] = $way;
             }
         }
 
@@ -66,7 +67,7 @@ final class WaysOut
 
     private function removes(WayOut $way, Finding $finding, int $clashes): bool
     {
-        $after = $this->with($way->edit);
+        $after = $this->with($way);
         if ($after === null) {
             return false;
         }
@@ -104,12 +105,16 @@ final class WaysOut
     }
 
     /** @return list<Finding>|null null where the edit cannot be applied, or no more tries are left */
-    private function with(Edit $edit): ?array
+    private function with(WayOut $way): ?array
     {
+        $edit = $way->edit;
         $key = self::key($edit);
         if (! isset($this->tried[$key])) {
             if ($this->left-- <= 0) {
                 return null;
+            }
+            if ($way->isOfJob) {
+                return $this->tried[$key] = ($this->plan)($this->space, $this->job->rules->choosing($edit));
             }
             try {
                 [$choices] = SpaceChoices::apply($this->space->choices, $edit, $this->job->format, $this->job->materials->carcass->thickness);
@@ -118,7 +123,7 @@ final class WaysOut
             }
             $layout = LayoutReader::read($choices['layout'], $this->job->rules);
             $this->empties[$key] = ! $layout->holdsAnything();
-            $this->tried[$key] = ($this->plan)($this->space->choosing($layout, array_values(array_map(ThingChoices::read(...), $choices['things'])), $choices));
+            $this->tried[$key] = ($this->plan)($this->space->choosing($layout, array_values(array_map(ThingChoices::read(...), $choices['things'])), $choices), $this->job->rules);
         }
 
         return $this->tried[$key];

@@ -64,6 +64,7 @@ enum Code: string
     case TakesDiffer = 'takes-differ';
     case ThingOutside = 'thing-outside';
     case TierDepth = 'tier-depth';
+    case ToolLacks = 'tool-lacks';
     case TooFew = 'too-few';
     case TooLarge = 'too-large';
     case TooShallow = 'too-shallow';

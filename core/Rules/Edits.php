@@ -36,6 +36,18 @@ final readonly class Edits
         return new self("things.$id");
     }
 
+    /** A school of the job's rules. */
+    public static function school(string $name, string $value): Edit
+    {
+        return (new self('schools'))->with($name, $value);
+    }
+
+    /** Whether a tool is at hand. */
+    public static function tool(Tool $tool, bool $isThere): Edit
+    {
+        return (new self('tools'))->with($tool->value, $isThere);
+    }
+
     /** A field of the part is given a value; null as computed. */
     public function with(string $field, mixed $value): Edit
     {

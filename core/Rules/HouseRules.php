@@ -29,6 +29,19 @@ final readonly class HouseRules
     ) {
     }
 
+    /** The same with a school or a tool chosen otherwise, as `Edits` makes it. */
+    public function choosing(Edit $edit): self
+    {
+        [$list, $name] = explode('.', $edit->path);
+        $tool = Tool::tryFrom($name);
+        $lacks = $tool === null ? $this->lacks : array_values(array_filter([...$this->lacks, $tool], fn (Tool $one) => $one !== $tool || $edit->value !== true));
+
+        return new self(...[
+            'boxJoint' => $list === 'schools' && is_string($edit->value) ? BoxJoint::from($edit->value) : $this->boxJoint,
+            'lacks' => $lacks,
+        ] + get_object_vars($this));
+    }
+
     public function owns(Tool $tool): bool
     {
         return ! in_array($tool, $this->lacks, true);

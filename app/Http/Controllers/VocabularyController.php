@@ -9,12 +9,14 @@ use Incastro\Drawing\Paper;
 use Incastro\Fit\Layout\TopForm;
 use Incastro\Planning\WayChoices;
 use Incastro\Rules\Materials\Purpose;
+use Incastro\Rules\Schools\BoxJoint;
+use Incastro\Rules\Tool;
 use Incastro\Survey\Space\CeilingKind;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Survey\Things\ThingRule;
 
-/** The words that a person chooses among: kinds of space, ceilings, things on faces and their rules, ways in. */
+/** The words that a person chooses among: kinds of space, ceilings, things on faces and their rules, ways in, how boxes are joined, tools. */
 final class VocabularyController extends Controller
 {
     public function show(): JsonResponse
@@ -26,6 +28,8 @@ final class VocabularyController extends Controller
             'rules' => array_map(fn (ThingRule $rule) => ['value' => $rule->value, 'label' => $rule->label()], ThingRule::cases()),
             'tops' => array_map(fn (TopForm $top) => ['value' => $top->value, 'label' => $top->label()], TopForm::cases()),
             'purposes' => array_map(fn (Purpose $purpose) => ['value' => $purpose->value, 'label' => $purpose->label(), 'falls_back_to' => $purpose->fallsBackTo()?->value], Purpose::cases()),
+            'joints' => array_map(fn (BoxJoint $joint) => ['value' => $joint->value, 'label' => $joint->label(), 'hint' => $joint->reason()], BoxJoint::cases()),
+            'tools' => array_map(fn (Tool $tool) => ['value' => $tool->value, 'label' => $tool->label()], Tool::cases()),
             'papers' => array_map(fn (Paper $paper) => ['value' => $paper->value, 'label' => $paper->label()], Paper::cases()),
             'ways' => array_map(fn (string $value, string $label) => ['value' => $value, 'label' => $label], array_keys(WayChoices::KINDS), WayChoices::KINDS),
         ]);

@@ -29,8 +29,12 @@ final readonly class Mark
     ) {
     }
 
-    /** As it is told to a person: what, for which piece, and where from the piece's 0. */
-    public function words(LengthFormat $format): string
+    /**
+     * As it is told to a person: what, for which piece, and where from the piece's 0.
+     *
+     * @param  bool  $isTurned  whether the piece lies with its other face up
+     */
+    public function words(LengthFormat $format, bool $isTurned): string
     {
         $mm = fn (float $long): string => $format->finest()->write(Length::ofDouble($long));
         $size = match (true) {
@@ -39,7 +43,7 @@ final readonly class Mark
             default => '',
         }.($this->depth === null ? '' : ', '.$mm($this->depth).' deep');
         $count = $this->kind->isHole() ? count($this->at) : 1;
-        $face = $this->kind === MarkKind::Pilot ? '' : ($this->isUp ? ', on the face' : ', on the other face');
+        $face = $this->kind === MarkKind::Pilot ? '' : ($this->isUp !== $isTurned ? '' : ', on the other face');
 
         return sprintf('%s%s%s for %s%s: %s', $count > 1 ? "$count " : '', $this->kind->label($count), $size, $this->partner, $face, $this->places($format));
     }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Make;
 
-use Incastro\Fit\Terms;
+use Incastro\Measure\LengthFormat;
+use Incastro\Rules\HouseRules;
 use Incastro\Units\Assembly;
 use Incastro\Units\Placed;
 
@@ -14,21 +15,21 @@ final readonly class Joinery
     /** Pieces this near to each other meet, mm: sizes are rounded once, to at most a sixteenth of an inch, and shelves drop in with their play. */
     public const TOUCH = 2.0;
 
-    public function __construct(private Terms $terms)
+    public function __construct(private HouseRules $rules, private LengthFormat $format)
     {
     }
 
     public function made(Assembly $assembly): Assembly
     {
         $byKey = $assembly->byKey();
-        $marking = new Marking($this->terms->rules);
+        $marking = new Marking($this->rules);
         $bought = $marks = [];
         foreach ($assembly->joints as $joint) {
             [$a, $b] = [$byKey[$joint->a] ?? null, $byKey[$joint->b] ?? null];
             if ($a === null || $b === null) {
                 continue;
             }
-            array_push($bought, ...Screws::of($joint, $a, $b, $this->terms->format));
+            array_push($bought, ...Screws::of($joint, $a, $b, $this->format));
             [$onA, $onB] = $marking->of($joint, $a, $b);
             $marks[$joint->a] = [...$marks[$joint->a] ?? [], ...$onA];
             $marks[$joint->b] = [...$marks[$joint->b] ?? [], ...$onB];

@@ -36,7 +36,7 @@ export interface Finding {
   sentence: string
   place: string
   related: string[]
-  ways_out: { label: string; edit: Edit }[]
+  ways_out: { label: string; edit: Edit; of: 'job' | 'space' }[]
 }
 
 /** x, y in mm with y up, and the crookedness vector that the slider multiplies. */
@@ -287,6 +287,8 @@ export interface Piece {
   likeness: string
   edges: string[]
   joints: string[]
+  /** What its joints leave on it, in words. */
+  marked: string[]
   shaped: boolean
   drawing: Drawing
 }
@@ -397,6 +399,8 @@ export interface Vocabulary {
   ways: Choice[]
   tops: Choice[]
   purposes: (Choice & { falls_back_to: string | null })[]
+  joints: (Choice & { hint: string })[]
+  tools: Choice[]
   papers: Choice[]
 }
 
@@ -471,6 +475,9 @@ export interface JobAnswer {
       skirting_stays: boolean
       painted: boolean
       top_over_sides: boolean
+      schools: { box_joint?: string }
+      /** Those that are not at hand are false. */
+      tools: Record<string, boolean>
       rules: Record<string, StoredLength>
       materials: MaterialEntry[]
       uses: Record<string, string>

@@ -341,6 +341,11 @@ g.field path {
   fill: var(--field);
   stroke: none;
 }
+g.marked path {
+  fill: none;
+  stroke: var(--chalk);
+  stroke-width: 1.4;
+}
 g.hidden path {
   stroke: var(--chalk);
   stroke-dasharray: 6 5;

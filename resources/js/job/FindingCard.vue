@@ -35,7 +35,7 @@ async function look(): Promise<void> {
   <article :class="bare ? 'bare' : ['finding', finding.severity]">
     <p v-if="!bare">{{ finding.sentence }}</p>
     <div v-if="ways.length > 0" class="ways">
-      <Button v-for="way in ways" :key="way.label" :label="way.label" @click="job.edit('space', way.edit)" />
+      <Button v-for="way in ways" :key="way.label" :label="way.label" @click="job.edit(way.of, way.edit)" />
     </div>
     <Button
       v-if="finding.severity === 'clash' && ways.length === 0 && !found"

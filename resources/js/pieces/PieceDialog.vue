@@ -30,18 +30,17 @@ const template = (format: string) =>
     @update:visible="emit('close')"
   >
     <p class="soft">
-      {{ piece.material_name }}, {{ piece.thickness.text }}. The face lies up.
-      <template v-if="piece.shaped">
-        Hook the tape once: all places are told from the 0 of their side. Hatched is cut away; a dashed line
-        within the piece is where a bevel ends on the other face.
-      </template>
+      {{ piece.material_name }}, {{ piece.thickness.text }}. Hook the tape once: all places are told from the
+      0 of their side. What is dashed is on the other face<template v-if="piece.shaped">
+        ; hatched is cut away</template
+      >.
     </p>
     <div class="large" tabindex="0">
       <DrawingView v-if="drawing.data.value" :drawing="drawing.data.value" />
       <p v-else-if="drawing.error.value">{{ drawing.error.value.message }}</p>
     </div>
-    <ul v-if="piece.edges.length + piece.joints.length > 0">
-      <li v-for="text in [...piece.edges, ...piece.joints]" :key="text">{{ text }}</li>
+    <ul v-if="piece.edges.length + piece.joints.length + piece.marked.length > 0">
+      <li v-for="text in [...piece.edges, ...piece.joints, ...piece.marked]" :key="text">{{ text }}</li>
     </ul>
     <p class="files">
       <a :href="`${url}/file?format=pdf`" download>Drawing to print, PDF</a>

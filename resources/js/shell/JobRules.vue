@@ -42,6 +42,11 @@ async function removeSpace() {
   leaves.value = null
 }
 
+const joint = computed(
+  () =>
+    words.value.joints.find((one) => one.value === choices.value?.schools.box_joint) ?? words.value.joints[0],
+)
+
 const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
@@ -140,6 +145,31 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
       </Dialog>
 
       <JobMaterials />
+
+      <h2>How it is made</h2>
+      <div class="field">
+        <label for="box-joint">Boxes are joined with</label>
+        <Select
+          input-id="box-joint"
+          aria-label="Boxes are joined with"
+          :model-value="choices.schools.box_joint ?? words.joints[0]?.value"
+          :options="words.joints"
+          option-label="label"
+          option-value="value"
+          @update:model-value="set('schools.box_joint', $event)"
+        />
+        <p class="soft">{{ joint?.hint }}</p>
+      </div>
+      <h3>Tools at hand</h3>
+      <p class="soft">What is planned and cannot be made with them is said, with another way.</p>
+      <div v-for="tool in words.tools" :key="tool.value" class="switch">
+        <ToggleSwitch
+          :model-value="choices.tools[tool.value] ?? true"
+          :input-id="`tool-${tool.value}`"
+          @update:model-value="set(`tools.${tool.value}`, $event)"
+        />
+        <label :for="`tool-${tool.value}`">{{ tool.label }}</label>
+      </div>
 
       <h2>House rules</h2>
       <p class="soft">Empty a field to go back to the usual value.</p>

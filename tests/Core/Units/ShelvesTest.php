@@ -100,7 +100,7 @@ final class ShelvesTest extends TestCase
 
     public function test_pins_and_screws_are_counted(): void
     {
-        $count = fn (Assembly $box, string $name) => array_sum(array_map(fn ($item) => $item->name === $name ? $item->quantity : 0, (new Joinery(LengthFormat::millimetres()))->bought($box)->hardware));
+        $count = fn (Assembly $box, string $name) => array_sum(array_map(fn ($item) => $item->name === $name ? $item->quantity : 0, (new Joinery(new HouseRules(Unit::Millimetre), LengthFormat::millimetres()))->made($box)->hardware));
         self::assertSame(16, $count($this->box(1, 4), 'shelf pin'));
         // Bottom and top 4 · 3, the fixed shelf 2 · 3, nailers 8.
         self::assertSame(26, $count($this->box(1, 4), 'pocket screw, 32 mm'));

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Support\Facades\DB;
+
+/** A job says how its boxes are joined, and which tools are not at hand; one that did not is built as before. */
+return new class () extends Migration {
+    public function up(): void
+    {
+        foreach (DB::table('jobs')->get(['id', 'choices']) as $job) {
+            DB::table('jobs')->where('id', $job->id)->update(['choices' => json_encode(json_decode((string) $job->choices, true) + ['schools' => [], 'tools' => []])]);
+        }
+    }
+};
