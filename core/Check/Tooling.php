@@ -64,7 +64,7 @@ final readonly class Tooling
             JointKind::Hinge => 'Doors hang on concealed hinges, whose cups are bored',
             default => 'Drawer bottoms stand in grooves',
         };
-        $names = implode(' or a ', array_map(fn (Tool $tool) => lcfirst($tool->label()), $tools));
+        $names = implode(' or ', array_map(fn (Tool $tool) => lcfirst($tool->label()), $tools));
         $ways = [];
         if ($joint->kind === JointKind::Pocket || $joint->kind === JointKind::Dado) {
             $ways[] = WayOut::ofJob('Join boxes with screws through their sides', Edits::school('box_joint', BoxJoint::Screws->value));

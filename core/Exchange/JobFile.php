@@ -102,6 +102,7 @@ final class JobFile
         }
         /** @var array{format: int, job: array<string, mixed>, record?: array{takes?: list<array<string, mixed>>}} $decoded */
         $decoded = json_decode($json, true, 32, JSON_THROW_ON_ERROR);
+        $decoded['job'] += ['schools' => [], 'tools' => []];
         $decoded = JobUpgrade::toFormat3($decoded);
         self::checkLayouts($file, $decoded['job']);
         self::checkTakes($file, $decoded['job']);
@@ -113,7 +114,7 @@ final class JobFile
             $decoded['job']['spaces'][$s]['layout'] = $layout;
         }
 
-        return ['job' => $decoded['job'] + ['schools' => [], 'tools' => []], 'record' => $decoded['record'] ?? []];
+        return ['job' => $decoded['job'], 'record' => $decoded['record'] ?? []];
     }
 
     /** @return non-empty-list<Fault> */

@@ -33,12 +33,13 @@ final readonly class TestKind
         return array_combine(array_map(fn (SpaceKind $kind) => $kind->value, SpaceKind::cases()), array_map(fn (SpaceKind $kind) => [$kind], SpaceKind::cases()));
     }
 
-    public function __construct(public SpaceKind $kind, int $seed = 21, string $measure = 'mm/1')
+    /** @param array<string, mixed> $changes of the job's choices */
+    public function __construct(public SpaceKind $kind, int $seed = 21, string $measure = 'mm/1', array $changes = [])
     {
         $hidden = new HiddenRoom(SpaceShape::of($kind), $seed);
         $this->survey = (new TestSpace($hidden->shape))->read($hidden->truth(...))->survey();
         $space = ['id' => 'space', 'takes' => []] + SpaceChoices::defaults('Space', LengthFormat::of($measure), $kind);
-        $this->job = JobReader::read(JobChoices::defaults('Test', $measure) + ['ways_in' => [], 'spaces' => [$space]]);
+        $this->job = JobReader::read(array_replace(JobChoices::defaults('Test', $measure), $changes) + ['ways_in' => [], 'spaces' => [$space]]);
     }
 
     /**

@@ -114,7 +114,7 @@ final class FitTest extends AlcoveTestCase
     public function test_a_piece_is_drawn_with_its_places_on_screen_and_on_paper(): void
     {
         $url = '/api/spaces/'.$this->space($this->job)->id.'/pieces/'.$this->box().':bottom';
-        $this->getJson($url)->assertOk()->assertJsonPath('name', 'B1-bottom Bottom')->assertJsonPath('layers.6.name', 'sizes');
+        $this->getJson($url)->assertOk()->assertJsonPath('name', 'B1-bottom Bottom')->assertJsonPath('layers.7.name', 'sizes');
         foreach (['pdf' => '%PDF', 'svg' => '<svg', 'dxf' => '0'] as $format => $begin) {
             $file = $this->get("$url/file?format=$format")->assertOk();
             self::assertStringStartsWith($begin, ltrim((string) $file->getContent()));

@@ -121,6 +121,33 @@ test('house rules and materials follow what is typed, and refuse what cannot be'
   await expect(page.getByRole('table', { name: 'B1-bottom, length' })).toContainText('17.6 mm')
 })
 
+test('boxes are joined in another way, their sizes follow, and a tool that is not there is said', async ({
+  page,
+}) => {
+  await landingAlcove(page, 'pieces')
+  await expect(page.getByRole('button', { name: 'B1-bottom, length: 847 mm' })).toBeVisible()
+  await page.getByRole('button', { name: 'Landing alcove: rules and materials' }).click()
+  await opened(page)
+  await page.getByRole('combobox', { name: 'Boxes are joined with' }).click()
+  await page.getByRole('option', { name: 'Dadoes and glue' }).click()
+  await expect(page.getByText('Strong and square by itself')).toBeVisible()
+  for (const tool of ['Router', 'Table saw']) await page.getByLabel(tool, { exact: true }).click()
+  await page.getByRole('button', { name: 'Close' }).first().click()
+  // 847 and 6 mm into the dado at each end.
+  await expect(page.getByRole('button', { name: 'B1-bottom, length: 859 mm' })).toBeVisible()
+  await page.getByRole('button', { name: 'B1-side-L, drawing' }).click()
+  await expect(
+    page.getByText('dado 18.2 mm wide, 6 mm deep for B1-bottom: 9 along; 0 · 372 across'),
+  ).toBeVisible()
+  await page.getByRole('button', { name: 'Close' }).first().click()
+  await page.getByRole('link', { name: /^Fit/ }).click()
+  await page.getByText('Boxes are joined in dadoes, and there is no router or table saw').click()
+  await page.getByRole('button', { name: 'Join boxes with screws through their sides' }).click()
+  await expect(page.getByText('Boxes are joined in dadoes')).toHaveCount(0)
+  await page.getByRole('link', { name: /^Pieces/ }).click()
+  await expect(page.getByRole('button', { name: 'B1-bottom, length: 847 mm' })).toBeVisible()
+})
+
 test('a sheet size is added and taken out, and the plan follows', async ({ page }) => {
   await landingAlcove(page, 'sheets')
   await expect(page.getByText('in all', { exact: true })).toBeVisible()

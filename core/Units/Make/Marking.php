@@ -47,6 +47,9 @@ final readonly class Marking
     /** Screws of a hinge plate, from its middle, mm. */
     private const PLATE = 16.0;
 
+    /** A board thinner than this is a back or a panel, mm. */
+    private const THIN = 9.0;
+
     /** What is left of a board behind a pin's hole, mm. */
     private const BEHIND_PIN = 4.0;
 
@@ -155,7 +158,8 @@ final readonly class Marking
         }
         $through = new Mark(MarkKind::Screw, array_map($a->pose->seen(...), $points), self::isUp($a, $contact->through, -$contact->toward), $b->piece->mark, self::CLEARANCE);
 
-        return [[$through], $contact->isFaceOf($b) ? [] : [new Mark(MarkKind::Pilot, array_map($b->pose->seen(...), $points), true, $a->piece->mark, self::PILOT)]];
+        // Into an edge from a thin back nobody bores beforehand.
+        return [[$through], $contact->isFaceOf($b) || $a->piece->thickness->toDouble() < self::THIN ? [] : [new Mark(MarkKind::Pilot, array_map($b->pose->seen(...), $points), true, $a->piece->mark, self::PILOT)]];
     }
 
     private static function line(Contact $contact, Axis $line, float $from, float $to, float $middle, Placed $a, Placed $b): Mark

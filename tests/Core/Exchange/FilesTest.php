@@ -188,7 +188,9 @@ final class FilesTest extends TestCase
         $data = json_decode((string) file_get_contents(self::DEMO), true);
         self::set($data, explode('.', $path), $value === '@tier' ? $data['job']['spaces'][0]['layout']['runs'][0]['bays'][0]['tiers'][0]['id'] : $value);
         // Empty maps are objects in a file.
-        $data['job']['rules'] = (object) $data['job']['rules'];
+        foreach (['rules', 'schools', 'tools'] as $map) {
+            $data['job'][$map] = (object) $data['job'][$map];
+        }
         if (($data['job']['spaces'][0]['layout']['closings'] ?? null) === []) {
             $data['job']['spaces'][0]['layout']['closings'] = (object) [];
         }

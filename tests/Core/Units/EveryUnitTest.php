@@ -22,7 +22,7 @@ use Tests\Core\TestLayout;
 
 /**
  * What every unit owes: at the least, the most and the usual of each of its parameters, in plumb and in crooked spaces, under a
- * rake and a slope, and in both unit systems, what is built of it stands free and joined, or it says itself why not.
+ * rake and a slope, in both unit systems and under each way of joining boxes, what is built of it stands free and joined, or it says itself why not.
  */
 final class EveryUnitTest extends TestCase
 {
@@ -90,8 +90,9 @@ final class EveryUnitTest extends TestCase
         $blueprint = Kinds::standard()->find($kind);
         self::assertNotNull($blueprint);
         $fitting = 0;
-        foreach ([[SpaceKind::Alcove, 'mm/1'], [SpaceKind::Closet, 'in/16'], [SpaceKind::UnderStair, 'mm/1'], [SpaceKind::RoofSlope, 'in/16'], [SpaceKind::RoomCorner, 'mm/1']] as $i => [$space, $measure]) {
-            $room = new TestKind($space, 31 + $i, $measure);
+        $rooms = [[SpaceKind::Alcove, 'mm/1', 'pocket'], [SpaceKind::Closet, 'in/16', 'dado'], [SpaceKind::UnderStair, 'mm/1', 'dado'], [SpaceKind::RoofSlope, 'in/16', 'screws'], [SpaceKind::RoomCorner, 'mm/1', 'screws']];
+        foreach ($rooms as $i => [$space, $measure, $school]) {
+            $room = new TestKind($space, 31 + $i, $measure, ['schools' => ['box_joint' => $school]]);
             foreach (self::settings($blueprint) as $with) {
                 $plan = $room->plan(self::layout($kind, $with));
                 $name = sprintf('%s %s in %s', $kind, json_encode($with), $space->value);

@@ -20,6 +20,7 @@ use Incastro\Measure\Working;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\SheetGood;
+use Incastro\Rules\Schools\BoxJoint;
 use Incastro\Units\Assembly;
 use Incastro\Units\Placed;
 use Incastro\Units\Shell\BoxBuilder;
@@ -32,16 +33,16 @@ final readonly class UnitBox
 
     private Length $behind;
 
-    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre)
+    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre, private BoxJoint $joint = BoxJoint::Pocket)
     {
         $this->board = $this->length($unit === Unit::Inch ? '23/32' : '17.7');
         $this->behind = $this->length($unit === Unit::Inch ? '7/32' : '6');
     }
 
     /** 800 × 900 × 560 with boards of 17.7, a back of 6 and a face frame of 18. */
-    public static function metric(): self
+    public static function metric(BoxJoint $joint = BoxJoint::Pocket): self
     {
-        return new self('800', '900', '560');
+        return new self('800', '900', '560', joint: $joint);
     }
 
     private function length(string $typed): Length
@@ -63,7 +64,7 @@ final readonly class UnitBox
         $catalogue = new Catalogue($all, ['carcass' => 'carcass', 'frame' => 'frame', 'back' => 'back', 'drawer' => 'drawer', 'front' => 'front']);
         $room = TestAlcove::leaning()->survey()->room ?? throw new \LogicException('The test alcove has a room.');
 
-        return (new BoxBuilder($box, new Terms($room, new HouseRules($this->unit), $catalogue, $this->unit === Unit::Inch ? LengthFormat::inches() : LengthFormat::millimetres())))->build();
+        return (new BoxBuilder($box, new Terms($room, new HouseRules($this->unit, boxJoint: $this->joint), $catalogue, $this->unit === Unit::Inch ? LengthFormat::inches() : LengthFormat::millimetres())))->build();
     }
 
     /**
