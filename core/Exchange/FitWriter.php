@@ -18,6 +18,7 @@ use Incastro\Fit\FittedPlinth;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\FittedWorktop;
 use Incastro\Fit\Layout\Member;
+use Incastro\Fit\Layout\Option;
 use Incastro\Fit\Layout\RunEnd;
 use Incastro\Geometry\Point;
 use Incastro\Measure\Length;
@@ -80,6 +81,7 @@ final readonly class FitWriter
                 'id' => $cell->tier->id, 'bay' => $cell->bayId, 'box' => $cell->boxId, 'mark' => $cell->boxId === null ? null : $run->box($cell->boxId)?->mark,
                 'holds' => $this->unit($cell->tier->holds, $cell->tier->holds instanceof Unknown ? $cell->tier->holds->kind : null),
                 'front' => $cell->tier->front === null ? null : ['id' => $cell->tier->front->id, 'holds' => $this->unit($cell->tier->front->holds)],
+                'options' => array_map(fn (Option $option) => ['id' => $option->id, 'holds' => $this->unit($option->holds)], $cell->tier->options),
                 'boxed' => $cell->tier->isBoxed(),
                 'width' => $this->lengths->working($cell->width), 'height' => $this->lengths->working($cell->height),
             ], $run->cells),

@@ -103,6 +103,9 @@ final class JobFile
         /** @var array{format: int, job: array<string, mixed>, record?: array{takes?: list<array<string, mixed>>}} $decoded */
         $decoded = json_decode($json, true, 32, JSON_THROW_ON_ERROR);
         $decoded['job'] += ['schools' => [], 'tools' => []];
+        foreach ($decoded['format'] === self::FORMAT ? $decoded['job']['spaces'] : [] as $s => $space) {
+            $decoded['job']['spaces'][$s]['layout'] += ['fronts' => [], 'options' => []];
+        }
         $decoded = JobUpgrade::toFormat3($decoded);
         self::checkLayouts($file, $decoded['job']);
         self::checkTakes($file, $decoded['job']);

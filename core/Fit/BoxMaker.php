@@ -185,7 +185,7 @@ final class BoxMaker
                 if ($width->result->toDouble() < $this->narrowest(Rule::StileWidth) || $clear->result->toDouble() < $this->narrowest(Rule::RailWidth)) {
                     return [];
                 }
-                $openings[] = new Opening($tier->id, $clear, $z, $tier->holds, $tier->front);
+                $openings[] = new Opening($tier->id, $clear, $z, $tier->holds, $tier->front, $tier->options);
                 $z += $clear->result->toDouble() + $t;
             }
             if ($openings === []) {

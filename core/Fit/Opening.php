@@ -6,6 +6,7 @@ namespace Incastro\Fit;
 
 use Incastro\Fit\Holds\HoldsOpening;
 use Incastro\Fit\Layout\Front;
+use Incastro\Fit\Layout\Option;
 use Incastro\Measure\Working;
 
 /**
@@ -14,12 +15,14 @@ use Incastro\Measure\Working;
  */
 final readonly class Opening
 {
+    /** @param list<Option> $options */
     public function __construct(
         public string $tierId,
         public Working $height,
         public float $z,
         public HoldsOpening $holds,
         public ?Front $front = null,
+        public array $options = [],
     ) {
     }
 }

@@ -36,6 +36,7 @@ enum Code: string
     case GoingInWayIn = 'going-in-way-in';
     case Heavy = 'heavy';
     case HeightInFrontMissing = 'height-in-front-missing';
+    case HoleRefused = 'hole-refused';
     case InTheWay = 'in-the-way';
     case KneesDeep = 'knees-deep';
     case KneesHigh = 'knees-high';

@@ -87,6 +87,17 @@ final readonly class Edits
         return new self("layout.fronts.$id");
     }
 
+    /** What a box has besides. */
+    public static function option(string $id): self
+    {
+        return new self("layout.options.$id");
+    }
+
+    public static function withoutOption(string $id): Edit
+    {
+        return new Edit("layout.options.$id", null);
+    }
+
     public static function withoutMember(string $id): Edit
     {
         return new Edit("layout.members.$id", null);

@@ -72,6 +72,12 @@ final readonly class Assembly
         return new self($placed, $joints, $this->hardware, $this->decisions, $this->findings, $this->movements, $this->fixtures);
     }
 
+    /** The same with something to be said of it. */
+    public function finding(Finding $finding): self
+    {
+        return new self($this->placed, $this->joints, $this->hardware, $this->decisions, [...$this->findings, $finding], $this->movements, $this->fixtures);
+    }
+
     /** @param list<Hardware> $hardware */
     public function bought(array $hardware): self
     {

@@ -11,6 +11,7 @@ enum Family: string
     case Front = 'front';
     case Cell = 'cell';
     case Member = 'member';
+    case Option = 'option';
 
     public function folder(): string
     {
@@ -19,6 +20,7 @@ enum Family: string
             self::Front => 'Fronts',
             self::Cell => 'Cells',
             self::Member => 'Members',
+            self::Option => 'Options',
         };
     }
 
@@ -29,6 +31,7 @@ enum Family: string
             self::Front => 'In front',
             self::Cell => 'Without a box',
             self::Member => 'Under, over and beside',
+            self::Option => 'In the box',
         };
     }
 }

@@ -100,3 +100,26 @@ test('a door is hung before a box under the stair, and one that strikes is hinge
   await page.getByRole('option', { name: 'nothing' }).click()
   await expect(page.getByRole('combobox', { name: 'Hinged at the' })).toHaveCount(0)
 })
+
+test('a cable hole is bored where it is told, refused in a nailer with a way out, and taken away', async ({
+  page,
+}) => {
+  await landingAlcove(page, 'fit')
+  await page.getByRole('button', { name: 'Add: cable hole' }).click()
+  const hole = page.getByRole('region', { name: 'Cable hole' })
+  await expect(hole).toBeVisible()
+  const end = hole.getByLabel('Centre from the lower or left end')
+  await end.fill('100')
+  await end.press('Enter')
+  await page.getByRole('button', { name: /The hole for cables lies in a nailer/ }).click()
+  await page.getByRole('button', { name: 'Centre it 120 mm up' }).click()
+  await expect(page.getByText(/hole for cables lies in a nailer/)).toHaveCount(0)
+  await page.getByRole('link', { name: /^Pieces/ }).click()
+  await expect(page.getByText('hole: Ø 60 mm for cables').first()).toBeVisible()
+  await expect(page.getByText('cable grommet Ø 60 mm')).toBeVisible()
+  await page.getByRole('link', { name: /^Fit/ }).click()
+  await page.getByRole('button', { name: 'Take the cable hole away' }).click()
+  await expect(hole).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(hole).toBeVisible()
+})

@@ -15,6 +15,7 @@ use Incastro\Measure\Length;
  */
 final readonly class Tier
 {
+    /** @param list<Option> $options */
     public function __construct(
         public string $id,
         public Size $size,
@@ -23,6 +24,7 @@ final readonly class Tier
         public ?Length $depth = null,
         public ?string $snap = null,
         public ?Front $front = null,
+        public array $options = [],
     ) {
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Planning\Layout;
 
-/** What a layout has beside its cells, members and fronts: it goes along when the cells are divided, joined or taken away. */
+/** What a layout has beside its cells, members, fronts and options: it goes along when the cells are divided, joined or taken away. */
 final readonly class BesideCells
 {
     public function __construct(private LayoutIds $ids)
@@ -38,13 +38,15 @@ final readonly class BesideCells
             $layout['members'][$m]['cells'] = array_values(array_unique(array_intersect($cells, $ids)));
         }
         $layout['members'] = array_values(array_filter($layout['members'], fn (array $member) => $member['cells'] !== []));
-        $layout['fronts'] = $this->frontsFollow($layout, $tops, $new, $ids);
+        foreach (['fronts', 'options'] as $list) {
+            $layout[$list] = $this->copied($layout, $list, $tops, $new, $ids);
+        }
 
         return $layout;
     }
 
     /**
-     * A tier that was copied has a front of its own like the one before it; a front whose tier went goes with it.
+     * A tier that was copied has a front and options of its own like the one before it; those whose tier went go with it.
      *
      * @param  array<string, mixed>  $layout
      * @param  list<string>  $from  tiers of the bay
@@ -52,20 +54,21 @@ final readonly class BesideCells
      * @param  list<string>  $ids  that are there
      * @return list<array<string, mixed>>
      */
-    private function frontsFollow(array $layout, array $from, array $new, array $ids): array
+    private function copied(array $layout, string $list, array $from, array $new, array $ids): array
     {
-        $fronts = array_values(array_filter($layout['fronts'], fn (array $front) => array_intersect($front['cells'], $ids) !== []));
+        $entries = array_values(array_filter($layout[$list], fn (array $entry) => array_intersect($entry['cells'], $ids) !== []));
+        $copies = [];
         foreach ($new as $id) {
             [$r, $b] = LayoutDocument::bayAt($layout, $id) ?? [0, 0];
             foreach (array_column($layout['runs'][$r]['bays'][$b]['tiers'], 'id') as $t => $tier) {
-                foreach (isset($from[$t]) ? $fronts : [] as $front) {
-                    if (in_array($from[$t], $front['cells'], true)) {
-                        $fronts[] = array_replace($front, ['id' => $this->ids->next(), 'cells' => [$tier]]);
+                foreach (isset($from[$t]) ? $entries : [] as $entry) {
+                    if (in_array($from[$t], $entry['cells'], true)) {
+                        $copies[] = array_replace($entry, ['id' => $this->ids->next(), 'cells' => [$tier]]);
                     }
                 }
             }
         }
 
-        return $fronts;
+        return [...$entries, ...$copies];
     }
 }

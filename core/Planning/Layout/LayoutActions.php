@@ -22,7 +22,7 @@ final readonly class LayoutActions
         'split-bay' => 'Split the bay', 'split-tier' => 'Split the tier', 'remove-bay' => 'Join the bay with its neighbour', 'remove-tier' => 'Join the tier with its neighbour',
         'swap-bay' => 'Swap with the bay to the right', 'swap-tier' => 'Swap with the tier above', 'mirror' => 'Mirror the run',
         'copy-bay' => 'Copy the bay', 'copy-tier' => 'Copy the tier', 'base-upper' => 'Cut into base and upper', 'whole' => 'Join base and upper',
-        'add-run' => 'Add a run', 'remove-run' => 'Take the run away', 'add' => 'Add a member or a front', 'start' => 'Start from a layout',
+        'add-run' => 'Add a run', 'remove-run' => 'Take the run away', 'add' => 'Add to it', 'start' => 'Start from a layout',
     ];
 
     private LayoutIds $ids;
@@ -336,11 +336,11 @@ final readonly class LayoutActions
         $cells = is_array($cells) ? array_values(array_intersect($known, $cells)) : [];
         $blueprint = is_string($kind) && $family !== null && Kinds::standard()->family($kind) === $family ? Kinds::standard()->find($kind) : null;
         if ($blueprint === null || $cells === [] || ! is_string($list)) {
-            $names = implode(', ', array_map(fn (Blueprint $one) => $one->about->kind, Kinds::standard()->of(...($family === null ? [Family::Member, Family::Front] : [$family]))));
+            $names = implode(', ', array_map(fn (Blueprint $one) => $one->about->kind, Kinds::standard()->of(...($family === null ? array_values(LayoutDocument::BESIDE) : [$family]))));
             throw $this->refused("What is added is one of $names, and names the cells that it spans.");
         }
         foreach ($this->layout[$list] as $other) {
-            if (($other['kind'] === $kind || $family === Family::Front) && array_intersect($cells, $other['cells']) !== []) {
+            if ($family !== Family::Option && ($other['kind'] === $kind || $family === Family::Front) && array_intersect($cells, $other['cells']) !== []) {
                 throw $this->refused(sprintf('There is a %s already.', lcfirst(Kinds::standard()->find($other['kind'])->about->label ?? $other['kind'])));
             }
         }

@@ -49,7 +49,7 @@ final readonly class LayoutChoices
             '' => [$this->parts->whole($edit), new Edit('layout', $layout)],
             'put' => $this->put($layout, $edit),
             'do' => $this->act($layout, $edit->path, $value),
-            'runs', 'bays', 'tiers', 'members', 'fronts' => $this->field($layout, $edit, $parts[1], $parts[2] ?? '', $parts[3] ?? ''),
+            'runs', 'bays', 'tiers', 'members', 'fronts', 'options' => $this->field($layout, $edit, $parts[1], $parts[2] ?? '', $parts[3] ?? ''),
             'closings' => $this->closing($layout, $edit, substr($edit->path, strlen('layout.closings.'))),
             'openings' => $this->opening($layout, $edit, $parts[2] ?? ''),
             default => throw new InvalidChoice($edit->path, sprintf('“%s” is not a field of a layout.', $edit->path)),
@@ -85,7 +85,7 @@ final readonly class LayoutChoices
     private function put(array $layout, Edit $edit): array
     {
         $closings = array_filter(array_replace($layout['closings'], $this->parts->closings($edit)), fn (?string $closing) => $closing !== null);
-        $after = ['runs' => $this->parts->runs($edit), 'members' => $this->parts->beside($edit, 'members'), 'fronts' => $this->parts->beside($edit, 'fronts'), 'closings' => $closings, 'marks' => LayoutParts::marks(is_array($edit->value) ? $edit->value['marks'] ?? [] : []) + $layout['marks']] + $layout;
+        $after = ['runs' => $this->parts->runs($edit), ...$this->parts->allBeside($edit), 'closings' => $closings, 'marks' => LayoutParts::marks(is_array($edit->value) ? $edit->value['marks'] ?? [] : []) + $layout['marks']] + $layout;
         LayoutParts::bearEachIdOnce($edit->path, $after);
 
         return [$after, self::puttingBack($layout, $after)];
@@ -104,7 +104,7 @@ final readonly class LayoutChoices
             $closings[$edge] = $layout['closings'][$edge] ?? null;
         }
 
-        return new Edit('layout.put', ['runs' => $layout['runs'], 'members' => $layout['members'], 'fronts' => $layout['fronts']] + ($closings === [] ? [] : ['closings' => $closings]) + ($layout['marks'] === [] ? [] : ['marks' => $layout['marks']]));
+        return new Edit('layout.put', ['runs' => $layout['runs']] + array_intersect_key($layout, LayoutDocument::BESIDE) + ($closings === [] ? [] : ['closings' => $closings]) + ($layout['marks'] === [] ? [] : ['marks' => $layout['marks']]));
     }
 
     /**
@@ -253,7 +253,7 @@ final readonly class LayoutChoices
     {
         $parts = explode('.', $edit->path);
         $action = is_array($edit->value) && is_string($edit->value['action'] ?? null) ? $edit->value['action'] : '';
-        $of = ['runs' => 'run', 'bays' => 'bay', 'tiers' => 'tier', 'members' => 'worktop or plinth', 'fronts' => 'front'][$parts[1] ?? ''] ?? null;
+        $of = ['runs' => 'run', 'bays' => 'bay', 'tiers' => 'tier', 'members' => 'worktop or plinth', 'fronts' => 'front', 'options' => 'box'][$parts[1] ?? ''] ?? null;
         $field = ['size' => $of === 'bay' ? 'width' : 'height', 'joined' => 'shared board', 'holds' => 'use', 'snap' => 'alignment'][$parts[3] ?? ''] ?? str_replace('_', ' ', $parts[4] ?? ['with' => 'settings'][$parts[3] ?? ''] ?? $parts[3] ?? 'whole');
 
         return match ($parts[1] ?? '') {

@@ -13,15 +13,15 @@ use Incastro\Units\Kinds;
 final class LayoutDocument
 {
     /** How many of each a space, a run or a bay has at most. */
-    public const MOST = ['runs' => 6, 'bays' => 24, 'tiers' => 12, 'members' => 40, 'fronts' => 100];
+    public const MOST = ['runs' => 6, 'bays' => 24, 'tiers' => 12, 'members' => 40, 'fronts' => 100, 'options' => 100];
 
     /** Lists of what stands beside the tree of cells and names some of them, by the family of what it is. */
-    public const BESIDE = ['members' => Family::Member, 'fronts' => Family::Front];
+    public const BESIDE = ['members' => Family::Member, 'fronts' => Family::Front, 'options' => Family::Option];
 
     /** @return array<string, mixed> a space in which nothing is planned yet */
     public static function none(): array
     {
-        return ['runs' => [], 'members' => [], 'fronts' => [], 'closings' => [], 'openings' => [], 'marks' => []];
+        return ['runs' => [], 'members' => [], 'fronts' => [], 'options' => [], 'closings' => [], 'openings' => [], 'marks' => []];
     }
 
     /**
@@ -129,7 +129,7 @@ final class LayoutDocument
         foreach (self::ids($layout) as $id) {
             $names[$id] = $next();
         }
-        $renamed = ['runs' => self::replaced($layout['runs'], $names), 'members' => self::replaced($layout['members'], $names), 'fronts' => self::replaced($layout['fronts'], $names), 'openings' => $layout['openings']];
+        $renamed = ['runs' => self::replaced($layout['runs'], $names)] + array_map(fn (string $list) => self::replaced($layout[$list], $names), array_combine(array_keys(self::BESIDE), array_keys(self::BESIDE))) + ['openings' => $layout['openings']];
         $renamed['closings'] = [];
         foreach ($layout['closings'] as $edge => $closing) {
             [$side, $owner] = explode(':', (string) $edge, 2);

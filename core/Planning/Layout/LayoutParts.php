@@ -21,7 +21,7 @@ final readonly class LayoutParts
     {
         $value = is_array($edit->value) ? $edit->value : [];
         $whole = [
-            'runs' => $this->runs($edit), 'members' => $this->beside($edit, 'members'), 'fronts' => $this->beside($edit, 'fronts'),
+            'runs' => $this->runs($edit), ...$this->allBeside($edit),
             'closings' => array_filter($this->closings($edit), fn (?string $closing) => $closing !== null),
             'openings' => array_values(array_filter(is_array($value['openings'] ?? null) ? $value['openings'] : [], is_string(...))),
             'marks' => self::marks($value['marks'] ?? []),
@@ -59,15 +59,21 @@ final readonly class LayoutParts
         return array_map(fn (array $run) => $this->entry($edit->path, $run, ['wall', 'height', 'depth', 'left', 'right'], $this->fields->run(...)) + ['bays' => array_map($bay, self::entries($run, 'bays', $edit->path))], self::entries($edit->value, 'runs', $edit->path));
     }
 
+    /** @return array<string, list<array<string, mixed>>> all lists of what names cells */
+    public function allBeside(Edit $edit): array
+    {
+        return array_combine(array_keys(LayoutDocument::BESIDE), array_map(fn (string $list) => $this->beside($edit, $list), array_keys(LayoutDocument::BESIDE)));
+    }
+
     /**
-     * What names cells, of one of the lists; an older layout has no fronts.
+     * What names cells, of one of the lists; an older layout has none but members.
      *
      * @param  key-of<LayoutDocument::BESIDE>  $list
      * @return list<array<string, mixed>>
      */
-    public function beside(Edit $edit, string $list): array
+    private function beside(Edit $edit, string $list): array
     {
-        if ($list === 'fronts' && is_array($edit->value) && ! isset($edit->value[$list])) {
+        if ($list !== 'members' && is_array($edit->value) && ! isset($edit->value[$list])) {
             return [];
         }
 

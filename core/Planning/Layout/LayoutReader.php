@@ -6,6 +6,7 @@ namespace Incastro\Planning\Layout;
 
 use Incastro\Fit\Closing\Closing;
 use Incastro\Fit\Demand\MemberForm;
+use Incastro\Fit\Holds\ChangesBox;
 use Incastro\Fit\Holds\ClosesOpenings;
 use Incastro\Fit\Holds\HoldsCell;
 use Incastro\Fit\Holds\HoldsOpening;
@@ -14,6 +15,7 @@ use Incastro\Fit\Layout\Bay;
 use Incastro\Fit\Layout\Front;
 use Incastro\Fit\Layout\Layout;
 use Incastro\Fit\Layout\Member;
+use Incastro\Fit\Layout\Option;
 use Incastro\Fit\Layout\Run;
 use Incastro\Fit\Layout\RunEnd;
 use Incastro\Fit\Layout\Size;
@@ -55,7 +57,18 @@ final readonly class LayoutReader
     private function layout(array $layout): Layout
     {
         $members = $unknown = [];
-        $covered = $fronts = [];
+        $covered = $fronts = $options = [];
+        foreach ($layout['options'] as $entry) {
+            $holds = $this->unit($entry);
+            if (! $holds instanceof ChangesBox) {
+                $unknown[$entry['id']] = $entry['kind'];
+
+                continue;
+            }
+            foreach ($entry['cells'] as $tier) {
+                $options[$tier][] = new Option($entry['id'], $holds);
+            }
+        }
         foreach ($layout['fronts'] ?? [] as $entry) {
             $holds = $this->unit($entry);
             if ($holds instanceof ClosesOpenings) {
@@ -76,7 +89,7 @@ final readonly class LayoutReader
         }
 
         return new Layout(
-            array_values(array_map(fn (array $run) => $this->run($run, $covered, $fronts), $layout['runs'])),
+            array_values(array_map(fn (array $run) => $this->run($run, $covered, $fronts, $options), $layout['runs'])),
             $members,
             array_map(Closing::from(...), $layout['closings']),
             array_values($layout['openings']),
@@ -103,13 +116,14 @@ final readonly class LayoutReader
      * @param  array<string, mixed>  $run
      * @param  array<string, true>  $covered  tiers over which a worktop lies: what stands on it is another box
      * @param  array<string, Front>  $fronts  by tier
+     * @param  array<string, list<Option>>  $options  by tier
      */
-    private function run(array $run, array $covered, array $fronts): Run
+    private function run(array $run, array $covered, array $fronts, array $options): Run
     {
         return new Run(
             $run['id'],
             $run['wall'],
-            array_values(array_map(fn (array $bay) => $this->bay($bay, $covered, $fronts), $run['bays'])),
+            array_values(array_map(fn (array $bay) => $this->bay($bay, $covered, $fronts, $options), $run['bays'])),
             self::length($run['height']),
             self::length($run['depth']),
             RunEnd::from($run['left']),
@@ -121,8 +135,9 @@ final readonly class LayoutReader
      * @param  array<string, mixed>  $bay
      * @param  array<string, true>  $covered
      * @param  array<string, Front>  $fronts
+     * @param  array<string, list<Option>>  $options
      */
-    private function bay(array $bay, array $covered, array $fronts): Bay
+    private function bay(array $bay, array $covered, array $fronts, array $options): Bay
     {
         $below = array_column($bay['tiers'], 'id');
 
@@ -135,6 +150,7 @@ final readonly class LayoutReader
             self::length($tier['depth']),
             $tier['snap'],
             $fronts[$tier['id']] ?? null,
+            $options[$tier['id']] ?? [],
         ), array_values($bay['tiers']), range(0, count($bay['tiers']) - 1)));
 
         return new Bay($bay['id'], self::size($bay['size']), $bay['joined'], TopForm::from($bay['top']), $tiers, $bay['snap']);

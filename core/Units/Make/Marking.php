@@ -6,10 +6,12 @@ namespace Incastro\Units\Make;
 
 use Incastro\Geometry\Axis;
 use Incastro\Geometry\Point;
+use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Pose;
 use Incastro\Measure\Unit;
 use Incastro\Pieces\Marks\Mark;
 use Incastro\Pieces\Marks\MarkKind;
+use Incastro\Pieces\Piece;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Rule;
 use Incastro\Units\Joint;
@@ -47,6 +49,9 @@ final readonly class Marking
     /** Screws of a hinge plate, from its middle, mm. */
     private const PLATE = 16.0;
 
+    /** Left between a hole and what is cut away, mm. */
+    private const CLEAR = 8.0;
+
     /** A board thinner than this is a back or a panel, mm. */
     private const THIN = 9.0;
 
@@ -68,13 +73,38 @@ final readonly class Marking
         }
         $contact = Contact::of($a, $b);
 
-        return $contact === null ? [[], []] : match ($joint->kind) {
+        $marks = $contact === null ? [[], []] : match ($joint->kind) {
             JointKind::Pocket => $this->pocket($contact, $a, $b),
             JointKind::Screws => $this->screws($contact, $a, $b),
             JointKind::Dado => [[], $this->band(MarkKind::Dado, $contact, $a, $b, $joint->shares)],
             JointKind::Glue => [[], $joint->shares > 0.0 ? $this->band(MarkKind::Groove, $contact, $a, $b, $joint->shares) : []],
             JointKind::Pins => [[], $this->pins($contact, $a, $b)],
         };
+
+        return [self::inWood($marks[0], $a->piece), self::inWood($marks[1], $b->piece)];
+    }
+
+    /**
+     * Without holes where the piece is cut away.
+     *
+     * @param  list<Mark>  $marks
+     * @return list<Mark>
+     */
+    private static function inWood(array $marks, Piece $piece): array
+    {
+        if ($piece->outline->holes === []) {
+            return $marks;
+        }
+        $isWood = fn (Point $point): bool => array_filter($piece->outline->holes, fn (Polygon $hole) => $hole->grown(self::CLEAR)->contains($point)) === [];
+        $kept = [];
+        foreach ($marks as $mark) {
+            $at = $mark->kind->isHole() ? array_values(array_filter($mark->at, $isWood)) : $mark->at;
+            if ($at !== []) {
+                $kept[] = new Mark($mark->kind, $at, $mark->isUp, $mark->partner, $mark->across, $mark->depth);
+            }
+        }
+
+        return $kept;
     }
 
     /**

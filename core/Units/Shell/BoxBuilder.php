@@ -12,6 +12,7 @@ use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Units\Assembly;
+use Incastro\Units\BoxOption;
 use Incastro\Units\FrontUnit;
 use Incastro\Units\InsideUnit;
 use Incastro\Units\Make\Workshop;
@@ -42,6 +43,7 @@ final readonly class BoxBuilder
     {
         $assemblies = [$this->shell->build()];
         $numbers = new Numbers();
+        $changes = [];
         foreach ($this->box->columns as $c => $column) {
             foreach ($column->openings as $i => $opening) {
                 $site = new OpeningSite($this->box, $c, $opening, $this->terms, $this->shell, $this->nailers, $numbers);
@@ -51,13 +53,21 @@ final readonly class BoxBuilder
                 if ($opening->front?->holds instanceof FrontUnit) {
                     $assemblies[] = $opening->front->holds->build($site);
                 }
+                foreach ($opening->options as $option) {
+                    $changes[] = [$site, $option];
+                }
                 if ($i < count($column->openings) - 1) {
                     $assemblies[] = $this->board($site);
                 }
             }
         }
 
-        return Assembly::all(...[...$assemblies, (new Backs($this->box, $this->terms))->build(), $this->nailers->build($this->make, $this->shell)]);
+        $box = Assembly::all(...[...$assemblies, (new Backs($this->box, $this->terms))->build(), $this->nailers->build($this->make, $this->shell)]);
+        foreach ($changes as [$site, $option]) {
+            $box = $option->holds instanceof BoxOption ? $option->holds->change($site, $box, $option->id) : $box;
+        }
+
+        return $box;
     }
 
     /** Depth of sides, bottom and top: the back is laid on behind, the face frame before them. */

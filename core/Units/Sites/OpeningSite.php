@@ -202,6 +202,12 @@ final readonly class OpeningSite
         return $this->shell->beside($this->at);
     }
 
+    /** Whether a nailer stands before its back between two heights, mm. */
+    public function meetsNailer(float $from, float $to): bool
+    {
+        return $this->nailers->meets($this->at, $this->opening->z + $from, $this->opening->z + $to);
+    }
+
     /** How boards of the box meet. */
     public function joints(): BoxJoints
     {

@@ -210,6 +210,8 @@ export interface FitCell {
   holds: Held
   /** What closes its opening. */
   front: { id: string; holds: Held } | null
+  /** What its box has besides. */
+  options: { id: string; holds: Held }[]
   /** Whether a box stands round it, whose opening may be closed. */
   boxed: boolean
   width: Working

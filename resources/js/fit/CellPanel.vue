@@ -10,11 +10,13 @@ import ChoiceRow from './ChoiceRow.vue'
 import UnitPanel from './UnitPanel.vue'
 import UnitSelect from './UnitSelect.vue'
 import type { useLayout } from './useLayout'
+import { useUnits } from './useUnits'
 
 /** The selected cell: what it holds, its sizes, and what can be done with it in one press. */
 const props = defineProps<{ station: FitStation; layout: ReturnType<typeof useLayout> }>()
 const job = useJob()
 const words = useVocabulary()
+const { of } = useUnits()
 const { run, cell, bay, tier, place, actions, set, act, isShare } = props.layout
 const unit = computed(() => job.job?.unit ?? 'mm')
 const box = computed(() => run.value?.boxes.find((one) => one.id === cell.value?.box) ?? null)
@@ -103,6 +105,30 @@ async function setFront(kind: string): Promise<void> {
         @change="setFront"
       />
       <UnitPanel v-if="cell.front" :holds="cell.front.holds" :path="field(`fronts.${cell.front.id}`)" />
+      <section v-for="one in cell.options" :key="one.id" class="option" :aria-label="one.holds.label">
+        <header>
+          <h3>{{ one.holds.label }}</h3>
+          <Button
+            text
+            severity="secondary"
+            label="Take it away"
+            :aria-label="`Take the ${one.holds.label.toLowerCase()} away`"
+            @click="set(field(`options.${one.id}`), null)"
+          />
+        </header>
+        <UnitPanel :holds="one.holds" :path="field(`options.${one.id}`)" />
+      </section>
+      <div class="adds">
+        <Button
+          v-for="kind in of('option')"
+          :key="kind.kind"
+          severity="secondary"
+          outlined
+          size="small"
+          :label="`Add: ${kind.label.toLowerCase()}`"
+          @click="act('add', { list: 'options', kind: kind.kind, cells: [tier?.id] })"
+        />
+      </div>
     </template>
     <LengthField
       label="Width of the bay"
@@ -213,6 +239,19 @@ header {
 .actions :deep(.p-button) {
   justify-content: space-between;
   min-height: 40px;
+}
+.option {
+  padding: 6px 0;
+  border-top: 1px dashed var(--line);
+}
+.option h3 {
+  margin: 0;
+}
+.adds {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 6px 0;
 }
 .row {
   display: flex;

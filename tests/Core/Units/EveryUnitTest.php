@@ -79,6 +79,12 @@ final class EveryUnitTest extends TestCase
 
             return ['runs' => [Doc::run('r', 0, $bays)], 'members' => [Recipe::plinth('p', ['a', 'b'])], 'fronts' => $fronts] + Doc::none();
         }
+        if (Kinds::standard()->family($kind) === Family::Option) {
+            $box = fn (string $tier) => Doc::tier($tier, ['holds' => Recipe::box(1, 1)] + $low);
+            $options = array_map(fn (string $cell) => array_replace(Doc::member("option-$cell", $kind, [$cell]), ['with' => $with]), ['a-1', 'b-1']);
+
+            return ['runs' => [Doc::run('r', 0, [Doc::bay('a', [$box('a-1')]), Doc::bay('b', [$box('b-1')])])], 'members' => [Recipe::plinth('p', ['a', 'b'])], 'options' => $options] + Doc::none();
+        }
         $members = $isMember ? [array_replace(Doc::member('m', $kind, $cells), ['with' => $with])] : [Recipe::plinth('p', ['a', 'b'])];
 
         return ['runs' => [Doc::run('r', 0, $bays)], 'members' => $members] + Doc::none();

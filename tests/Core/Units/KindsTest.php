@@ -89,7 +89,7 @@ final class KindsTest extends TestCase
         $told = array_column((new UnitWriter($job->format, $job->rules, $job->materials))->all(), null, 'kind');
         // Two shelves of 18 and three openings of 100 that a hand gets into: 336.
         self::assertEquals((object) ['width' => [['nm' => 100_000_000, 'text' => '100 mm'], null], 'height' => [['nm' => 336_000_000, 'text' => '336 mm'], null], 'depth' => [['nm' => 150_000_000, 'text' => '150 mm'], null]], $told['shelves']['demand']);
-        self::assertSame(['inside', 'front', 'cell', 'member'], array_values(array_unique(array_column($told, 'family'))));
+        self::assertSame(['inside', 'front', 'cell', 'member', 'option'], array_values(array_unique(array_column($told, 'family'))));
         self::assertSame(['under', 'over', 'beside'], [$told['plinth']['form'], $told['worktop']['form'], $told['end-panel']['form']]);
     }
 }

@@ -7,9 +7,11 @@ namespace Tests\Core\Units;
 use Incastro\Fit\Box;
 use Incastro\Fit\BoxTop;
 use Incastro\Fit\Column;
+use Incastro\Fit\Holds\ChangesBox;
 use Incastro\Fit\Holds\ClosesOpenings;
 use Incastro\Fit\Holds\HoldsOpening;
 use Incastro\Fit\Layout\Front;
+use Incastro\Fit\Layout\Option;
 use Incastro\Fit\Opening;
 use Incastro\Fit\Terms;
 use Incastro\Measure\Length;
@@ -50,12 +52,12 @@ final readonly class UnitBox
         return (new LengthReader($this->unit))->read($typed);
     }
 
-    public function build(HoldsOpening $unit, ?ClosesOpenings $front = null): Assembly
+    public function build(HoldsOpening $unit, ?ClosesOpenings $front = null, ?ChangesBox $option = null): Assembly
     {
         $size = fn (Length $length) => Working::start('chosen', $length);
         $inner = fn (string $typed) => $size($this->length($typed)->minus($this->board->times(2)));
         $t = $this->board->toDouble();
-        $opening = new Opening('tier', $inner($this->height), $t, $unit, $front === null ? null : new Front('front', $front));
+        $opening = new Opening('tier', $inner($this->height), $t, $unit, $front === null ? null : new Front('front', $front), $option === null ? [] : [new Option('option', $option)]);
         $box = new Box('tier', 'B1', 0.0, 0.0, 0.0, $size($this->length($this->width)), $size($this->length($this->height)), $size($this->length($this->depth)), BoxTop::flat($this->length($this->height)->toDouble()), [new Column('bay', $inner($this->width), $t, [$opening])]);
         $material = fn (string $id, Length $thick) => new SheetGood($id, $id, $thick, 680.0);
         $frame = $this->length($this->unit === Unit::Inch ? '3/4' : '18');
