@@ -7,11 +7,13 @@ namespace Incastro\Check;
 use Incastro\Fit\Closing\Side;
 use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
+use Incastro\Fit\FittedSurface;
 use Incastro\Fit\Terms;
 use Incastro\Geometry\Solid;
 use Incastro\Pieces\Works\Scribed;
 use Incastro\Rules\Finding;
 use Incastro\Survey\Room\Enclosure;
+use Incastro\Survey\Room\RunFrame;
 use Incastro\Units\Assembly;
 use Incastro\Units\Make\Joinery;
 use Incastro\Units\Placed;
@@ -29,7 +31,7 @@ final class Assembled
     private Collisions $collisions;
 
     /**
-     * @param  list<Assembly>  $assemblies  of each run
+     * @param  list<Assembly>  $assemblies  of each run, and then of each surface
      * @param  list<string>  $openings  things for which an opening is cut
      * @param  list<Finding>  $found  already: what they say is not said again
      */
@@ -41,14 +43,15 @@ final class Assembled
     /** @return list<Finding> */
     public function findings(): array
     {
-        foreach ($this->layout->runs as $r => $run) {
-            $own = $this->assemblies[$r]->placed;
-            $this->within($this->assemblies[$r]);
-            $this->fixtures($this->assemblies[$r]);
-            $this->outside($run, $own);
-            (new KeptClear($run, $this->terms, $this->openings, $this->collisions))->look($own);
-            foreach (array_slice($this->layout->runs, 0, $r, true) as $o => $other) {
-                $this->between($run, $own, $other, $this->assemblies[$o]->placed);
+        $all = [...array_map(fn (FittedRun $run) => [$run->frame, $run], $this->layout->runs), ...array_map(fn (FittedSurface $surface) => [$surface->frame, null], $this->layout->surfaces)];
+        foreach ($all as $i => [$frame, $run]) {
+            $own = $this->assemblies[$i]->placed;
+            $this->within($this->assemblies[$i]);
+            $this->fixtures($this->assemblies[$i]);
+            $this->outside($frame, $run, $own);
+            (new KeptClear($frame, $this->terms, $this->openings, $this->collisions))->look($own);
+            foreach (array_slice($all, 0, $i, true) as $o => [$other]) {
+                $this->between($frame, $own, $other, $this->assemblies[$o]->placed);
             }
         }
 
@@ -101,15 +104,15 @@ final class Assembled
         }
     }
 
-    /** @param list<Placed> $placed */
-    private function outside(FittedRun $run, array $placed): void
+    /** @param list<Placed> $placed of a run, or of what lies on a wall */
+    private function outside(RunFrame $frame, ?FittedRun $run, array $placed): void
     {
         $enclosure = new Enclosure($this->terms->room, $this->terms->rules->skirtingStays);
         foreach ($placed as $one) {
-            if ($enclosure->isFree($run->frame->stands->around($one->bounds))) {
+            if ($enclosure->isFree($frame->stands->around($one->bounds))) {
                 continue;
             }
-            foreach ($enclosure->outside($one->inRoom($run->frame), self::TOUCH) as $surface => $by) {
+            foreach ($enclosure->outside($one->inRoom($frame), self::TOUCH) as $surface => $by) {
                 if ($by > self::TOUCH + $this->mayRemain($run, $one, (string) $surface)) {
                     $this->collisions->outside($run, $one, (string) $surface, $by);
                 }
@@ -118,7 +121,7 @@ final class Assembled
     }
 
     /** What an edge that is scribed to a surface may be off it, as its scribe line says; nothing at any other. */
-    private function mayRemain(FittedRun $run, Placed $placed, string $surface): float
+    private function mayRemain(?FittedRun $run, Placed $placed, string $surface): float
     {
         $most = 0.0;
         foreach ($placed->piece->works as $work) {
@@ -130,30 +133,30 @@ final class Assembled
                 Side::Foot => $surface === 'floor',
                 default => is_numeric($surface),
             };
-            $most = $isIts ? max($most, $run->edge($work->to, $placed->owner)?->scribe?->mayRemain() ?? 0.0) : $most;
+            $most = $isIts ? max($most, $run?->edge($work->to, $placed->owner)?->scribe?->mayRemain() ?? 0.0) : $most;
         }
 
         return $most;
     }
 
     /**
-     * Pieces of two runs, turned into the room.
+     * Pieces of two runs, or of a run and of what lies on a wall, turned into the room.
      *
      * @param  list<Placed>  $own
      * @param  list<Placed>  $others
      */
-    private function between(FittedRun $run, array $own, FittedRun $other, array $others): void
+    private function between(RunFrame $frame, array $own, RunFrame $other, array $others): void
     {
-        $standing = array_map(fn (Placed $one) => [$one, Footprint::of($other->frame, $one->bounds)], $others);
+        $standing = array_map(fn (Placed $one) => [$one, Footprint::of($other, $one->bounds)], $others);
         foreach ($own as $a) {
-            $print = Footprint::of($run->frame, $a->bounds);
+            $print = Footprint::of($frame, $a->bounds);
             $solid = null;
             foreach ($standing as [$b, $its]) {
                 if ($print->overlap($its) <= self::TOUCH) {
                     continue;
                 }
-                $solid ??= $a->inRoom($run->frame);
-                $by = $solid->overlap($b->inRoom($other->frame), self::TOUCH);
+                $solid ??= $a->inRoom($frame);
+                $by = $solid->overlap($b->inRoom($other), self::TOUCH);
                 if ($by > self::TOUCH) {
                     $this->collisions->overlapping($a, $b, $by);
                 }

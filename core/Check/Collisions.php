@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace Incastro\Check;
 
+use Incastro\Fit\Box;
 use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
+use Incastro\Fit\FittedSurface;
+use Incastro\Fit\FittedWorktop;
 use Incastro\Fit\Terms;
+use Incastro\Measure\Length;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\Blueprint;
 use Incastro\Rules\Severity;
 use Incastro\Rules\WayOut;
@@ -82,16 +87,16 @@ final class Collisions
         $this->note("apart:$a->owner|$b->owner", 0.0, fn () => Finding::clash(Code::AssembledApart, sprintf('%s does not reach %s, to which it is fixed.', $a->piece->mark, $b->piece->mark), $a->owner)->about([$a->piece->key, $b->piece->key])->withWaysOut($this->without($a->owner)));
     }
 
-    public function outside(FittedRun $run, Placed $placed, string $surface, float $by): void
+    public function outside(?FittedRun $run, Placed $placed, string $surface, float $by): void
     {
         // A run that asks for more than it has stands in the walls, and a box that is too high in the ceiling.
-        if ($this->isSaid(fn (Code $code) => $code === Code::RunOverfull || $code === Code::RunDepth, $run->run->id) || $this->isSaid(fn (Code $code) => $code === Code::GoingInSlid, $placed->owner)) {
+        if (($run !== null && $this->isSaid(fn (Code $code) => $code === Code::RunOverfull || $code === Code::RunDepth, $run->run->id)) || $this->isSaid(fn (Code $code) => $code === Code::GoingInSlid, $placed->owner)) {
             return;
         }
         $shape = $this->terms->room->shape;
         $what = is_numeric($surface) ? 'the '.$shape->wallName((int) $surface) : "the $surface";
         $this->note("outside:$placed->owner|$surface", $by, fn () => Finding::clash(Code::AssembledOutside, sprintf('%s goes %s through %s.', $placed->piece->mark, $this->terms->write($by), $what), $placed->owner)
-            ->about([$placed->piece->key])->withWaysOut([...$this->larger($run, $placed->owner), ...$this->without($placed->owner)]));
+            ->about([$placed->piece->key])->withWaysOut([...($run === null ? [] : $this->larger($run, $placed->owner)), ...$this->without($placed->owner)]));
     }
 
     public function inThing(Placed $placed, Thing $thing, float $by, string $words): void
@@ -99,7 +104,9 @@ final class Collisions
         if ($this->isSaid(fn (Code $code) => $code->isAboutThing(), $thing->id)) {
             return;
         }
-        $ways = $this->without($placed->owner);
+        // What lies on a wall is cut out round a box in it.
+        $isOnWall = array_filter($this->layout->surfaces, fn (FittedSurface $surface) => $surface->surface->id === $placed->owner) !== [];
+        $ways = [...($isOnWall ? [new WayOut('Cut an opening for it', Edits::opening($thing->id))] : []), ...$this->without($placed->owner)];
         array_push($ways, ...$thing->removal());
         $this->note("thing:$placed->owner|$thing->id", $by, fn () => Finding::clash(Code::AssembledThing, sprintf($words, $placed->piece->mark, $this->terms->write($by), lcfirst($thing->name)), $placed->owner)
             ->about([$thing->id, $placed->piece->key])->withWaysOut($ways));
@@ -139,6 +146,11 @@ final class Collisions
     private function without(string $owner): array
     {
         $id = explode('/', $owner)[0];
+        foreach ($this->layout->surfaces as $surface) {
+            if ($surface->surface->id === $owner) {
+                return [...$this->overFurniture($surface), new WayOut('Take the '.lcfirst(Blueprint::of($surface->surface->holds::class)->about->label).' away', Edits::withoutSurface($owner))];
+            }
+        }
         foreach ($this->layout->runs as $run) {
             foreach ($run->run->bays as $bay) {
                 foreach ($bay->tiers as $tier) {
@@ -151,6 +163,25 @@ final class Collisions
                 if ($member->id === $owner && ! str_contains($member->id, '/plinth/')) {
                     return [new WayOut('Take the '.lcfirst(Blueprint::of($member->holds::class)->about->label).' away', Edits::withoutMember($id))];
                 }
+            }
+        }
+
+        return [];
+    }
+
+    /** @return list<WayOut> on the wall of a run it may begin over what stands there */
+    private function overFurniture(FittedSurface $surface): array
+    {
+        foreach ($this->layout->runs as $run) {
+            $tops = [...array_map(fn (Box $box) => $box->highest(), $run->boxes), ...array_map(fn (FittedWorktop $top) => $top->z + $this->terms->materials->for(Purpose::Top)->thickness->toDouble(), $run->worktops)];
+            if ($run->frame->wall === $surface->frame->wall && $tops !== []) {
+                $over = Length::ofDouble(max($tops))->roundedUp($this->terms->format->step);
+                $least = $surface->surface->holds->demand($this->terms->rules, $this->terms->materials)->height->least->toDouble();
+                if ($surface->z + $surface->height->result->toDouble() - $over->toDouble() < $least) {
+                    return [];
+                }
+
+                return [new WayOut(sprintf('Begin it over the furniture, %s up', $this->terms->format->write($over)), Edits::surface($surface->surface->id)->measuring('on.foot', $over))];
             }
         }
 

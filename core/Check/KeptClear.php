@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Incastro\Check;
 
-use Incastro\Fit\FittedRun;
 use Incastro\Fit\Terms;
 use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Solid;
+use Incastro\Survey\Room\RunFrame;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Survey\Things\ThingRule;
@@ -25,9 +25,9 @@ final readonly class KeptClear
     private ThingPlace $places;
 
     /** @param list<string> $openings */
-    public function __construct(private FittedRun $run, private Terms $terms, private array $openings, private Collisions $collisions)
+    public function __construct(RunFrame $frame, private Terms $terms, private array $openings, private Collisions $collisions)
     {
-        $this->places = new ThingPlace($terms->room, $run->frame);
+        $this->places = new ThingPlace($terms->room, $frame);
     }
 
     /** @param list<Placed> $placed */

@@ -51,7 +51,7 @@ final readonly class Tooling
             JointKind::Dado => BoxJoint::Dado->tools(),
             JointKind::Glue => $joint->shares > 0.0 ? [Tool::Router, Tool::TableSaw] : [],
             JointKind::Hinge => [Tool::HingeBit],
-            JointKind::Screws, JointKind::Pins, JointKind::Slide => [],
+            JointKind::Screws, JointKind::Nails, JointKind::Pins, JointKind::Slide => [],
         };
     }
 

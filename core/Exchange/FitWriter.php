@@ -8,6 +8,7 @@ use Incastro\Check\Carried;
 use Incastro\Check\Step;
 use Incastro\Drawing\RunDrawing;
 use Incastro\Drawing\ScreenWriter;
+use Incastro\Drawing\SurfaceDrawing;
 use Incastro\Fit\Box;
 use Incastro\Fit\Closing\Closing;
 use Incastro\Fit\Closing\FittedEdge;
@@ -16,6 +17,7 @@ use Incastro\Fit\FittedCell;
 use Incastro\Fit\FittedPanel;
 use Incastro\Fit\FittedPlinth;
 use Incastro\Fit\FittedRun;
+use Incastro\Fit\FittedSurface;
 use Incastro\Fit\FittedWorktop;
 use Incastro\Fit\Layout\Member;
 use Incastro\Fit\Layout\Option;
@@ -51,6 +53,7 @@ final readonly class FitWriter
             'runs' => array_map(fn (FittedRun $run, int $r) => $this->run($run) + [
                 'drawing' => $room === null ? null : ScreenWriter::write((new RunDrawing($run, $this->space->assemblies[$r], $room->with($this->space->space->things), $this->format))->elevation()),
             ], $runs, array_keys($runs)),
+            'surfaces' => array_map($this->surface(...), $this->space->layout->surfaces ?? [], array_keys($this->space->layout->surfaces ?? [])),
             'carried' => array_map($this->carried(...), $this->space->carried),
             'decisions' => array_map($this->lengths->working(...), $this->space->decisions()),
             'findings' => array_map(LengthWriter::finding(...), $this->space->findings),
@@ -103,6 +106,19 @@ final readonly class FitWriter
             'id' => $member->id, 'cells' => $member->cells, 'holds' => $this->unit($member->holds), 'form' => $member->holds->form()->value,
             'rows' => array_values(array_map(fn (array $one) => ['mark' => $one[1], 'length' => $this->lengths->working($one[2])], array_filter($made, fn (array $one) => $one[0] === $member->id || str_starts_with($one[0], "$member->id/")))),
         ], array_filter($this->space->space->layout->members, fn (Member $member) => array_intersect($member->cells, $cells) !== [])));
+    }
+
+    /** @return array<string, mixed> what lies on a wall */
+    private function surface(FittedSurface $surface, int $s): array
+    {
+        $built = $this->space->assemblies[count($this->space->layout->runs ?? []) + $s];
+
+        return [
+            'id' => $surface->surface->id, 'mark' => $surface->mark, 'wall' => $surface->surface->wall, 'name' => $this->space->survey->sheet->shape->wallName($surface->surface->wall),
+            'holds' => $this->unit($surface->surface->holds),
+            'width' => $this->lengths->working($surface->width), 'height' => $this->lengths->working($surface->height),
+            'drawing' => ScreenWriter::write((new SurfaceDrawing($this->format))->of($surface, $built)),
+        ];
     }
 
     /** @return array{kind: string, label: string, with: array<string, array{value: mixed, text: string, usual: bool}>} */

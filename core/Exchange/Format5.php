@@ -55,7 +55,7 @@ final class Format5
         }
         $layout['members'] = array_map(self::member(...), $layout['members']);
 
-        return $layout + ['fronts' => [], 'options' => []];
+        return $layout + ['fronts' => [], 'options' => [], 'surfaces' => []];
     }
 
     /**

@@ -58,6 +58,9 @@ final class JobFile
      */
     private static function withMaps(array $layout): array
     {
+        foreach ($layout['surfaces'] as $s => $surface) {
+            $layout['surfaces'][$s]['with'] = (object) $surface['with'];
+        }
         foreach ($layout['runs'] as $r => $run) {
             foreach ($run['bays'] as $b => $bay) {
                 foreach ($bay['tiers'] as $t => $tier) {
@@ -104,7 +107,7 @@ final class JobFile
         $decoded = json_decode($json, true, 32, JSON_THROW_ON_ERROR);
         $decoded['job'] += ['schools' => [], 'tools' => []];
         foreach ($decoded['format'] === self::FORMAT ? $decoded['job']['spaces'] : [] as $s => $space) {
-            $decoded['job']['spaces'][$s]['layout'] += ['fronts' => [], 'options' => []];
+            $decoded['job']['spaces'][$s]['layout'] += ['fronts' => [], 'options' => [], 'surfaces' => []];
         }
         $decoded = JobUpgrade::toFormat3($decoded);
         self::checkLayouts($file, $decoded['job']);
@@ -201,7 +204,7 @@ final class JobFile
                 }
             }
         }
-        foreach (LayoutDocument::BESIDE as $list => $family) {
+        foreach (LayoutDocument::BESIDE + ['surfaces' => Family::Surface] as $list => $family) {
             foreach ($layout[$list] ?? [] as $m => $entry) {
                 array_push($faults, ...self::faultsOfUnit("$path.{$list}[$m]", isset($entry['with']) ? $entry : null, $format, $family));
             }

@@ -80,9 +80,9 @@ final readonly class PlanWriter
     {
         $writer = new SolidWriter($space);
         $pieces = [];
-        foreach ($space->layout->runs ?? [] as $r => $run) {
-            foreach ($space->assemblies[$r]->placed as $placed) {
-                $pieces[] = $this->piece($placed->piece) + ['owner' => $placed->owner, 'solid' => $writer->solid($run, $placed)];
+        foreach ([...$space->layout->runs ?? [], ...$space->layout->surfaces ?? []] as $i => $stands) {
+            foreach ($space->assemblies[$i]->placed as $placed) {
+                $pieces[] = $this->piece($placed->piece) + ['owner' => $placed->owner, 'solid' => $writer->solid($stands->frame, $placed)];
             }
         }
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Incastro\Exchange;
 
-use Incastro\Fit\FittedRun;
 use Incastro\Geometry\Convex;
 use Incastro\Geometry\Point;
 use Incastro\Planning\SpacePlan;
 use Incastro\Survey\Room\Room;
+use Incastro\Survey\Room\RunFrame;
 use Incastro\Survey\Space\SpaceShape;
 use Incastro\Units\Placed;
 
@@ -26,9 +26,9 @@ final readonly class SolidWriter
     }
 
     /** @return list<list<array{float, float, float}>> convex parts of a piece, each its vertices */
-    public function solid(FittedRun $run, Placed $placed): array
+    public function solid(RunFrame $frame, Placed $placed): array
     {
-        return array_map(fn (Convex $part) => array_map(fn (array $at) => self::vertex(new Point($at[0], $at[1]), $at[2]), $part->corners()), $placed->inRoom($run->frame)->parts);
+        return array_map(fn (Convex $part) => array_map(fn (array $at) => self::vertex(new Point($at[0], $at[1]), $at[2]), $part->corners()), $placed->inRoom($frame)->parts);
     }
 
     /** @return list<array{a: string, b: string, kind: string, shares_mm: float}> all joints, first those that let two pieces stand in each other */

@@ -7,11 +7,14 @@ namespace Incastro\Fit;
 use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Rules\Finding;
 
-/** All runs of a space, fitted one after another: the earlier goes through a corner. */
+/** All runs of a space, fitted one after another: the earlier goes through a corner; and what lies on its walls. */
 final readonly class FittedLayout
 {
-    /** @param list<FittedRun> $runs */
-    public function __construct(public array $runs)
+    /**
+     * @param  list<FittedRun>  $runs
+     * @param  list<FittedSurface>  $surfaces
+     */
+    public function __construct(public array $runs, public array $surfaces = [])
     {
     }
 
@@ -41,6 +44,6 @@ final readonly class FittedLayout
             }
         }
 
-        return true;
+        return $this->surfaces === [];
     }
 }

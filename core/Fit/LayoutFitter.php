@@ -6,6 +6,7 @@ namespace Incastro\Fit;
 
 use Incastro\Fit\Layout\Layout;
 use Incastro\Fit\Layout\RunEnd;
+use Incastro\Fit\Layout\Surface;
 
 /**
  * Fits a whole layout into the room as found, run after run. Where two runs meet round a corner, one goes through and the
@@ -23,7 +24,7 @@ final readonly class LayoutFitter
         $corners = $this->corners($runs);
 
         // How far each stands out is known then, and with it where the others stop.
-        return new FittedLayout($corners === [] ? $runs : $this->fitted($layout, $marks, $corners));
+        return new FittedLayout($corners === [] ? $runs : $this->fitted($layout, $marks, $corners), array_map(fn (Surface $surface) => (new SurfaceFitter($this->terms))->fit($surface, $marks->of('C', $surface->id)), $layout->surfaces));
     }
 
     /**

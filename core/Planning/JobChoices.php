@@ -45,8 +45,8 @@ final class JobChoices
         $lumber = fn (string $id, string $called, array $thick, array $wide, ?array $cover) => [
             'id' => $id, 'kind' => 'board', 'name' => $called, 'thickness' => $length(...$thick), 'width' => $length(...$wide), 'cover' => $cover === null ? null : $length(...$cover), 'density' => 480.0,
         ];
-        $long = fn (string $material, float $price) => [
-            'id' => "$material-long", 'material' => $material, 'name' => $isInch ? '8 ft' : '2.4 m', 'length' => $length('2400', '96'), 'width' => null, 'price' => $price, 'quantity' => null,
+        $long = fn (string $id, string $material, string $mm, string $inch, float $price) => [
+            'id' => $id, 'material' => $material, 'name' => $isInch ? "$inch in long" : "$mm long", 'length' => $length($mm, $inch), 'width' => null, 'price' => $price, 'quantity' => null,
         ];
 
         return [
@@ -73,7 +73,7 @@ final class JobChoices
                 $sheet('frame-full', 'frame', 92.0), $half('frame-half', 'frame', 50.0),
                 $sheet('back-full', 'back', 38.0), $half('back-half', 'back', 21.0),
                 $sheet('drawer-full', 'drawer', 62.0),
-                $long('framing', 4.0), $long('cladding', 7.0),
+                $long('framing-2400', 'framing', '2400', '96', 4.0), $long('cladding-2400', 'cladding', '2400', '96', 7.0), $long('cladding-3000', 'cladding', '3000', '120', 9.0),
             ],
         ];
     }

@@ -37,6 +37,7 @@ use Incastro\Survey\Survey;
 use Incastro\Units\Assembly;
 use Incastro\Units\Make\Joinery;
 use Incastro\Units\RunBuilder;
+use Incastro\Units\SurfaceBuilder;
 
 /**
  * The one way through: survey → fit → units → check → cut, each a function of its own inputs. Web, command line, tests and
@@ -135,7 +136,8 @@ final readonly class Planner
         $terms = new Terms($room, $job->rules, $job->materials, $job->format);
         $layout = (new LayoutFitter($terms))->fit($space->layout, $marks);
         $builder = new RunBuilder($terms, $space->layout->openings);
-        $assemblies = array_map(fn (FittedRun $run) => $builder->build($run, $marks), $layout->runs);
+        $surfaces = new SurfaceBuilder($terms, $space->layout->openings);
+        $assemblies = [...array_map(fn (FittedRun $run) => $builder->build($run, $marks), $layout->runs), ...array_map($surfaces->build(...), $layout->surfaces)];
         $going = new GoingIn($terms, $job->ways);
         $carried = $going->all($layout, $assemblies);
         $findings = [];
@@ -144,6 +146,9 @@ final readonly class Planner
             array_push($findings, ...$comfort->withWaysOut($run->findings), ...$assemblies[$r]->findings, ...$comfort->findings(), ...(new Reach($run, $terms, $space->layout->openings))->findings($assemblies[$r]));
         }
 
+        foreach ($layout->surfaces as $s => $surface) {
+            array_push($findings, ...$surface->findings, ...$assemblies[count($layout->runs) + $s]->findings);
+        }
         $findings = [...$findings, ...UnknownKinds::findings($space->layout), ...(new Tooling($job->rules))->findings($layout->runs, $assemblies), ...(new Meetings($layout, $terms))->findings(), ...(new Swings($layout, $assemblies, $terms))->findings(), ...$going->findings($carried, $layout)];
 
         return [$layout, $assemblies, $carried, [...$findings, ...(new Cuttable($job))->findings($layout, $assemblies), ...(new Assembled($layout, $assemblies, $terms, $space->layout->openings, $findings))->findings()]];

@@ -18,7 +18,7 @@ use Incastro\Units\Hardware;
 final readonly class SpacePlan
 {
     /**
-     * @param  list<Assembly>  $assemblies  of each run of the layout
+     * @param  list<Assembly>  $assemblies  of each run of the layout, and then of what lies on each wall
      * @param  list<Carried>  $carried  how every box and large panel gets in
      * @param  list<Finding>  $findings
      */

@@ -56,6 +56,7 @@ enum Code: string
     case Saw = 'saw';
     case ShelfNoRoom = 'shelf-no-room';
     case ShelvesTooClose = 'shelves-too-close';
+    case Sliver = 'sliver';
     case SnapRing = 'snap-ring';
     case SocketCovered = 'socket-covered';
     case Strikes = 'strikes';

@@ -98,6 +98,16 @@ final readonly class Edits
         return new Edit("layout.options.$id", null);
     }
 
+    public static function surface(string $id): self
+    {
+        return new self("layout.surfaces.$id");
+    }
+
+    public static function withoutSurface(string $id): Edit
+    {
+        return new Edit("layout.surfaces.$id", null);
+    }
+
     public static function withoutMember(string $id): Edit
     {
         return new Edit("layout.members.$id", null);

@@ -12,6 +12,7 @@ enum Family: string
     case Cell = 'cell';
     case Member = 'member';
     case Option = 'option';
+    case Surface = 'surface';
 
     public function folder(): string
     {
@@ -21,6 +22,7 @@ enum Family: string
             self::Cell => 'Cells',
             self::Member => 'Members',
             self::Option => 'Options',
+            self::Surface => 'Surfaces',
         };
     }
 
@@ -32,6 +34,7 @@ enum Family: string
             self::Cell => 'Without a box',
             self::Member => 'Under, over and beside',
             self::Option => 'In the box',
+            self::Surface => 'On a wall',
         };
     }
 }

@@ -11,6 +11,7 @@ enum JointKind: string
     case Screws = 'screws';
     case Pins = 'pins';
     case Glue = 'glue';
+    case Nails = 'nails';
     case Dado = 'dado';
     case Hinge = 'hinge';
     case Slide = 'slide';

@@ -15,4 +15,5 @@ enum Part: string
     case Worktop = 'worktop';
     case Nailer = 'nailer';
     case Cleat = 'cleat';
+    case Cladding = 'cladding';
 }

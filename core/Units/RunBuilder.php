@@ -42,7 +42,7 @@ final readonly class RunBuilder
             }
         }
 
-        return (new CutAround($run, $this->terms, $this->openings))->all(Assembly::all(...$assemblies));
+        return (new CutAround($run->frame, $this->terms, $this->openings))->all(Assembly::all(...$assemblies));
     }
 
     private function member(FittedRun $run, FittedPlinth|FittedWorktop|FittedPanel $member): Assembly

@@ -16,6 +16,7 @@ final readonly class Layout
      * @param  list<string>  $openings  things for which an opening is cut in what covers them
      * @param  array<string, string>  $marks  on the wood, by owner
      * @param  array<string, string>  $unknown  kinds of what stands beside the cells and is not known, by id
+     * @param  list<Surface>  $surfaces
      */
     public function __construct(
         public array $runs,
@@ -24,6 +25,7 @@ final readonly class Layout
         public array $openings = [],
         public array $marks = [],
         public array $unknown = [],
+        public array $surfaces = [],
     ) {
     }
 
@@ -35,7 +37,7 @@ final readonly class Layout
             }
         }
 
-        return true;
+        return $this->surfaces === [];
     }
 
     /** Whether any of its cells is built at all. */
@@ -49,7 +51,7 @@ final readonly class Layout
             }
         }
 
-        return false;
+        return $this->surfaces !== [];
     }
 
     /** How many cells it has. */

@@ -27,11 +27,14 @@ final readonly class LayoutChoices
 
     private UnitChoices $units;
 
+    private LayoutSurfaces $surfaces;
+
     public function __construct(private LengthFormat $format, private SpaceShape $shape, private Length $board)
     {
         $this->fields = new LayoutFields($format, $shape->corners());
         $this->units = new UnitChoices($format);
-        $this->parts = new LayoutParts($this->fields, $this->units);
+        $this->surfaces = new LayoutSurfaces($this->units, $format, $shape->walls());
+        $this->parts = new LayoutParts($this->fields, $this->units, $this->surfaces);
     }
 
     /**
@@ -49,7 +52,7 @@ final readonly class LayoutChoices
             '' => [$this->parts->whole($edit), new Edit('layout', $layout)],
             'put' => $this->put($layout, $edit),
             'do' => $this->act($layout, $edit->path, $value),
-            'runs', 'bays', 'tiers', 'members', 'fronts', 'options' => $this->field($layout, $edit, $parts[1], $parts[2] ?? '', $parts[3] ?? ''),
+            'runs', 'bays', 'tiers', 'members', 'fronts', 'options', 'surfaces' => $this->field($layout, $edit, $parts[1], $parts[2] ?? '', $parts[3] ?? ''),
             'closings' => $this->closing($layout, $edit, substr($edit->path, strlen('layout.closings.'))),
             'openings' => $this->opening($layout, $edit, $parts[2] ?? ''),
             default => throw new InvalidChoice($edit->path, sprintf('“%s” is not a field of a layout.', $edit->path)),
@@ -73,6 +76,14 @@ final readonly class LayoutChoices
             return [$started, new Edit('layout', $layout)];
         }
 
+        if (($value['action'] ?? null) === 'add' && ($value['list'] ?? null) === 'surfaces') {
+            if (count($layout['surfaces']) >= LayoutSurfaces::MOST) {
+                throw new InvalidChoice($path, sprintf('A space has at most %d of them.', LayoutSurfaces::MOST));
+            }
+            $after = array_replace($layout, ['surfaces' => [...$layout['surfaces'], $this->surfaces->added($path, (new LayoutIds($seed, LayoutDocument::ids($layout)))->next(), $value)]]);
+
+            return [$after, self::puttingBack($layout, $after)];
+        }
         $after = (new LayoutActions($layout, $this->shape->walls(), $seed, $path, $this->format->step, $this->board))->apply($value);
 
         return [$after, self::puttingBack($layout, $after)];
@@ -85,7 +96,7 @@ final readonly class LayoutChoices
     private function put(array $layout, Edit $edit): array
     {
         $closings = array_filter(array_replace($layout['closings'], $this->parts->closings($edit)), fn (?string $closing) => $closing !== null);
-        $after = ['runs' => $this->parts->runs($edit), ...$this->parts->allBeside($edit), 'closings' => $closings, 'marks' => LayoutParts::marks(is_array($edit->value) ? $edit->value['marks'] ?? [] : []) + $layout['marks']] + $layout;
+        $after = ['runs' => $this->parts->runs($edit), ...$this->parts->allBeside($edit), 'surfaces' => $this->surfaces->whole($edit), 'closings' => $closings, 'marks' => LayoutParts::marks(is_array($edit->value) ? $edit->value['marks'] ?? [] : []) + $layout['marks']] + $layout;
         LayoutParts::bearEachIdOnce($edit->path, $after);
 
         return [$after, self::puttingBack($layout, $after)];
@@ -104,7 +115,7 @@ final readonly class LayoutChoices
             $closings[$edge] = $layout['closings'][$edge] ?? null;
         }
 
-        return new Edit('layout.put', ['runs' => $layout['runs']] + array_intersect_key($layout, LayoutDocument::BESIDE) + ($closings === [] ? [] : ['closings' => $closings]) + ($layout['marks'] === [] ? [] : ['marks' => $layout['marks']]));
+        return new Edit('layout.put', ['runs' => $layout['runs'], 'surfaces' => $layout['surfaces']] + array_intersect_key($layout, LayoutDocument::BESIDE) + ($closings === [] ? [] : ['closings' => $closings]) + ($layout['marks'] === [] ? [] : ['marks' => $layout['marks']]));
     }
 
     /**
@@ -126,13 +137,18 @@ final readonly class LayoutChoices
     private function field(array $layout, Edit $edit, string $list, string $id, string $name): array
     {
         $target = self::target($layout, $list, $id) ?? throw new InvalidChoice($edit->path, 'What this would change is not there any more.');
-        if (isset(LayoutDocument::BESIDE[$list]) && $name === '' && $edit->value === null) {
+        if ((isset(LayoutDocument::BESIDE[$list]) || $list === 'surfaces') && $name === '' && $edit->value === null) {
             $after = array_replace($layout, [$list => array_values(array_filter($layout[$list], fn (array $entry) => $entry['id'] !== $id))]);
 
             return [$after, self::puttingBack($layout, $after)];
         }
         if ($name === 'with' || str_starts_with($name, 'with.')) {
             return $this->set($layout, $edit, $list, $target, substr($name, strlen('with.')));
+        }
+        if ($list === 'surfaces' && str_starts_with($name, 'on.')) {
+            [$placed, $inverse] = $this->surfaces->placed($target, $edit, substr($name, strlen('on.')));
+
+            return [self::with($layout, $list, $id, $placed), $inverse];
         }
         if ($list === 'tiers' && $name === 'holds') {
             $inverse = new Edit($edit->path, $target['holds']);
@@ -176,7 +192,7 @@ final readonly class LayoutChoices
      */
     private function set(array $layout, Edit $edit, string $list, array $target, string $name): array
     {
-        if ($list !== 'tiers' && ! isset(LayoutDocument::BESIDE[$list])) {
+        if ($list !== 'tiers' && $list !== 'surfaces' && ! isset(LayoutDocument::BESIDE[$list])) {
             throw new InvalidChoice($edit->path, sprintf('“%s” is not a field of a layout.', $edit->path));
         }
         $given = $name !== '' ? [$name => $edit->value] : (is_array($edit->value) ? $edit->value : []);
@@ -192,7 +208,7 @@ final readonly class LayoutChoices
      */
     private static function target(array $layout, string $list, string $id): ?array
     {
-        if ($list === 'runs' || isset(LayoutDocument::BESIDE[$list])) {
+        if ($list === 'runs' || $list === 'surfaces' || isset(LayoutDocument::BESIDE[$list])) {
             return array_column($layout[$list], null, 'id')[$id] ?? null;
         }
         if ($list === 'bays') {
@@ -214,7 +230,7 @@ final readonly class LayoutChoices
     private static function with(array $layout, string $list, string $id, array $changed): array
     {
         $put = fn (array $entries) => array_map(fn (array $entry) => $entry['id'] === $id ? $changed : $entry, $entries);
-        if ($list === 'runs' || isset(LayoutDocument::BESIDE[$list])) {
+        if ($list === 'runs' || $list === 'surfaces' || isset(LayoutDocument::BESIDE[$list])) {
             return array_replace($layout, [$list => $put($layout[$list])]);
         }
         $layout['runs'] = array_map(fn (array $run) => array_replace($run, ['bays' => $list === 'bays' ? $put($run['bays']) : array_map(fn (array $bay) => array_replace($bay, ['tiers' => $put($bay['tiers'])]), $run['bays'])]), $layout['runs']);
@@ -253,7 +269,7 @@ final readonly class LayoutChoices
     {
         $parts = explode('.', $edit->path);
         $action = is_array($edit->value) && is_string($edit->value['action'] ?? null) ? $edit->value['action'] : '';
-        $of = ['runs' => 'run', 'bays' => 'bay', 'tiers' => 'tier', 'members' => 'worktop or plinth', 'fronts' => 'front', 'options' => 'box'][$parts[1] ?? ''] ?? null;
+        $of = ['runs' => 'run', 'bays' => 'bay', 'tiers' => 'tier', 'members' => 'worktop or plinth', 'fronts' => 'front', 'options' => 'box', 'surfaces' => 'wall'][$parts[1] ?? ''] ?? null;
         $field = ['size' => $of === 'bay' ? 'width' : 'height', 'joined' => 'shared board', 'holds' => 'use', 'snap' => 'alignment'][$parts[3] ?? ''] ?? str_replace('_', ' ', $parts[4] ?? ['with' => 'settings'][$parts[3] ?? ''] ?? $parts[3] ?? 'whole');
 
         return match ($parts[1] ?? '') {
@@ -275,7 +291,7 @@ final readonly class LayoutChoices
     public static function touched(array $before, array $after, Edit $edit): array
     {
         $parts = explode('.', $edit->path);
-        if (in_array($parts[1] ?? '', ['', 'do', 'put'], true) || (isset(LayoutDocument::BESIDE[$parts[1]]) && count($parts) === 3)) {
+        if (in_array($parts[1] ?? '', ['', 'do', 'put'], true) || ((isset(LayoutDocument::BESIDE[$parts[1]]) || $parts[1] === 'surfaces') && count($parts) === 3)) {
             $ids = ['layout', ...self::closingsThatDiffer($before, $after)];
             foreach ([$before, $after] as $layout) {
                 foreach ($layout['runs'] as $run) {

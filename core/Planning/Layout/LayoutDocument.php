@@ -21,7 +21,7 @@ final class LayoutDocument
     /** @return array<string, mixed> a space in which nothing is planned yet */
     public static function none(): array
     {
-        return ['runs' => [], 'members' => [], 'fronts' => [], 'options' => [], 'closings' => [], 'openings' => [], 'marks' => []];
+        return ['runs' => [], 'members' => [], 'fronts' => [], 'options' => [], 'surfaces' => [], 'closings' => [], 'openings' => [], 'marks' => []];
     }
 
     /**
@@ -79,7 +79,7 @@ final class LayoutDocument
      */
     public static function ids(array $layout): array
     {
-        $ids = array_merge([], ...array_map(fn (string $list) => array_column($layout[$list] ?? [], 'id'), array_keys(self::BESIDE)));
+        $ids = array_merge([], ...array_map(fn (string $list) => array_column($layout[$list] ?? [], 'id'), [...array_keys(self::BESIDE), 'surfaces']));
         foreach ($layout['runs'] as $run) {
             array_push($ids, ...self::idsOfRun($run));
         }
@@ -129,7 +129,7 @@ final class LayoutDocument
         foreach (self::ids($layout) as $id) {
             $names[$id] = $next();
         }
-        $renamed = ['runs' => self::replaced($layout['runs'], $names)] + array_map(fn (string $list) => self::replaced($layout[$list], $names), array_combine(array_keys(self::BESIDE), array_keys(self::BESIDE))) + ['openings' => $layout['openings']];
+        $renamed = ['runs' => self::replaced($layout['runs'], $names)] + array_map(fn (string $list) => self::replaced($layout[$list], $names), array_combine(array_keys(self::BESIDE), array_keys(self::BESIDE))) + ['surfaces' => self::replaced($layout['surfaces'], $names), 'openings' => $layout['openings']];
         $renamed['closings'] = [];
         foreach ($layout['closings'] as $edge => $closing) {
             [$side, $owner] = explode(':', (string) $edge, 2);

@@ -12,7 +12,7 @@ use Incastro\Units\Family;
 /** Takes the parts of a layout that an edit puts in whole, and checks each: its fields, how many there are, and their ids. */
 final readonly class LayoutParts
 {
-    public function __construct(private LayoutFields $fields, private UnitChoices $units)
+    public function __construct(private LayoutFields $fields, private UnitChoices $units, private LayoutSurfaces $surfaces)
     {
     }
 
@@ -21,7 +21,7 @@ final readonly class LayoutParts
     {
         $value = is_array($edit->value) ? $edit->value : [];
         $whole = [
-            'runs' => $this->runs($edit), ...$this->allBeside($edit),
+            'runs' => $this->runs($edit), ...$this->allBeside($edit), 'surfaces' => $this->surfaces->whole($edit),
             'closings' => array_filter($this->closings($edit), fn (?string $closing) => $closing !== null),
             'openings' => array_values(array_filter(is_array($value['openings'] ?? null) ? $value['openings'] : [], is_string(...))),
             'marks' => self::marks($value['marks'] ?? []),
@@ -47,7 +47,7 @@ final readonly class LayoutParts
     /** @return array<string, string> by owner, those that are marks at all */
     public static function marks(mixed $value): array
     {
-        return array_filter(is_array($value) ? $value : [], fn (mixed $mark) => is_string($mark) && preg_match('/^[BEFPSW][1-9]\d{0,3}[a-z]?$/', $mark) === 1);
+        return array_filter(is_array($value) ? $value : [], fn (mixed $mark) => is_string($mark) && preg_match('/^[BCEFPSW][1-9]\d{0,3}[a-z]?$/', $mark) === 1);
     }
 
     /** @return list<array<string, mixed>> */

@@ -10,6 +10,7 @@ use Incastro\Fit\Holds\ChangesBox;
 use Incastro\Fit\Holds\ClosesOpenings;
 use Incastro\Fit\Holds\HoldsCell;
 use Incastro\Fit\Holds\HoldsOpening;
+use Incastro\Fit\Holds\LiesOnSurface;
 use Incastro\Fit\Holds\SpansCells;
 use Incastro\Fit\Layout\Bay;
 use Incastro\Fit\Layout\Front;
@@ -19,6 +20,7 @@ use Incastro\Fit\Layout\Option;
 use Incastro\Fit\Layout\Run;
 use Incastro\Fit\Layout\RunEnd;
 use Incastro\Fit\Layout\Size;
+use Incastro\Fit\Layout\Surface;
 use Incastro\Fit\Layout\Tier;
 use Incastro\Fit\Layout\TopForm;
 use Incastro\Measure\Length;
@@ -56,9 +58,18 @@ final readonly class LayoutReader
     /** @param array<string, mixed> $layout */
     private function layout(array $layout): Layout
     {
-        $members = $unknown = [];
+        $members = $unknown = $surfaces = [];
+        foreach ($layout['surfaces'] ?? [] as $entry) {
+            $holds = $this->unit($entry);
+            $on = array_map(self::length(...), array_diff_key($entry['on'], ['wall' => 1]));
+            if ($holds instanceof LiesOnSurface) {
+                $surfaces[] = new Surface($entry['id'], $holds, $entry['on']['wall'], $on['from'], $on['to'], $on['foot'], $on['head']);
+            } else {
+                $unknown[$entry['id']] = $entry['kind'];
+            }
+        }
         $covered = $fronts = $options = [];
-        foreach ($layout['options'] as $entry) {
+        foreach ($layout['options'] ?? [] as $entry) {
             $holds = $this->unit($entry);
             if (! $holds instanceof ChangesBox) {
                 $unknown[$entry['id']] = $entry['kind'];
@@ -95,6 +106,7 @@ final readonly class LayoutReader
             array_values($layout['openings']),
             $layout['marks'] ?? [],
             $unknown,
+            $surfaces,
         );
     }
 

@@ -79,6 +79,7 @@ final readonly class Marking
             JointKind::Dado => [[], $this->band(MarkKind::Dado, $contact, $a, $b, $joint->shares)],
             JointKind::Glue => [[], $joint->shares > 0.0 ? $this->band(MarkKind::Groove, $contact, $a, $b, $joint->shares) : []],
             JointKind::Pins => [[], $this->pins($contact, $a, $b)],
+            JointKind::Nails => [[], []],
         };
 
         return [self::inWood($marks[0], $a->piece), self::inWood($marks[1], $b->piece)];

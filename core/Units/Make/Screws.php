@@ -29,6 +29,9 @@ final readonly class Screws
 
     private const WALLBOARD = 12.5;
 
+    /** From stud to stud where nobody looked for them, mm. */
+    private const STUDS = 400.0;
+
     /** Lengths that screws are sold in, mm and sixteenths of an inch. */
     private const METRIC = [16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100];
 
@@ -51,14 +54,25 @@ final readonly class Screws
             JointKind::Pocket => [new Hardware('pocket screw, '.self::pocket(min($ta, $tb), $format), count(Marking::pockets(self::lines($a, $b)[0], $format->unit)), $joint->use)],
             JointKind::Screws => [new Hardware($isFaceToFace ? self::longest(4.0, $ta + $tb - self::LEFT, $format) : self::shortest(4.0, $ta + ($format->unit->isMetric() ? 25.0 : 25.4), $format), self::through($a, $b, $format), $joint->use)],
             JointKind::Pins => [new Hardware('shelf pin', self::PINS_PER_END, $joint->use)],
-            JointKind::Glue, JointKind::Dado, JointKind::Hinge, JointKind::Slide => [],
+            JointKind::Glue, JointKind::Nails, JointKind::Dado, JointKind::Hinge, JointKind::Slide => [],
         };
     }
 
     /** What fixes a cleat to the studs of a wall with a board on it, or as near as the wall's kind allows. */
     public static function toWall(Piece $cleat, string $use, LengthFormat $format): Hardware
     {
-        return new Hardware(self::longest(5.0, $cleat->thickness->toDouble() + self::WALLBOARD + self::IN_STUD, $format), count(Marking::pockets($cleat->length->result->toDouble(), $format->unit)), $use);
+        return self::intoStuds($cleat, count(Marking::pockets($cleat->length->result->toDouble(), $format->unit)), $use, $format);
+    }
+
+    /** What fixes a batten, which carries little: one at each stud, and at its ends. */
+    public static function toStuds(Piece $batten, string $use, LengthFormat $format): Hardware
+    {
+        return self::intoStuds($batten, 1 + (int) ceil($batten->length->result->toDouble() / self::STUDS), $use, $format);
+    }
+
+    private static function intoStuds(Piece $piece, int $count, string $use, LengthFormat $format): Hardware
+    {
+        return new Hardware(self::longest(5.0, $piece->thickness->toDouble() + self::WALLBOARD + self::IN_STUD, $format), $count, $use);
     }
 
     private static function through(Placed $a, Placed $b, LengthFormat $format): int

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Shell;
 
-use Incastro\Fit\FittedRun;
 use Incastro\Fit\Terms;
 use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Axis;
@@ -18,6 +17,7 @@ use Incastro\Pieces\Works\Cut;
 use Incastro\Pieces\Works\CutFor;
 use Incastro\Pieces\Works\Work;
 use Incastro\Rules\Materials\Purpose;
+use Incastro\Survey\Room\RunFrame;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingRule;
 use Incastro\Units\Assembly;
@@ -40,15 +40,18 @@ final readonly class CutAround
     /** A slot longer than this is no slot: the piece is split through the hole's centre instead, mm. */
     private const LONGEST_SLOT = 200.0;
 
+    /** How far before a thing what lies on its wall is opened for it, mm. */
+    private const BEFORE = 100.0;
+
     /** Beyond every piece, mm. */
     private const FAR = 1e5;
 
     private ThingPlace $places;
 
     /** @param list<string> $openings */
-    public function __construct(private FittedRun $run, private Terms $terms, private array $openings)
+    public function __construct(RunFrame $frame, private Terms $terms, private array $openings)
     {
-        $this->places = new ThingPlace($terms->room, $run->frame);
+        $this->places = new ThingPlace($terms->room, $frame);
     }
 
     public function all(Assembly $assembly): Assembly
@@ -62,9 +65,11 @@ final readonly class CutAround
             }
             $clearance = $this->places->clearance($thing, $this->terms->rules, $isOpened);
             $block = $this->places->block($thing)->grown($clearance);
+            // What lies on the wall is opened for what is in it, also where it passes before that.
+            $before = new Block($block->u0, $block->u1, $block->v0, $block->v1 + ($isOpened ? self::BEFORE : 0.0), $block->z0, $block->z1);
             $next = [];
             foreach ($placed as $one) {
-                $parts = $one->bounds->meets($block, 0.0) ? $this->cut($one, $thing, $block, $clearance) : [$one];
+                $parts = $one->bounds->meets($one->part === Part::Cladding ? $before : $block, 0.0) ? $this->cut($one, $thing, $block, $clearance) : [$one];
                 array_push($next, ...$parts);
                 if (count($parts) !== 1 || $parts[0]->piece->key !== $one->piece->key) {
                     $became[$one->piece->key] = array_map(fn (Placed $part) => $part->piece->key, $parts);
@@ -123,7 +128,7 @@ final readonly class CutAround
             return $this->parted($placed, Polygon::rectangle($x0, -self::FAR, $x1 - $x0, 2 * self::FAR), new CutFor(Cut::Stop, $thing->id, $thing->name)) ?: [];
         }
         $isThrough = $thing->kind->isRound() && ! in_array($thing->runs(), [self::direction($placed->length), self::direction($placed->width)], true);
-        if ($placed->part === Part::Back) {
+        if ($placed->part === Part::Back || $placed->part === Part::Cladding) {
             return $this->cutBack($placed, $thing, $form, $isThrough, $clearance);
         }
         if ($placed->width !== Axis::V || $placed->pose->width->y < 0.0 || $y1 > $wide - self::LEFT) {

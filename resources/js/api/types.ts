@@ -255,6 +255,7 @@ export interface FitStation {
   ready: boolean
   empty: boolean
   runs: FitRun[]
+  surfaces: FitSurface[]
   carried: Carried[]
   decisions: Record<string, Working>
   findings: Finding[]
@@ -272,6 +273,18 @@ export interface LayoutSketch {
   sheets: number
   /** The first run, and where there are more of them all from above. */
   drawings: Drawing[]
+}
+
+/** What lies on a wall. */
+export interface FitSurface {
+  id: string
+  mark: string
+  wall: number
+  name: string
+  holds: Held
+  width: Working
+  height: Working
+  drawing: Drawing
 }
 
 export interface Piece {
@@ -447,6 +460,10 @@ export interface LayoutRun {
 export interface Layout {
   runs: LayoutRun[]
   members: { id: string; kind: string; cells: string[]; with: Record<string, unknown> }[]
+  surfaces: {
+    id: string
+    on: Record<'from' | 'to' | 'foot' | 'head', StoredLength | null> & { wall: number }
+  }[]
   closings: Record<string, string>
   openings: string[]
 }

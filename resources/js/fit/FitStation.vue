@@ -15,6 +15,7 @@ import CellPanel from './CellPanel.vue'
 import GapLedger from './GapLedger.vue'
 import GoingIn from './GoingIn.vue'
 import RunPanel from './RunPanel.vue'
+import SurfacePanel from './SurfacePanel.vue'
 import StartingLayouts from './StartingLayouts.vue'
 import TemplateMenu from './TemplateMenu.vue'
 import { useLayout } from './useLayout'
@@ -167,6 +168,7 @@ function select(ref: string): void {
       <FindingList :findings="clashes" label="What clashes" />
       <CellPanel :station="station" :layout="layout" />
       <RunPanel :station="station" :layout="layout" />
+      <SurfacePanel :station="station" :layout="layout" />
       <GoingIn :carried="station.carried" />
       <section class="card notes">
         <h3>Mind</h3>

@@ -79,6 +79,9 @@ final class EveryUnitTest extends TestCase
 
             return ['runs' => [Doc::run('r', 0, $bays)], 'members' => [Recipe::plinth('p', ['a', 'b'])], 'fronts' => $fronts] + Doc::none();
         }
+        if (Kinds::standard()->family($kind) === Family::Surface) {
+            return ['surfaces' => [['id' => 's'] + Doc::holds($kind, $with) + ['on' => ['wall' => 0, 'from' => null, 'to' => null, 'foot' => null, 'head' => null]]]] + Doc::none();
+        }
         if (Kinds::standard()->family($kind) === Family::Option) {
             $box = fn (string $tier) => Doc::tier($tier, ['holds' => Recipe::box(1, 1)] + $low);
             $options = array_map(fn (string $cell) => array_replace(Doc::member("option-$cell", $kind, [$cell]), ['with' => $with]), ['a-1', 'b-1']);

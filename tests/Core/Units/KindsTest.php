@@ -8,6 +8,7 @@ use Incastro\Exchange\UnitWriter;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Layout\LayoutReader;
 use Incastro\Rules\Finding;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\Blueprint;
 use Incastro\Survey\Space\EdgeKind;
 use Incastro\Survey\Things\ThingKind;
@@ -38,8 +39,8 @@ final class KindsTest extends TestCase
     {
         $classes = array_map(fn (Blueprint $one) => $one->class, Kinds::standard()->of(...Family::cases()));
         $kinds = array_map(fn (Blueprint $one) => $one->about->kind, Kinds::standard()->of(...Family::cases()));
-        // A house has doors too: words of its things and of the edges of a plan are no units there.
-        $kinds = array_filter($kinds, fn (string $kind) => ThingKind::tryFrom($kind) === null && EdgeKind::tryFrom($kind) === null);
+        // A house has doors too: words of its things, of the edges of a plan and of what materials are for are no units there.
+        $kinds = array_filter($kinds, fn (string $kind) => ThingKind::tryFrom($kind) === null && EdgeKind::tryFrom($kind) === null && Purpose::tryFrom($kind) === null);
         $wrong = [];
         foreach (['core' => 'php', 'app' => 'php', 'resources/js' => '(?:vue|ts)'] as $folder => $suffix) {
             $root = dirname(__DIR__, 3)."/$folder";
@@ -89,7 +90,7 @@ final class KindsTest extends TestCase
         $told = array_column((new UnitWriter($job->format, $job->rules, $job->materials))->all(), null, 'kind');
         // Two shelves of 18 and three openings of 100 that a hand gets into: 336.
         self::assertEquals((object) ['width' => [['nm' => 100_000_000, 'text' => '100 mm'], null], 'height' => [['nm' => 336_000_000, 'text' => '336 mm'], null], 'depth' => [['nm' => 150_000_000, 'text' => '150 mm'], null]], $told['shelves']['demand']);
-        self::assertSame(['inside', 'front', 'cell', 'member', 'option'], array_values(array_unique(array_column($told, 'family'))));
+        self::assertSame(['inside', 'front', 'cell', 'member', 'option', 'surface'], array_values(array_unique(array_column($told, 'family'))));
         self::assertSame(['under', 'over', 'beside'], [$told['plinth']['form'], $told['worktop']['form'], $told['end-panel']['form']]);
     }
 }

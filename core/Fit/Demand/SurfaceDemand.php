@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Fit\Demand;
+
+use Incastro\Measure\Length;
+
+/** What lies on a wall asks of it: how much of it at least, and how far it then stands out. */
+final readonly class SurfaceDemand
+{
+    public function __construct(public Extent $width, public Extent $height, public Length $thickness)
+    {
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Fit;
+
+use Incastro\Fit\Demand\Extent;
+use Incastro\Fit\Layout\Surface;
+use Incastro\Measure\Length;
+use Incastro\Measure\Working;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
+use Incastro\Rules\Finding;
+use Incastro\Rules\WayOut;
+use Incastro\Survey\Room\RunFrame;
+
+/** Places what lies on a wall: where no end was chosen, as far as the wall, the floor and the ceiling leave it free. */
+final readonly class SurfaceFitter
+{
+    public function __construct(private Terms $terms)
+    {
+    }
+
+    public function fit(Surface $surface, string $mark): FittedSurface
+    {
+        $frame = $this->terms->room->frame($surface->wall);
+        $long = $frame->length();
+        $floors = array_map(fn (float $u) => $frame->floorAt($u, 0.0), [0.0, $long / 2, $long]);
+        $foot = $surface->foot?->toDouble() ?? max($floors);
+        $ends = [$surface->from?->toDouble() ?? 0.0, $surface->to?->toDouble() ?? $long];
+        $heads = array_map(fn (float $u) => $frame->ceilingAt($u, 0.0), $frame->ceilingBreaks($ends[0], $ends[1], 0.0));
+        $head = $surface->head?->toDouble() ?? min($heads);
+        $heights = [$foot, ...$frame->bendsBetween($foot, max($foot, $head)), $head];
+        $lefts = array_map(fn (float $z) => $frame->leftAt(0.0, $z), $heights);
+        $left = $surface->from?->toDouble() ?? max($lefts);
+        $right = $surface->to?->toDouble() ?? min(array_map(fn (float $z) => $frame->rightAt(0.0, $z), $heights));
+        $width = Working::start($surface->from === null && $surface->to === null ? 'clear width of the wall' : 'from end to end along the wall', Length::ofDouble($right - $left));
+        $height = Working::start($surface->foot === null && $surface->head === null ? 'clear height of the wall' : 'from foot to head', Length::ofDouble($head - $foot));
+        $v = $right > $left && $head > $foot ? max(0.0, $frame->backBulge($left, $right, $foot, $head)) : 0.0;
+
+        return new FittedSurface(
+            $surface,
+            $mark,
+            $frame,
+            $left,
+            $foot,
+            $v,
+            $width,
+            $height,
+            $this->findings($surface, $width, $height, $frame),
+        );
+    }
+
+    /** @return list<Finding> */
+    private function findings(Surface $surface, Working $width, Working $height, RunFrame $frame): array
+    {
+        $demand = $surface->holds->demand($this->terms->rules, $this->terms->materials);
+        $short = fn (Extent $extent, Working $size, string $what): array => $extent->least->isGreaterThan($size->result)
+            ? [Finding::clash(Code::TooSmall, sprintf('On the %s it is %s %s: %s.', $this->terms->room->shape->wallName($frame->wall), $this->terms->format->write($size->result), $what, sprintf($extent->why, $this->terms->format->write($extent->least))), $surface->id)
+                ->withWaysOut([new WayOut('Take it away', Edits::withoutSurface($surface->id))])]
+            : [];
+
+        return [...$short($demand->width, $width, 'wide'), ...$short($demand->height, $height, 'high')];
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Units\Sites;
+
+use Incastro\Fit\FittedSurface;
+use Incastro\Fit\Terms;
+use Incastro\Geometry\Pose;
+use Incastro\Geometry\Way;
+use Incastro\Pieces\Piece;
+use Incastro\Units\Make\Workshop;
+use Incastro\Units\Part;
+use Incastro\Units\Placed;
+
+/** The part of a wall that something lies on: x along it from its left end, y out from where it begins, z up from its foot; mm. */
+final readonly class SurfaceSite
+{
+    public Workshop $make;
+
+    public function __construct(public FittedSurface $place, public Terms $terms)
+    {
+        $this->make = new Workshop($place->surface->id, $place->mark, $terms->materials, $terms->format);
+    }
+
+    /** A piece whose blank has its corner at a place of the surface, its thickness out of it. */
+    public function placed(Piece $piece, float $x, float $y, float $z, Way $length, Way $width, Part $part): Placed
+    {
+        return new Placed($piece, Pose::at($this->place->u + $x, $this->place->v + $y, $this->place->z + $z, $length, $width, Way::Out), $part, $this->place->surface->id);
+    }
+}

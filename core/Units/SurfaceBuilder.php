@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Units;
+
+use Incastro\Fit\FittedSurface;
+use Incastro\Fit\Terms;
+use Incastro\Units\Shell\CutAround;
+use Incastro\Units\Sites\SurfaceSite;
+
+/** Builds what lies on a wall, cut around what is there. */
+final readonly class SurfaceBuilder
+{
+    /** @param list<string> $openings things for which an opening is cut in what covers them */
+    public function __construct(private Terms $terms, private array $openings)
+    {
+    }
+
+    public function build(FittedSurface $surface): Assembly
+    {
+        $holds = $surface->surface->holds;
+        $built = $holds instanceof SurfaceUnit && $surface->findings === [] ? $holds->build(new SurfaceSite($surface, $this->terms)) : new Assembly([]);
+
+        return (new CutAround($surface->frame, $this->terms, $this->openings))->all($built);
+    }
+}
