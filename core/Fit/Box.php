@@ -14,7 +14,7 @@ use Incastro\Measure\Working;
 /**
  * A box in its run: outer sizes as decided, with their workings, and where it stands in the run's frame (u from the left, v of
  * its back, z above the datum). It holds a column for every bay and an opening for every tier that share its boards. Its
- * height is that of its highest side. Its mark is what is written on the wood: "B2".
+ * height is that of its highest side. Its mark is what is written on the wood: "B2". One that is open has no top of its own.
  */
 final readonly class Box
 {
@@ -30,6 +30,7 @@ final readonly class Box
         public Working $depth,
         public BoxTop $top,
         public array $columns,
+        public bool $isOpen = false,
     ) {
     }
 

@@ -39,7 +39,10 @@ final class BoxMaker
 
     private Length $board;
 
-    /** @param array<string, float> $worktops thickness in mm of a worktop over a tier */
+    /**
+     * @param  array<string, float>  $worktops  thickness in mm of a worktop over a tier
+     * @param  list<string>  $opened  tiers whose boxes have no top
+     */
     public function __construct(
         private readonly Terms $terms,
         private readonly Headroom $headroom,
@@ -47,6 +50,7 @@ final class BoxMaker
         private readonly Working $depth,
         private readonly float $back,
         private readonly array $worktops,
+        private readonly array $opened = [],
     ) {
         $this->board = $terms->materials->carcass->thickness;
     }
@@ -133,13 +137,25 @@ final class BoxMaker
         }
         $columns = $this->columns($group, $divisions, $k, $outer);
         $box = $columns === [] || $depth->result->toDouble() < 2 * self::THINNEST ? null
-            : new Box($tier->id, $this->marks->of('B', $tier->id), $first->u - $around, $v, $z, $outer, $height, $depth, $top, $columns);
+            : new Box($tier->id, $this->marks->of('B', $tier->id), $first->u - $around, $v, $z, $outer, $height, $depth, $top, $columns, $this->isOpen($group, $k) && ! $top->isRaked() && ! $top->isSloped());
         if ($box === null) {
             $this->findings[] = $this->tooThin($group, $k, $outer, $height);
         } else {
             $this->boxes[] = $box;
         }
         $this->cellsOf($group, $divisions, $k, $z, $box, [$left, $right, $high], [$v, $face]);
+    }
+
+    /** @param non-empty-list<FittedBay> $group */
+    private function isOpen(array $group, int $k): bool
+    {
+        $highest = array_map(function (FittedBay $bay) use ($k): string {
+            $stack = $bay->bay->stacks()[$k];
+
+            return $stack[count($stack) - 1]->id;
+        }, $group);
+
+        return array_intersect($highest, $this->opened) !== [];
     }
 
     /** @return array{BoxTop, float} the outline above, and where the back stands */

@@ -6,6 +6,7 @@ namespace Incastro\Fit;
 
 use Incastro\Fit\Demand\MemberDemand;
 use Incastro\Fit\Demand\MemberForm;
+use Incastro\Fit\Holds\OpensBoxes;
 use Incastro\Fit\Holds\SpansCells;
 use Incastro\Fit\Layout\Layout;
 use Incastro\Fit\Layout\Member;
@@ -103,6 +104,12 @@ final readonly class Members
         }
 
         return $thick;
+    }
+
+    /** @return list<string> tiers whose boxes have no top of their own */
+    public function opened(): array
+    {
+        return array_merge([], ...array_map(fn (Member $member) => $member->holds instanceof OpensBoxes ? $member->cells : [], $this->of(MemberForm::Over)));
     }
 
     /**
@@ -213,6 +220,9 @@ final readonly class Members
                     continue;
                 }
                 $box = self::around($cell, $boxes);
+                if ($box === null && $member->holds instanceof OpensBoxes) {
+                    continue;
+                }
                 $top = $box?->highest() ?? $cell->z + min($cell->left, $cell->right);
                 [$from, $to] = self::across($cell, $box, $this->terms->board());
                 $row = $rows === [] ? null : $rows[count($rows) - 1];

@@ -129,7 +129,7 @@ final class RunFitter
         $groups = $this->run->groups();
         $board = $this->terms->materials->carcass->thickness;
         $across = $this->divided($width, $groups, $left, $board);
-        $maker = new BoxMaker($this->terms, $headroom, $this->marks, $this->depth, $this->back, $this->members->worktops());
+        $maker = new BoxMaker($this->terms, $headroom, $this->marks, $this->depth, $this->back, $this->members->worktops(), $this->members->opened());
         $u = $left + ($this->ends->isWall('left') && $this->ends->isWall('right') ? $across->left->toDouble() / 2 : 0.0);
         $start = $u;
         $bays = $fittedGroups = [];

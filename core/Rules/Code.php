@@ -42,6 +42,8 @@ enum Code: string
     case KneesHigh = 'knees-high';
     case KneesWide = 'knees-wide';
     case MemberNoRoom = 'member-no-room';
+    case LidHeavy = 'lid-heavy';
+    case LidSafety = 'lid-safety';
     case NoSlideFits = 'no-slide-fits';
     case NoStock = 'no-stock';
     case OutOfReach = 'out-of-reach';

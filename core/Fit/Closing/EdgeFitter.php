@@ -12,6 +12,7 @@ use Incastro\Fit\FittedWorktop;
 use Incastro\Fit\Layout\Layout;
 use Incastro\Fit\Layout\TopForm;
 use Incastro\Fit\Terms;
+use Incastro\Rules\Parameters\Blueprint;
 use Incastro\Rules\Rule;
 
 /** Finds every edge of a run that stands against the house, and closes it. */
@@ -143,7 +144,7 @@ final readonly class EdgeFitter
     /** @return list<FittedEdge> */
     private function ofWorktop(FittedWorktop $worktop): array
     {
-        $name = 'Worktop '.$worktop->mark;
+        $name = Blueprint::of($worktop->holds::class)->about->label.' '.$worktop->mark;
         $edges = $worktop->meetsBack ? [$this->fitting(Side::Back, $worktop->id, "$name to the wall behind", $this->gaps->back($worktop->u, $worktop->end(), $worktop->v, $worktop->z), $this->gaps->backOffsets($worktop->z))] : [];
         foreach ([[Side::Left, $worktop->meetsLeft, $worktop->u], [Side::Right, $worktop->meetsRight, $worktop->end()]] as [$side, $meets, $u]) {
             if ($meets) {

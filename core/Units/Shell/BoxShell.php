@@ -145,7 +145,11 @@ final readonly class BoxShell
     {
         $height = Working::start('height of the box', $this->box->outerHeight());
 
-        return $isSide ? $height : $height->minusTimes('bottom and top', 2, $this->terms->materials->carcass->thickness);
+        return match (true) {
+            $isSide => $height,
+            $this->box->isOpen => $height->minus('bottom', $this->terms->materials->carcass->thickness),
+            default => $height->minusTimes('bottom and top', 2, $this->terms->materials->carcass->thickness),
+        };
     }
 
     /** To its long point: the face that stands under the higher end of the rake. */
@@ -195,12 +199,13 @@ final readonly class BoxShell
         return new Placed($piece, Pose::at($this->box->u + $this->t - $this->joints->deep()->toDouble(), $this->v, $z, Way::Right, Way::Out, Way::Up), Part::Body, $this->box->id);
     }
 
-    /** @return non-empty-list<Placed> */
+    /** @return list<Placed> */
     private function tops(): array
     {
         $top = $this->box->top;
 
         return match (true) {
+            $this->box->isOpen => [],
             $top->isRaked() => [$this->rakedTop()],
             $top->isSloped() => $this->slopedTops(),
             default => [$this->between('top', 'Top', $this->box->highest() - $this->t)],
