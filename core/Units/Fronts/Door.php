@@ -15,6 +15,7 @@ use Incastro\Geometry\Solid;
 use Incastro\Geometry\Vector;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
+use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Works\Finish;
@@ -29,6 +30,7 @@ use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
+use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
@@ -38,6 +40,7 @@ use Incastro\Units\Hand;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
+use Incastro\Units\Mount;
 use Incastro\Units\Movement;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
@@ -45,8 +48,8 @@ use Incastro\Units\Pull;
 use Incastro\Units\Sites\OpeningSite;
 
 /**
- * One leaf or two inside the face frame, on concealed hinges, cut to the rake where its opening is. A leaf is as large as its
- * opening less the reveal all round; two share what is between them.
+ * One leaf or two inside the face frame or over it, on concealed hinges, cut to the rake where its opening is. A leaf is as large
+ * as its opening less the reveal all round, or with its lap all round; two share what is between them.
  */
 #[About('door', 'Door', 'Closes the opening with one leaf or two.', 'Doors')]
 final readonly class Door implements FrontUnit
@@ -73,28 +76,35 @@ final readonly class Door implements FrontUnit
         #[When('leaves', 1)]
         public Hand $hand,
         #[Choice('Opened by', Pull::Bar)] public Pull $pull,
+        #[Choice('Closes', Mount::Inset)] public Mount $mount,
+        #[Size('Laps over the frame', ['12.7', '1/2'], 5, 18)]
+        #[When('mount', Mount::Overlay)]
+        public Length $lap,
     ) {
     }
 
     public function demand(HouseRules $rules, Catalogue $materials): FrontDemand
     {
-        $least = Length::ofDouble(self::LEAST)->plus($rules->get(Rule::DoorReveal)->times(2));
+        $isInset = $this->mount === Mount::Inset;
+        $least = $isInset ? Length::ofDouble(self::LEAST)->plus($rules->get(Rule::DoorReveal)->times(2)) : Length::ofDouble(self::LEAST);
 
         return new FrontDemand(
             Extent::atLeast($least->times($this->leaves), 'its leaves need %s'),
             Extent::atLeast($least, 'a leaf needs %s'),
-            $materials->for(Purpose::Front)->thickness->plus($rules->get(Rule::BehindFront)),
+            $isInset ? $materials->for(Purpose::Front)->thickness->plus($rules->get(Rule::BehindFront)) : Length::zero(),
         );
     }
 
     public function build(OpeningSite $site): Assembly
     {
         $rules = $site->terms->rules;
-        $between = $site->between()->minusTimes('gap left and right', 2, $rules->get(Rule::DoorReveal));
+        $between = $this->mount === Mount::Inset
+            ? $site->between()->minusTimes('gap left and right', 2, $rules->get(Rule::DoorReveal))
+            : $site->between()->plusTimes('lap left and right', 2, $this->lap);
         $width = ($this->leaves === 1 ? $between : $between->minus('gap between the leaves', $rules->get(Rule::PairGap))->dividedBy('two leaves', 2))->roundedDown($site->terms->format->fine());
         $wide = $width->result->toDouble();
         [$left, , $foot] = $site->frame();
-        $reveal = $site->terms->rule(Rule::DoorReveal);
+        $reveal = $this->within($site);
         $starts = $this->leaves === 1 ? [$left + $reveal] : [$left + $reveal, $left + $site->between()->result->toDouble() - $reveal - $wide];
         $heights = array_map(fn (float $x) => [$this->high($site, $x), $this->high($site, $x + $wide)], $starts);
         if ($wide < self::LEAST || min(array_merge(...$heights)) < self::LEAST) {
@@ -106,11 +116,28 @@ final readonly class Door implements FrontUnit
         return Assembly::all(...array_map(fn (Hand $hand, float $x) => $this->leaf($site, $hand, $width, [$this->high($site, $x), $this->high($site, $x + $wide)], $x, $foot + $reveal), $hands, $starts));
     }
 
+    /** How far its edges stand inside the face opening, mm: less than 0 where they lap over the frame. */
+    private function within(OpeningSite $site): float
+    {
+        return $this->mount === Mount::Inset ? $site->terms->rule(Rule::DoorReveal) : -$this->lap->toDouble();
+    }
+
+    /** Where its back stands: flush in the frame, or before it on its bumpers; y, mm. */
+    private function back(OpeningSite $site, float $leaf): float
+    {
+        return $this->mount === Mount::Inset ? $site->face() - $leaf : $site->face() + self::bump($site);
+    }
+
+    private static function bump(OpeningSite $site): float
+    {
+        return $site->terms->rules->unit === Unit::Inch ? 25.4 / 16 : 2.0;
+    }
+
     /** How high a leaf is at a place: what the face opening leaves, less a gap at the foot and one square to its upper edge; mm. */
     private function high(OpeningSite $site, float $x): float
     {
         [, , $foot] = $site->frame();
-        $reveal = $site->terms->rule(Rule::DoorReveal);
+        $reveal = $this->within($site);
 
         return $site->upper($x) - $foot - $reveal - $reveal * hypot(1.0, $site->upper($x + 1.0) - $site->upper($x));
     }
@@ -123,7 +150,8 @@ final readonly class Door implements FrontUnit
         $fine = $terms->format->fine();
         $wide = $width->result->toDouble();
         // One height is decided, the lower one: the other follows, so that the angle is kept.
-        $low = Working::start('height of the face opening', Length::ofDouble(min($heights) + 2 * $terms->rule(Rule::DoorReveal)))->minusTimes('gap over and under', 2, $terms->rules->get(Rule::DoorReveal))->roundedDown($fine);
+        $opening = Working::start('height of the face opening', Length::ofDouble(min($heights) + 2 * $this->within($site)));
+        $low = ($this->mount === Mount::Inset ? $opening->minusTimes('gap over and under', 2, $terms->rules->get(Rule::DoorReveal)) : $opening->plusTimes('lap over and under', 2, $this->lap))->roundedDown($fine);
         $rise = abs($heights[1] - $heights[0]);
         $high = $rise > 1e-6 ? $low->plus('higher at its high side', Length::ofDouble($rise)) : $low;
         $role = 'door-'.($hand === Hand::Left ? 'L' : 'R');
@@ -137,15 +165,19 @@ final readonly class Door implements FrontUnit
         $piece = $outline === null
             ? $site->make->moving($role, 'Door', $low, $width, Purpose::Front, Grain::Length, $works, ['on concealed hinges'], $site->mark($role))
             : $site->make->shaped($role, 'Door', $high, $width, Purpose::Front, $outline, $works, ['on concealed hinges'], $site->mark($role));
-        $placed = $site->placed($piece, $x, $site->face() - $leaf, $z, Way::Up, Way::Right, Way::Out, Part::Face);
+        $placed = $site->placed($piece, $x, $this->back($site, $leaf), $z, Way::Up, Way::Right, Way::Out, Part::Face);
         $hinges = $this->hinges($placed, $wide);
         $findings = $hinges === null ? [$this->tooHeavy($site)] : [];
         if ($this->leaves === 1 && $wide > self::WIDE && $site->opening->front !== null) {
             $findings[] = Finding::warning(Code::DoorWide, sprintf('A leaf %s wide sags and stands far out when it is open. Two leaves are lighter.', $terms->write($wide)), $site->opening->tierId)
                 ->withWaysOut([new WayOut('Make it two leaves', Edits::front($site->opening->front->id)->setting(['leaves' => 2]))]);
         }
-        $hardware = [new Hardware('concealed hinge for a face frame', $hinges ?? 5, 'doors'), ...$this->pull->bought(1, 'doors')];
-        [$swept, $lines] = $this->swing($site, $hand, $x, $wide, $z, $heights);
+        $hardware = [
+            new Hardware($this->mount === Mount::Inset ? 'concealed hinge for a face frame' : 'concealed hinge for a leaf over a face frame', $hinges ?? 5, 'doors'),
+            ...($this->mount === Mount::Overlay ? [new Hardware('bumper', 2, 'doors')] : []),
+            ...$this->pull->bought(1, 'doors'),
+        ];
+        [$swept, $lines] = $this->swing($site, $hand, $x, $this->mount === Mount::Inset ? $wide : hypot($wide, $leaf + self::bump($site)), $z, $heights, $wide);
         $ways = $this->leaves === 1 && $site->opening->front !== null ? [new WayOut('Hinge it at the '.$hand->other()->value, Edits::front($site->opening->front->id)->setting(['hand' => $hand->other()->value]))] : [];
         $movement = new Movement(sprintf('Door of %s', $site->name()), $site->opening->tierId, [$piece->key], $swept, [$lines], 0.0, $ways);
 
@@ -158,14 +190,15 @@ final readonly class Door implements FrontUnit
      * What a leaf sweeps when it opens by a right angle: round its hinged edge, in wedges that are drawn a little too large, each
      * as high as the leaf is there; and the line of all from above.
      *
+     * @param  float  $reaches  from the hinge line to its farthest corner, mm
      * @param  array{float, float}  $heights
      * @return array{non-empty-list<Solid>, list<Point>}
      */
-    private function swing(OpeningSite $site, Hand $hand, float $x, float $wide, float $z, array $heights): array
+    private function swing(OpeningSite $site, Hand $hand, float $x, float $reaches, float $z, array $heights, float $wide): array
     {
         [$hinge, $way] = $hand === Hand::Left ? [$x, 1.0] : [$x + $wide, -1.0];
         [$inner, $outer] = $hand === Hand::Left ? $heights : array_reverse($heights);
-        $radius = $wide / cos(M_PI / 4 / self::STEPS);
+        $radius = $reaches / cos(M_PI / 4 / self::STEPS);
         $pivot = $site->at($hinge, $site->face(), $z);
         $edge = fn (int $i): Vector => $site->at($hinge + $way * $radius * cos(M_PI / 2 * $i / self::STEPS), $site->face() + $radius * sin(M_PI / 2 * $i / self::STEPS), $z);
         $swept = [];

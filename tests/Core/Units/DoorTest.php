@@ -12,10 +12,10 @@ use Incastro\Planning\Recipes\Recipe;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
 use Incastro\Survey\Space\SpaceKind;
-use Incastro\Units\Fronts\Door;
 use Incastro\Units\Hand;
 use Incastro\Units\Hardware;
 use Incastro\Units\Insides\Shelves;
+use Incastro\Units\Mount;
 use Incastro\Units\Pull;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestKind;
@@ -27,7 +27,7 @@ final class DoorTest extends TestCase
     {
         // Face opening 724 × 810 at 20.3 and 27.3; 2.5 all round; the face at 554.
         $box = UnitBox::metric();
-        $one = $box->build(new Shelves(0, 2), new Door(1, Hand::Left, Pull::Bar));
+        $one = $box->build(new Shelves(0, 2), UnitBox::door(1, Hand::Left, Pull::Bar));
         $pieces = $box->pieces($one);
         self::assertSame([805.0, 719.0, [22.8, 741.8, 536.0, 554.0, 29.8, 834.8]], $pieces['door-L']);
         // Shelves stop 6 behind the leaf: 536 − 6.
@@ -36,7 +36,7 @@ final class DoorTest extends TestCase
         self::assertSame(3, array_sum(array_map(fn (Hardware $one) => str_contains($one->name, 'hinge') ? $one->quantity : 0, $one->hardware)));
         self::assertSame(['door-wide'], array_map(fn (Finding $finding) => $finding->code->value, $one->findings));
         // Two: (719 − 2.5)/2 = 358.25, down to 358; the gap between them takes the rest.
-        $pieces = $box->pieces($box->build(new Shelves(0, 2), new Door(2, Hand::Left, Pull::Bar)));
+        $pieces = $box->pieces($box->build(new Shelves(0, 2), UnitBox::door(2, Hand::Left, Pull::Bar)));
         self::assertSame([805.0, 358.0, [22.8, 380.8]], [...array_slice($pieces['door-L'], 0, 2), array_slice($pieces['door-L'][2], 0, 2)]);
         self::assertSame([383.8, 741.8], array_slice($pieces['door-R'][2], 0, 2));
     }
@@ -45,16 +45,41 @@ final class DoorTest extends TestCase
     {
         // Face opening 29 × 32 1/2 in 32 × 36: 29 − 2 · 3/32 = 28 13/16; (28 13/16 − 3/32)/2 = 14 23/64, down to 14 11/32.
         $box = new UnitBox('32', '36', '22', Unit::Inch);
-        $pieces = $box->pieces($box->build(new Shelves(0, 2), new Door(2, Hand::Left, Pull::Bar)));
+        $pieces = $box->pieces($box->build(new Shelves(0, 2), UnitBox::door(2, Hand::Left, Pull::Bar)));
         $inches = fn (string $leaf): array => array_map(fn (float $mm) => round($mm / 25.4, 6), array_slice($pieces[$leaf], 0, 2));
         self::assertSame([[32.3125, 14.34375], [32.3125, 14.34375]], [$inches('door-L'), $inches('door-R')]);
         // What rounding left goes to the gap between them: 28 13/16 − 2 · 14 11/32 = 1/8.
         self::assertEqualsWithDelta(25.4 / 8, $pieces['door-R'][2][0] - $pieces['door-L'][2][1], 0.01);
     }
 
+    public function test_a_leaf_over_the_frame_by_hand(): void
+    {
+        // Face opening 724 × 810 at 20.3 and 27.3; 12.7 over the frame all round: 749.4 × 835.4, down to 749 and 835.
+        $box = UnitBox::metric();
+        $built = $box->build(new Shelves(0, 2), UnitBox::door(1, Hand::Left, Pull::Bar, Mount::Overlay));
+        // Its back stands 2 before the face, at 554 + 2.
+        self::assertSame([835.0, 749.0, [7.6, 756.6, 556.0, 574.0, 14.6, 849.6]], $box->pieces($built)['door-L']);
+        // It takes nothing of the depth: shelves end with the boards.
+        self::assertSame(536.0, $box->pieces($built)['shelf-1'][1]);
+        $bought = array_map(fn (Hardware $one) => $one->name, $built->hardware);
+        self::assertContains('concealed hinge for a leaf over a face frame', $bought);
+        self::assertContains('bumper', $bought);
+        // Its outer corner goes round by √(749² + 20²).
+        $swept = array_reduce($built->movements[0]->swept, fn (?Block $all, Solid $one) => $all?->and($one->bounds) ?? $one->bounds);
+        self::assertEqualsWithDelta(6.0 + 554.0 + hypot(749.0, 20.0) / cos(M_PI / 24), $swept?->v1, 0.01);
+    }
+
+    public function test_a_pair_over_the_frame_in_inches_by_hand(): void
+    {
+        // Face opening 29 × 32 1/2 in 32 × 36: 29 + 2 · 1/2 = 30; (30 − 3/32)/2 = 14 61/64, down to 14 15/16; 32 1/2 + 1 = 33 1/2.
+        $box = new UnitBox('32', '36', '22', Unit::Inch);
+        $pieces = $box->pieces($box->build(new Shelves(0, 2), UnitBox::door(2, Hand::Left, Pull::Bar, Mount::Overlay, '1/2', Unit::Inch)));
+        self::assertSame([33.5, 14.9375], array_map(fn (float $mm) => round($mm / 25.4, 6), array_slice($pieces['door-R'], 0, 2)));
+    }
+
     public function test_a_leaf_sweeps_a_quarter_of_a_circle_before_the_face(): void
     {
-        $built = UnitBox::metric()->build(new Shelves(0, 0), new Door(1, Hand::Right, Pull::Knob));
+        $built = UnitBox::metric()->build(new Shelves(0, 0), UnitBox::door(1, Hand::Right, Pull::Knob));
         $swept = array_reduce($built->movements[0]->swept, fn (?Block $all, Solid $one) => $all?->and($one->bounds) ?? $one->bounds);
         self::assertNotNull($swept);
         // From its hinged edge at 17.7 + 741.8; 719/cos 7.5° = 725.2 far.

@@ -13,7 +13,6 @@ use Incastro\Pieces\Piece;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Schools\BoxJoint;
 use Incastro\Units\Assembly;
-use Incastro\Units\Fronts\Door;
 use Incastro\Units\Hand;
 use Incastro\Units\Insides\Shelves;
 use Incastro\Units\Joint;
@@ -123,7 +122,7 @@ final class MarkingTest extends TestCase
 
     public function test_cups_and_plates_of_a_door_share_their_heights(): void
     {
-        $box = UnitBox::metric()->build(new Shelves(0, 0), new Door(2, Hand::Left, Pull::Bar));
+        $box = UnitBox::metric()->build(new Shelves(0, 0), UnitBox::door(2, Hand::Left, Pull::Bar));
         $byKey = $box->byKey();
         $hinge = array_values(array_filter($box->joints, fn (Joint $joint) => $joint->kind === JointKind::Hinge))[0];
         [[$cups], [$plates]] = (new Marking(new HouseRules(Unit::Millimetre)))->of($hinge, $byKey[$hinge->a], $byKey['tier:side-L']);

@@ -24,7 +24,11 @@ use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\SheetGood;
 use Incastro\Rules\Schools\BoxJoint;
 use Incastro\Units\Assembly;
+use Incastro\Units\Fronts\Door;
+use Incastro\Units\Hand;
+use Incastro\Units\Mount;
 use Incastro\Units\Placed;
+use Incastro\Units\Pull;
 use Incastro\Units\Shell\BoxBuilder;
 use Tests\Core\TestAlcove;
 
@@ -45,6 +49,11 @@ final readonly class UnitBox
     public static function metric(BoxJoint $joint = BoxJoint::Pocket): self
     {
         return new self('800', '900', '560', joint: $joint);
+    }
+
+    public static function door(int $leaves, Hand $hand, Pull $pull, Mount $mount = Mount::Inset, string $lap = '12.7', Unit $unit = Unit::Millimetre): Door
+    {
+        return new Door($leaves, $hand, $pull, $mount, (new LengthReader($unit))->read($lap));
     }
 
     private function length(string $typed): Length
