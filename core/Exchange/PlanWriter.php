@@ -81,7 +81,7 @@ final readonly class PlanWriter
         $writer = new SolidWriter($space);
         $pieces = [];
         foreach ([...$space->layout->runs ?? [], ...$space->layout->surfaces ?? []] as $i => $stands) {
-            foreach ($space->assemblies[$i]->placed as $placed) {
+            foreach ($space->made()[$i]->placed as $placed) {
                 $pieces[] = $this->piece($placed->piece) + ['owner' => $placed->owner, 'solid' => $writer->solid($stands->frame, $placed)];
             }
         }
@@ -206,7 +206,7 @@ final readonly class PlanWriter
             'spaces' => array_map(fn (SpacePlan $space) => [
                 'id' => $space->space->id,
                 'name' => $space->space->name,
-                'pieces' => array_map(fn (Piece $piece) => $this->piece($piece) + ['unit' => Marks::unit($piece->mark), 'drawing' => ScreenWriter::write(PieceDrawing::of($piece))], $space->pieces()),
+                'pieces' => array_map(fn (Piece $piece) => $this->piece($piece) + ['unit' => Marks::unit($piece->mark), 'drawing' => ScreenWriter::write(PieceDrawing::of($piece))], $space->marked()),
             ], $this->plan->spaces),
             'hardware' => $this->hardware(Hardware::counted(array_merge([], ...array_map(fn (SpacePlan $space) => $space->hardware(), $this->plan->spaces)))),
         ];

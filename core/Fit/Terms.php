@@ -8,6 +8,7 @@ use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Rule;
 use Incastro\Survey\Room\Room;
 
@@ -20,6 +21,12 @@ final readonly class Terms
         public Catalogue $materials,
         public LengthFormat $format,
     ) {
+    }
+
+    /** The same where one purpose is served by another material. */
+    public function making(Purpose $purpose, ?string $material): self
+    {
+        return new self($this->room, $this->rules, $this->materials->using($purpose, $material), $this->format);
     }
 
     /** Thickness of the boards of a box, mm. */

@@ -118,15 +118,14 @@ final readonly class Planner
         // What would make the survey surer is said where one measures.
         $findings = array_values(array_filter($survey->findings, fn (Finding $finding) => ! in_array($finding->code, [Code::Unchecked, Code::Struck], true)));
         if ($survey->room === null) {
-            return new SpacePlan($space, $survey, null, [], [], $findings, Verdict::of($survey, null, $findings));
+            return new SpacePlan($space, $survey, null, [], [], $findings, Verdict::of($survey, null, $findings), new Joinery($job->rules, $job->format));
         }
         $before = clone $marks;
         [$layout, $assemblies, $carried, $found] = $this->built($job, $space, $survey->room, $marks);
         $ways = new WaysOut(fn (Space $other, HouseRules $rules) => $this->built($job->by($rules), $other, $survey->room, clone $before)[3], $space, $job);
         $findings = [...$findings, ...$ways->checked($found), ...$this->cautions($job, $survey->room, $layout, $assemblies)];
-        $assemblies = array_map((new Joinery($job->rules, $job->format))->made(...), $assemblies);
 
-        return new SpacePlan($space, $survey, $layout, $assemblies, $carried, $findings, Verdict::of($survey, $layout, $findings));
+        return new SpacePlan($space, $survey, $layout, $assemblies, $carried, $findings, Verdict::of($survey, $layout, $findings), new Joinery($job->rules, $job->format));
     }
 
     /** @return array{FittedLayout, list<Assembly>, list<Carried>, list<Finding>} */

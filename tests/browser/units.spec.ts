@@ -169,3 +169,16 @@ test('lids lie over the base cupboards, which then have no top, and swing', asyn
   await expect(page.getByText(/piano hinge/)).toBeVisible()
   await expect(page.getByText('B1-top', { exact: true })).toHaveCount(0)
 })
+
+test('shelves of one cupboard are made of another material, and go back to the job’s', async ({ page }) => {
+  await landingAlcove(page, 'fit')
+  await page.getByRole('combobox', { name: 'Made of' }).click()
+  await page.getByRole('option', { name: 'Birch plywood 12' }).click()
+  await expect(page.getByRole('button', { name: 'Made of as usual' })).toBeVisible()
+  await page.getByRole('link', { name: /^Pieces/ }).click()
+  await page.getByRole('button', { name: 'By material' }).click()
+  await expect(page.getByRole('heading', { name: /Birch plywood 12/ })).toBeVisible()
+  await page.getByRole('link', { name: /^Fit/ }).click()
+  await page.getByRole('button', { name: 'Made of as usual' }).click()
+  await expect(page.getByRole('button', { name: 'Made of as usual' })).toHaveCount(0)
+})

@@ -38,7 +38,7 @@ final class PieceController extends Controller
     private function sheet(Space $space, string $key, JobAnswer $answer): PieceSheet
     {
         $plan = $answer->plan($space->job);
-        $pieces = array_values(array_filter($plan->space($space->id)?->pieces() ?? [], fn (Piece $piece) => $piece->key === $key));
+        $pieces = array_values(array_filter($plan->space($space->id)?->marked() ?? [], fn (Piece $piece) => $piece->key === $key));
         if ($pieces === []) {
             abort(404, 'There is no such piece any more; the pieces have changed.');
         }

@@ -37,6 +37,12 @@ final readonly class Catalogue
         return null;
     }
 
+    /** The same with one purpose served otherwise; with an id that is not among them as it was. */
+    public function using(Purpose $purpose, ?string $id): self
+    {
+        return $id === null || $this->find($id) === null ? $this : new self($this->all, [$purpose->value => $id] + $this->uses);
+    }
+
     /** What serves a purpose, by itself or by what it falls back to. */
     public function for(Purpose $purpose): Material
     {

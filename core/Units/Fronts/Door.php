@@ -30,6 +30,7 @@ use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
+use Incastro\Rules\Parameters\Made;
 use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
@@ -80,6 +81,7 @@ final readonly class Door implements FrontUnit
         #[Size('Laps over the frame', ['12.7', '1/2'], 5, 18)]
         #[When('mount', Mount::Overlay)]
         public Length $lap,
+        #[Made('Made of', Purpose::Front)] public ?string $made = null,
     ) {
     }
 
@@ -91,12 +93,13 @@ final readonly class Door implements FrontUnit
         return new FrontDemand(
             Extent::atLeast($least->times($this->leaves), 'its leaves need %s'),
             Extent::atLeast($least, 'a leaf needs %s'),
-            $isInset ? $materials->for(Purpose::Front)->thickness->plus($rules->get(Rule::BehindFront)) : Length::zero(),
+            $isInset ? $materials->using(Purpose::Front, $this->made)->for(Purpose::Front)->thickness->plus($rules->get(Rule::BehindFront)) : Length::zero(),
         );
     }
 
     public function build(OpeningSite $site): Assembly
     {
+        $site = $site->madeOf(Purpose::Front, $this->made);
         $rules = $site->terms->rules;
         $between = $this->mount === Mount::Inset
             ? $site->between()->minusTimes('gap left and right', 2, $rules->get(Rule::DoorReveal))

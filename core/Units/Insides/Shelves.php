@@ -19,6 +19,7 @@ use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Count;
+use Incastro\Rules\Parameters\Made;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
@@ -37,11 +38,13 @@ final readonly class Shelves implements InsideUnit, Halves
     public function __construct(
         #[Count('Fixed shelves', 0, 0, 20)] public int $fixed,
         #[Count('Adjustable shelves', 2, 0, 20)] public int $adjustable,
+        #[Made('Made of', Purpose::Shelf)] public ?string $made = null,
     ) {
     }
 
     public function demand(HouseRules $rules, Catalogue $materials): OpeningDemand
     {
+        $materials = $materials->using(Purpose::Shelf, $this->made);
         $count = $this->fixed + $this->adjustable;
         $hand = Length::ofMillimetres(self::LOWEST_OPENING);
 
@@ -67,6 +70,7 @@ final readonly class Shelves implements InsideUnit, Halves
     /** clear = (inner height − n·t) / (n + 1); what rounding leaves over goes to the top opening. */
     public function build(OpeningSite $site): Assembly
     {
+        $site = $site->madeOf(Purpose::Shelf, $this->made);
         $count = $this->fixed + $this->adjustable;
         if ($count === 0) {
             return new Assembly([]);

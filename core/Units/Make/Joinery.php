@@ -29,8 +29,9 @@ final readonly class Joinery
             if ($a === null || $b === null) {
                 continue;
             }
-            array_push($bought, ...Screws::of($joint, $a, $b, $this->format));
-            [$onA, $onB] = $marking->of($joint, $a, $b);
+            $contact = Contact::of($a, $b);
+            array_push($bought, ...Screws::of($joint, $a, $b, $contact, $this->format));
+            [$onA, $onB] = $marking->of($joint, $a, $b, $contact);
             $marks[$joint->a] = [...$marks[$joint->a] ?? [], ...$onA];
             $marks[$joint->b] = [...$marks[$joint->b] ?? [], ...$onB];
         }

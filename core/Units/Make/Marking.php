@@ -62,8 +62,11 @@ final readonly class Marking
     {
     }
 
-    /** @return array{list<Mark>, list<Mark>} on the first of the joint, and on the second */
-    public function of(Joint $joint, Placed $a, Placed $b): array
+    /**
+     * @param  Contact|null  $contact  where they meet, of two that stand square
+     * @return array{list<Mark>, list<Mark>} on the first of the joint, and on the second
+     */
+    public function of(Joint $joint, Placed $a, Placed $b, ?Contact $contact): array
     {
         if ($joint->kind === JointKind::Hinge) {
             return $this->hinge($joint, $a, $b);
@@ -71,8 +74,6 @@ final readonly class Marking
         if ($joint->kind === JointKind::Slide) {
             return $this->slide($joint, $a, $b);
         }
-        $contact = Contact::of($a, $b);
-
         $marks = $contact === null ? [[], []] : match ($joint->kind) {
             JointKind::Pocket => $this->pocket($contact, $a, $b),
             JointKind::Screws => $this->screws($contact, $a, $b),

@@ -43,16 +43,17 @@ final readonly class Screws
     /**
      * What holds a joint, and what it is used for; nothing where it is glued, or held by what its unit buys.
      *
+     * @param  Contact|null  $contact  where they meet, of two that stand square
      * @return list<Hardware>
      */
-    public static function of(Joint $joint, Placed $a, Placed $b, LengthFormat $format): array
+    public static function of(Joint $joint, Placed $a, Placed $b, ?Contact $contact, LengthFormat $format): array
     {
         [$ta, $tb] = [$a->piece->thickness->toDouble(), $b->piece->thickness->toDouble()];
         $isFaceToFace = abs($a->pose->thickness->dot($b->pose->thickness)) > 0.9;
 
         return match ($joint->kind) {
-            JointKind::Pocket => [new Hardware('pocket screw, '.self::pocket(min($ta, $tb), $format), count(Marking::pockets(self::lines($a, $b)[0], $format->unit)), $joint->use)],
-            JointKind::Screws => [new Hardware($isFaceToFace ? self::longest(4.0, $ta + $tb - self::LEFT, $format) : self::shortest(4.0, $ta + ($format->unit->isMetric() ? 25.0 : 25.4), $format), self::through($a, $b, $format), $joint->use)],
+            JointKind::Pocket => [new Hardware('pocket screw, '.self::pocket(min($ta, $tb), $format), count(Marking::pockets(self::lines($a, $b, $contact)[0], $format->unit)), $joint->use)],
+            JointKind::Screws => [new Hardware($isFaceToFace ? self::longest(4.0, $ta + $tb - self::LEFT, $format) : self::shortest(4.0, $ta + ($format->unit->isMetric() ? 25.0 : 25.4), $format), self::through($a, $b, $contact, $format), $joint->use)],
             JointKind::Pins => [new Hardware('shelf pin', self::PINS_PER_END, $joint->use)],
             JointKind::Glue, JointKind::Nails, JointKind::Dado, JointKind::Hinge, JointKind::Slide => [],
         };
@@ -75,9 +76,9 @@ final readonly class Screws
         return new Hardware(self::longest(5.0, $piece->thickness->toDouble() + self::WALLBOARD + self::IN_STUD, $format), $count, $use);
     }
 
-    private static function through(Placed $a, Placed $b, LengthFormat $format): int
+    private static function through(Placed $a, Placed $b, ?Contact $contact, LengthFormat $format): int
     {
-        [$long, $wide] = self::lines($a, $b);
+        [$long, $wide] = self::lines($a, $b, $contact);
 
         return count(Marking::screwPlaces($long, $format->unit)) * count(Marking::rows($wide, $format->unit));
     }
@@ -87,9 +88,8 @@ final readonly class Screws
      *
      * @return array{float, float}
      */
-    private static function lines(Placed $a, Placed $b): array
+    private static function lines(Placed $a, Placed $b, ?Contact $contact): array
     {
-        $contact = Contact::of($a, $b);
         if ($contact === null) {
             $shared = $a->bounds->overlap($b->bounds);
             sort($shared);

@@ -16,6 +16,7 @@ use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Made;
 use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Rule;
 use Incastro\Units\Assembly;
@@ -33,6 +34,7 @@ final readonly class Worktop implements MemberUnit
 {
     public function __construct(
         #[Size('Stands over the face', Rule::WorktopOverhang, 0, 400)] public Length $overhang,
+        #[Made('Made of', Purpose::Top)] public ?string $made = null,
     ) {
     }
 
@@ -43,11 +45,12 @@ final readonly class Worktop implements MemberUnit
 
     public function demand(HouseRules $rules, Catalogue $materials): MemberDemand
     {
-        return new MemberDemand($materials->for(Purpose::Top)->thickness, $this->overhang);
+        return new MemberDemand($materials->using(Purpose::Top, $this->made)->for(Purpose::Top)->thickness, $this->overhang);
     }
 
     public function build(MemberSite $site): Assembly
     {
+        $site = $site->madeOf(Purpose::Top, $this->made);
         $worktop = $site->place;
         if (! $worktop instanceof FittedWorktop) {
             return new Assembly([]);

@@ -11,6 +11,7 @@ use Incastro\Fit\FittedPlinth;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\FittedWorktop;
 use Incastro\Fit\Terms;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Units\Make\Workshop;
 
 /** Where a member stands, in its run's frame, and what makes its pieces. */
@@ -21,6 +22,12 @@ final readonly class MemberSite
     public function __construct(public FittedRun $run, public FittedPlinth|FittedWorktop|FittedPanel $place, public Terms $terms)
     {
         $this->make = new Workshop($place->id, $place->mark, $terms->materials, $terms->format);
+    }
+
+    /** The same where what is made for a purpose is made of another material. */
+    public function madeOf(Purpose $purpose, ?string $material): self
+    {
+        return new self($this->run, $this->place, $this->terms->making($purpose, $material));
     }
 
     /** An edge of it that is scribed; null where it is not. */

@@ -16,6 +16,7 @@ use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Edits;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Joint;
@@ -53,6 +54,12 @@ final readonly class OpeningSite
         $this->column = $box->columns[$at];
         $this->inner = $shell->depth;
         $this->make = (new Workshop($box->id, $box->mark, $terms->materials, $terms->format))->of($opening->tierId);
+    }
+
+    /** The same where what is made for a purpose is made of another material. */
+    public function madeOf(Purpose $purpose, ?string $material): self
+    {
+        return new self($this->box, $this->at, $this->opening, $this->terms->making($purpose, $material), $this->shell, $this->nailers, $this->numbers);
     }
 
     /** Clear width between the boards. */

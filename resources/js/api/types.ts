@@ -180,6 +180,8 @@ export type Parameter = {
   | { type: 'choice'; choices: Choice[] }
   | { type: 'toggle' }
   | { type: 'text'; most: number }
+  /** One of the job's materials; as usual, what serves the purpose. */
+  | { type: 'material'; purpose: string }
 )
 
 export interface UnitKind {

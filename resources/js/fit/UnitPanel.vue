@@ -29,6 +29,11 @@ const refused = (one: Parameter) => job.refused[field(one)]
 function set(one: Parameter, value: unknown): void {
   if (value !== now(one.name)?.value) void job.edit('space', { path: field(one), value })
 }
+/** The job's materials, before them what is usual. */
+const materials = computed(() => [
+  { value: 'usual', label: 'as the job' },
+  ...(job.job?.choices.materials ?? []).map((one) => ({ value: one.id, label: one.name })),
+])
 const number = (one: Parameter) => now(one.name)?.value as number
 const text = (one: Parameter) => now(one.name)?.value as string
 </script>
@@ -50,6 +55,13 @@ const text = (one: Parameter) => now(one.name)?.value as string
       :value="text(one)"
       :choices="one.choices"
       @change="set(one, $event)"
+    />
+    <ChoiceRow
+      v-else-if="one.type === 'material'"
+      :label="one.label"
+      :value="text(one) ?? 'usual'"
+      :choices="materials"
+      @change="set(one, $event === 'usual' ? null : $event)"
     />
     <div v-else class="row">
       <label :for="`${id}-${one.name}`">{{ one.label }}</label>

@@ -83,9 +83,10 @@ final class FitWriterTest extends TestCase
         $run = self::station($layout->with(['members' => [...$layout->layout['members'], Doc::member('top', 'worktop', ['low', 'k'])]])->plan())['runs'][0];
         self::assertSame(['low' => 'B1', 'high' => 'B2', 'k' => null, 'o' => null], array_column($run['cells'], 'mark', 'id'));
         self::assertSame(['shelves', 'shelves', 'knee-space', 'gap'], array_map(fn (array $cell) => $cell['holds']['kind'], $run['cells']));
+        $asUsual = ['value' => null, 'text' => '', 'usual' => true];
         // Nothing was chosen of the worktop; of the shelves both counts were, and one is as usual otherwise.
-        self::assertSame(['overhang' => ['value' => 20_000_000, 'text' => '20 mm', 'usual' => true]], array_column($run['members'], null, 'id')['top']['holds']['with']);
-        self::assertSame(['fixed' => ['value' => 0, 'text' => '0', 'usual' => true], 'adjustable' => ['value' => 0, 'text' => '0', 'usual' => false]], $run['cells'][0]['holds']['with']);
+        self::assertSame(['overhang' => ['value' => 20_000_000, 'text' => '20 mm', 'usual' => true], 'made' => $asUsual], array_column($run['members'], null, 'id')['top']['holds']['with']);
+        self::assertSame(['fixed' => ['value' => 0, 'text' => '0', 'usual' => true], 'adjustable' => ['value' => 0, 'text' => '0', 'usual' => false], 'made' => $asUsual], $run['cells'][0]['holds']['with']);
         self::assertSame(['Shelves', 'Knee space'], [$run['cells'][0]['holds']['label'], $run['cells'][2]['holds']['label']]);
         self::assertSame([['id' => 'top', 'mark' => 'W1']], array_map(fn (array $top) => ['id' => $top['id'], 'mark' => $top['mark']], $run['worktops']));
         self::assertSame('500 mm', $run['bays'][0]['width']['text']);

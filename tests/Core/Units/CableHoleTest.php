@@ -82,7 +82,7 @@ final class CableHoleTest extends TestCase
     {
         $layout = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['holds' => Recipe::box(0, 2)])])]);
         $layout->layout['options'] = [array_replace(Doc::member('o', 'cable-hole', ['a-1']), ['with' => ['board' => 'left', 'end' => TestLayout::mm(700)]])];
-        $side = array_values(array_filter($layout->plan()->pieces(), fn (Piece $piece) => str_ends_with($piece->mark, 'side-L')))[0];
+        $side = array_values(array_filter($layout->plan()->marked(), fn (Piece $piece) => str_ends_with($piece->mark, 'side-L')))[0];
         self::assertCount(1, $side->outline->holes);
         $hole = $side->outline->holes[0];
         foreach ($side->marks as $mark) {

@@ -125,7 +125,7 @@ final class MarkingTest extends TestCase
         $box = UnitBox::metric()->build(new Shelves(0, 0), UnitBox::door(2, Hand::Left, Pull::Bar));
         $byKey = $box->byKey();
         $hinge = array_values(array_filter($box->joints, fn (Joint $joint) => $joint->kind === JointKind::Hinge))[0];
-        [[$cups], [$plates]] = (new Marking(new HouseRules(Unit::Millimetre)))->of($hinge, $byKey[$hinge->a], $byKey['tier:side-L']);
+        [[$cups], [$plates]] = (new Marking(new HouseRules(Unit::Millimetre)))->of($hinge, $byKey[$hinge->a], $byKey['tier:side-L'], null);
         // A leaf of 805: 100 from both its ends; its foot is 29.8 over the bottom board, whose upper face is at 17.7.
         self::assertSame([[100.0, 705.0], [22.5]], self::places($cups));
         self::assertSame([35.0, 13.0], [$cups->across, $cups->depth]);

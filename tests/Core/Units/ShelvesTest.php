@@ -107,6 +107,17 @@ final class ShelvesTest extends TestCase
         self::assertSame(0, $count($this->box(1, 0), 'shelf pin'));
     }
 
+    public function test_shelves_of_another_material_are_as_thick_as_it(): void
+    {
+        // 864.6 of clear height: (864.6 − 2 · 12)/3 = 280.2, down to 280, where those of 17.7 have 276.
+        $box = UnitBox::metric();
+        $shelf = $box->pieces($box->build(new Shelves(0, 2, 'drawer')))['shelf-1'];
+        self::assertSame([280.0, 292.0], array_slice($shelf[2], 4));
+        self::assertSame('drawer', $box->build(new Shelves(0, 2, 'drawer'))->pieces()[4]->material->id);
+        // A material that the job no longer has: as usual.
+        self::assertSame([276.0, 293.7], array_slice($box->pieces($box->build(new Shelves(0, 2, 'gone')))['shelf-1'][2], 4));
+    }
+
     public function test_pieces_stand_inside_their_box_and_do_not_overlap(): void
     {
         $placed = $this->box(1, 3)->placed;
