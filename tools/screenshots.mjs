@@ -53,6 +53,7 @@ await shot('sheets', () => open('sheets'))
 await shot('rules', async () => {
   await open('fit')
   await page.getByRole('button', { name: /rules and materials/ }).click()
+  await page.getByRole('heading', { name: 'How it is made' }).scrollIntoViewIfNeeded()
 })
 await shot('fit-layouts', async () => {
   await open('fit')
@@ -72,10 +73,10 @@ const other = async (name) => {
   await page.locator('.tape').waitFor()
 }
 await shot('piece', async () => {
-  await other('Cylinder cupboard')
+  await other('Landing alcove')
   await page.getByRole('link', { name: /^Pieces/ }).click()
-  await page.getByRole('button', { name: 'S1-shelf-2, drawing' }).click()
-  await page.getByRole('img', { name: 'S1-shelf-2 Shelf' }).waitFor()
+  await page.getByRole('button', { name: 'B1-side-L, drawing' }).click()
+  await page.getByRole('img', { name: 'B1-side-L Side' }).waitFor()
 })
 await shot('measure-eaves', async () => {
   await other('Eaves berth')
