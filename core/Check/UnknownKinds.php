@@ -27,8 +27,8 @@ final class UnknownKinds
                 }
             }
         }
-        foreach ($layout->unknown as $id => $kind) {
-            $findings[] = self::clash($kind, (string) $id, new WayOut('Take it away', Edits::withoutMember((string) $id)));
+        foreach ($layout->unknown as $id => [$list, $kind]) {
+            $findings[] = self::clash($kind, (string) $id, new WayOut('Take it away', Edits::without($list, (string) $id)));
         }
 
         return $findings;

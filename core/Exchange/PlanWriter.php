@@ -32,7 +32,9 @@ use Incastro\Survey\Survey;
 use Incastro\Survey\Take;
 use Incastro\Survey\TakenAt;
 use Incastro\Survey\Things\Thing;
+use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
+use Incastro\Units\SizeUse;
 
 /**
  * Writes a plan as JSON, one part a station. A length is {"nm", "text"}, its text in the job's unit and fraction.
@@ -66,6 +68,8 @@ final readonly class PlanWriter
                 'pieces' => $this->placed($space),
                 'hardware' => $this->hardware($space->hardware()),
                 'joints' => (new SolidWriter($space))->joints(),
+                'movements' => (new SolidWriter($space))->movements(),
+                'measures' => $this->measures($space),
                 'walls' => $space->survey->room === null ? [] : (new SolidWriter($space))->walls($space->survey->room),
                 'ceiling' => $space->survey->room === null ? [] : (new SolidWriter($space))->ceiling($space->survey->room),
                 'findings' => array_map(LengthWriter::finding(...), $space->findings),
@@ -288,6 +292,15 @@ final readonly class PlanWriter
             'outline' => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $piece->outline->outer->points),
             'holes' => array_map(fn (Polygon $hole) => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $hole->points), $piece->outline->holes),
         ];
+    }
+
+    /** @return list<array<string, mixed>> what sizes are good for: a constant and sizes of pieces, each times its factor, between limits */
+    private function measures(SpacePlan $space): array
+    {
+        return array_map(fn (SizeUse $use) => [
+            'name' => $use->name, 'place' => $use->place, 'constant_mm' => round($use->constant, 3), 'sizes' => $use->factors,
+            'least_mm' => round($use->least, 3), 'most_mm' => round($use->most, 3), 'beyond' => $use->sentence,
+        ], array_merge([], ...array_map(fn (Assembly $assembly) => $assembly->uses, $space->assemblies)));
     }
 
     /** @return array<string, mixed> in the piece's own x and y, mm; `up` is the face that its outline is seen from */

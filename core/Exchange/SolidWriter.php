@@ -6,6 +6,7 @@ namespace Incastro\Exchange;
 
 use Incastro\Geometry\Convex;
 use Incastro\Geometry\Point;
+use Incastro\Geometry\Solid;
 use Incastro\Planning\SpacePlan;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\Room\RunFrame;
@@ -28,7 +29,7 @@ final readonly class SolidWriter
     /** @return list<list<array{float, float, float}>> convex parts of a piece, each its vertices */
     public function solid(RunFrame $frame, Placed $placed): array
     {
-        return array_map(fn (Convex $part) => array_map(fn (array $at) => self::vertex(new Point($at[0], $at[1]), $at[2]), $part->corners()), $placed->inRoom($frame)->parts);
+        return array_map($this->vertices(...), $placed->inRoom($frame)->parts);
     }
 
     /** @return list<array{a: string, b: string, kind: string, shares_mm: float}> all joints, first those that let two pieces stand in each other */
@@ -46,6 +47,26 @@ final readonly class SolidWriter
         usort($joints, fn (array $a, array $b) => $b['shares_mm'] <=> $a['shares_mm']);
 
         return $joints;
+    }
+
+    /** @return list<array{owner: string, name: string, swept: list<list<array{float, float, float}>>}> what moves in use, and what it sweeps as convex parts */
+    public function movements(): array
+    {
+        $movements = [];
+        foreach ($this->space->layout->runs ?? [] as $r => $run) {
+            foreach ($this->space->assemblies[$r]->movements as $movement) {
+                $parts = array_merge([], ...array_map(fn (Solid $solid) => $run->frame->inRoom($solid)->parts, $movement->swept));
+                $movements[] = ['owner' => $movement->tier, 'name' => $movement->name, 'swept' => array_map($this->vertices(...), $parts)];
+            }
+        }
+
+        return $movements;
+    }
+
+    /** @return list<array{float, float, float}> */
+    private function vertices(Convex $part): array
+    {
+        return array_map(fn (array $at) => self::vertex(new Point($at[0], $at[1]), $at[2]), $part->corners());
     }
 
     /** @return list<array<string, mixed>> every edge of the plan: its corners, and where it is a wall its surface from station to station and height to height */

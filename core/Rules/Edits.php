@@ -79,7 +79,7 @@ final readonly class Edits
     /** What closes an opening is taken away. */
     public static function withoutFront(string $id): Edit
     {
-        return new Edit("layout.fronts.$id", null);
+        return self::without('fronts', $id);
     }
 
     public static function front(string $id): self
@@ -95,7 +95,7 @@ final readonly class Edits
 
     public static function withoutOption(string $id): Edit
     {
-        return new Edit("layout.options.$id", null);
+        return self::without('options', $id);
     }
 
     public static function surface(string $id): self
@@ -105,12 +105,18 @@ final readonly class Edits
 
     public static function withoutSurface(string $id): Edit
     {
-        return new Edit("layout.surfaces.$id", null);
+        return self::without('surfaces', $id);
     }
 
     public static function withoutMember(string $id): Edit
     {
-        return new Edit("layout.members.$id", null);
+        return self::without('members', $id);
+    }
+
+    /** What stands in one of the lists beside the cells is taken away. */
+    public static function without(string $list, string $id): Edit
+    {
+        return new Edit("layout.$list.$id", null);
     }
 
     /** An opening is cut for a thing in what covers it. */

@@ -19,6 +19,7 @@ final readonly class Assembly
      * @param  list<Finding>  $findings
      * @param  list<Movement>  $movements  what of it moves in use, and where it goes
      * @param  list<Fixture>  $fixtures  what is bought and takes up room
+     * @param  list<SizeUse>  $uses  what sizes of its pieces are good for
      */
     public function __construct(
         public array $placed,
@@ -28,6 +29,7 @@ final readonly class Assembly
         public array $findings = [],
         public array $movements = [],
         public array $fixtures = [],
+        public array $uses = [],
     ) {
     }
 
@@ -69,24 +71,24 @@ final readonly class Assembly
      */
     public function placing(array $placed, array $joints): self
     {
-        return new self($placed, $joints, $this->hardware, $this->decisions, $this->findings, $this->movements, $this->fixtures);
+        return new self($placed, $joints, $this->hardware, $this->decisions, $this->findings, $this->movements, $this->fixtures, $this->uses);
     }
 
     /** The same with something to be said of it. */
     public function finding(Finding $finding): self
     {
-        return new self($this->placed, $this->joints, $this->hardware, $this->decisions, [...$this->findings, $finding], $this->movements, $this->fixtures);
+        return new self($this->placed, $this->joints, $this->hardware, $this->decisions, [...$this->findings, $finding], $this->movements, $this->fixtures, $this->uses);
     }
 
     /** @param list<Hardware> $hardware */
     public function bought(array $hardware): self
     {
-        return new self($this->placed, $this->joints, [...$this->hardware, ...$hardware], $this->decisions, $this->findings, $this->movements, $this->fixtures);
+        return new self($this->placed, $this->joints, [...$this->hardware, ...$hardware], $this->decisions, $this->findings, $this->movements, $this->fixtures, $this->uses);
     }
 
     public static function all(self ...$assemblies): self
     {
-        $parts = [[], [], [], [], [], [], []];
+        $parts = [[], [], [], [], [], [], [], []];
         foreach ($assemblies as $one) {
             array_push($parts[0], ...$one->placed);
             array_push($parts[1], ...$one->joints);
@@ -95,6 +97,7 @@ final readonly class Assembly
             array_push($parts[4], ...$one->findings);
             array_push($parts[5], ...$one->movements);
             array_push($parts[6], ...$one->fixtures);
+            array_push($parts[7], ...$one->uses);
         }
 
         return new self(...$parts);

@@ -148,6 +148,24 @@ final class DoorsTest extends TestCase
         self::assertSame(count($space['pieces']), count($placed) + array_sum(array_column($plan['sheets']['unplaced'], 'quantity')));
     }
 
+    public function test_a_plan_says_what_moves_what_is_marked_and_what_sizes_are_good_for(): void
+    {
+        $job = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/database/demo/landing-alcove.json'));
+        $job->job->spaces[0]->layout->runs[0]->bays[0]->tiers[0]->holds = (object) ['kind' => 'drawers', 'v' => 1, 'with' => (object) ['count' => 4]];
+        $file = (string) tempnam(sys_get_temp_dir(), 'job');
+        file_put_contents($file, (string) json_encode($job));
+        $space = $this->answer('job:plan', $file)['spaces'][0];
+        self::assertSame(4, count($space['movements']));
+        self::assertSame('Drawer 4 of B1', $space['movements'][0]['name']);
+        // A box as long as its slides, and the front before it: two convex parts of eight corners each.
+        self::assertSame([8, 8], array_map('count', $space['movements'][0]['swept']));
+        self::assertSame(array_fill(0, 4, 'play of drawer slides'), array_column($space['measures'], 'name'));
+        $kinds = array_unique(array_merge(...array_map(fn (array $piece) => array_column($piece['marks'], 'kind'), $space['pieces'])));
+        sort($kinds);
+        self::assertSame(['groove', 'line', 'pilot', 'pocket', 'screw', 'slide-line'], $kinds);
+        self::assertContains('slide', array_column($space['joints'], 'kind'));
+    }
+
     public function test_a_job_file_with_a_fault_says_where_it_is(): void
     {
         $this->refused('half.json:$: job is missing.', 'job:plan', $this->file('half.json', '{"format": 3}'));

@@ -15,7 +15,7 @@ final readonly class Layout
      * @param  array<string, Closing>  $closings  by edge, where the person chose one
      * @param  list<string>  $openings  things for which an opening is cut in what covers them
      * @param  array<string, string>  $marks  on the wood, by owner
-     * @param  array<string, string>  $unknown  kinds of what stands beside the cells and is not known, by id
+     * @param  array<string, array{string, string}>  $unknown  what stands beside the cells and is not known, by id: its list and its kind
      * @param  list<Surface>  $surfaces
      */
     public function __construct(

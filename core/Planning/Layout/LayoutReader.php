@@ -65,14 +65,14 @@ final readonly class LayoutReader
             if ($holds instanceof LiesOnSurface) {
                 $surfaces[] = new Surface($entry['id'], $holds, $entry['on']['wall'], $on['from'], $on['to'], $on['foot'], $on['head']);
             } else {
-                $unknown[$entry['id']] = $entry['kind'];
+                $unknown[$entry['id']] = ['surfaces', $entry['kind']];
             }
         }
         $covered = $fronts = $options = [];
         foreach ($layout['options'] ?? [] as $entry) {
             $holds = $this->unit($entry);
             if (! $holds instanceof ChangesBox) {
-                $unknown[$entry['id']] = $entry['kind'];
+                $unknown[$entry['id']] = ['options', $entry['kind']];
 
                 continue;
             }
@@ -85,7 +85,7 @@ final readonly class LayoutReader
             if ($holds instanceof ClosesOpenings) {
                 $fronts += array_fill_keys($entry['cells'], new Front($entry['id'], $holds));
             } else {
-                $unknown[$entry['id']] = $entry['kind'];
+                $unknown[$entry['id']] = ['fronts', $entry['kind']];
             }
         }
         foreach ($layout['members'] as $entry) {
@@ -95,7 +95,7 @@ final readonly class LayoutReader
                 $members[] = new Member($entry['id'], $holds, array_values($entry['cells']));
                 $covered = $holds->form() === MemberForm::Over ? [...$covered, ...array_fill_keys($entry['cells'], true)] : $covered;
             } else {
-                $unknown[$entry['id']] = $entry['kind'];
+                $unknown[$entry['id']] = ['members', $entry['kind']];
             }
         }
 

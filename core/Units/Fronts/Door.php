@@ -116,7 +116,16 @@ final readonly class Door implements FrontUnit
         $own = $this->hand !== Hand::Either ? $this->hand : ($heights[0][0] >= $heights[0][1] ? Hand::Left : Hand::Right);
         $hands = $this->leaves === 1 ? [$own] : [Hand::Left, Hand::Right];
 
-        return Assembly::all(...array_map(fn (Hand $hand, float $x) => $this->leaf($site, $hand, $width, [$this->high($site, $x), $this->high($site, $x + $wide)], $x, $foot + $reveal), $hands, $starts));
+        $built = Assembly::all(...array_map(fn (Hand $hand, float $x) => $this->leaf($site, $hand, $width, [$this->high($site, $x), $this->high($site, $x + $wide)], $x, $foot + $reveal), $hands, $starts));
+        if ($this->mount === Mount::Overlay) {
+            return $built;
+        }
+        [$in, $out] = $site->frame();
+        $factors = array_fill_keys(array_map(fn (Placed $leaf) => $leaf->piece->key.'.width', $built->placed), -1.0);
+        $gap = $this->leaves === 1 ? 0.0 : $site->terms->rule(Rule::PairGap);
+        $use = $site->play('gaps beside a door', $factors, 2.0, 2 * $reveal + 2.0, 'The door binds in its frame, or shows wide gaps.', -$in - $out - $gap);
+
+        return Assembly::all($built, new Assembly([], uses: [$use]));
     }
 
     /** How far its edges stand inside the face opening, mm: less than 0 where they lap over the frame. */

@@ -234,7 +234,11 @@ final readonly class Drawers implements InsideUnit
         $moving = array_map(fn (Placed $one) => $one->piece->key, [...$box->placed, $placed]);
         $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, array_map(Solid::block(...), $swept), array_map(fn (Block $block) => Polygon::rectangle($block->u0, $block->v0, $block->u1 - $block->u0, $block->v1 - $block->v0)->points, $swept), $travel);
 
-        return Assembly::all($box, new Assembly([$placed], $joints, $this->hardware($site, $box, $wide, $slide), [], [], [$movement]), $packers);
+        [$in, $out] = $site->frame();
+        $inner = $box->placed[2]->piece;
+        $use = $site->play('play of drawer slides', ["$inner->key.length" => -1.0], 0.0, 1.0 + $terms->rule(Rule::SlidePlay), 'The drawer binds in its slides, or rattles between them.', -$in - $out - 2 * ($terms->rule(Rule::SlideThickness) + $terms->materials->for(Purpose::Drawer)->thickness->toDouble()));
+
+        return Assembly::all($box, new Assembly([$placed], $joints, $this->hardware($site, $box, $wide, $slide), [], [], [$movement], uses: [$use]), $packers);
     }
 
     /** What a slide is screwed to: the innermost packer, or the board where there is none. */

@@ -80,7 +80,7 @@ final readonly class Shelves implements InsideUnit, Halves
             return new Assembly([], findings: [$this->tooClose($site, $spacing)]);
         }
         $t = $site->terms->materials->for(Purpose::Shelf)->thickness->toDouble();
-        $placed = $joints = $findings = [];
+        $placed = $joints = $findings = $uses = [];
         $fixed = $this->fixedPlaces($count);
         foreach (range(1, $count) as $i) {
             $isFixed = in_array($i, $fixed, true);
@@ -106,6 +106,9 @@ final readonly class Shelves implements InsideUnit, Halves
                 null,
                 $mark,
             );
+            if (! $isFixed) {
+                $uses[] = $site->play('play of a shelf', ["$piece->key.length" => -1.0], 1.0, 2.0 + $site->terms->rule(Rule::ShelfPlay), 'The shelf does not drop in between its sides, or slips off its pins.');
+            }
             $placed[] = $site->level($piece, $z, $isFixed ? Part::Body : Part::Loose);
             array_push($joints, ...($isFixed ? $site->fixed($piece, 'fixed shelves to the sides') : $site->toSides($piece, JointKind::Pins, 'adjustable shelves')));
         }
@@ -113,7 +116,7 @@ final readonly class Shelves implements InsideUnit, Halves
             $findings[] = $this->tooClose($site, $spacing);
         }
 
-        return new Assembly($placed, $joints, [], ['Clear between shelves, '.$site->name() => $spacing], $findings);
+        return new Assembly($placed, $joints, [], ['Clear between shelves, '.$site->name() => $spacing], $findings, uses: $uses);
     }
 
     private function spacing(OpeningSite $site, int $count): Working

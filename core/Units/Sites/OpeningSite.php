@@ -28,6 +28,7 @@ use Incastro\Units\Placed;
 use Incastro\Units\Shell\BoxShell;
 use Incastro\Units\Shell\FaceFrame;
 use Incastro\Units\Shell\Nailers;
+use Incastro\Units\SizeUse;
 
 /**
  * An opening of a box, in a frame of its own: x to the right from the inner face of the board at its left, y out from the
@@ -213,6 +214,19 @@ final readonly class OpeningSite
     public function meetsNailer(float $from, float $to): bool
     {
         return $this->nailers->meets($this->at, $this->opening->z + $from, $this->opening->z + $to);
+    }
+
+    /**
+     * What is left between the boards at its left and right when sizes in it are taken off: of a box with one opening across what
+     * its bottom keeps them apart, else the width as decided.
+     *
+     * @param  array<string, float>  $factors
+     */
+    public function play(string $name, array $factors, float $least, float $most, string $sentence, float $constant = 0.0): SizeUse
+    {
+        return count($this->box->columns) === 1
+            ? new SizeUse($name, $this->opening->tierId, $constant - 2 * $this->joints()->deep()->toDouble(), [$this->box->id.':bottom.length' => 1.0] + $factors, $least, $most, $sentence)
+            : new SizeUse($name, $this->opening->tierId, $constant + $this->column->width->result->toDouble(), $factors, $least, $most, $sentence);
     }
 
     /** How boards of the box meet. */

@@ -11,6 +11,7 @@ use Incastro\Measure\Unit;
 use Incastro\Pieces\Piece;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
+use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
 use Incastro\Units\Assembly;
 use Incastro\Units\BoardOf;
@@ -88,6 +89,21 @@ final class CableHoleTest extends TestCase
         foreach ($side->marks as $mark) {
             self::assertSame([], array_filter($mark->at, fn ($point) => $mark->kind->isHole() && $hole->contains($point)), $mark->kind->value);
         }
+    }
+
+    public function test_it_goes_along_with_its_cell(): void
+    {
+        $layout = TestLayout::of([TestLayout::bay('a'), TestLayout::bay('b')])
+            ->edited(new Edit('layout.do', ['action' => 'add', 'list' => 'options', 'kind' => 'cable-hole', 'cells' => ['a-1'], 'seed' => 'some-seed']));
+        self::assertSame([['a-1']], array_column($layout->layout['options'], 'cells'));
+        // A copied bay has one of its own; a bay that goes takes its own along.
+        $copied = $layout->edited(new Edit('layout.do', ['action' => 'copy-bay', 'cell' => 'a', 'seed' => 'other-seed']));
+        self::assertCount(2, $copied->layout['options']);
+        self::assertCount(2, array_unique(array_column($copied->layout['options'], 'id')));
+        $without = $layout->edited(new Edit('layout.do', ['action' => 'remove-bay', 'cell' => 'a', 'seed' => 'other-seed']));
+        self::assertSame([], $without->layout['options']);
+        // Two in one board are no mistake.
+        self::assertCount(2, $layout->edited(new Edit('layout.do', ['action' => 'add', 'list' => 'options', 'kind' => 'cable-hole', 'cells' => ['a-1'], 'seed' => 'third-seed']))->layout['options']);
     }
 
     public function test_in_a_nailer_it_is_refused_and_goes_over_it(): void

@@ -77,6 +77,22 @@ final class KindsTest extends TestCase
         self::assertNotSame([], $clashes[0]->waysOut);
     }
 
+    public function test_what_is_not_known_beside_the_cells_can_be_taken_away(): void
+    {
+        $unknown = ['kind' => 'time-machine', 'v' => 1, 'with' => []];
+        $lists = [
+            'members' => $unknown + ['id' => 'm', 'cells' => ['a']], 'fronts' => $unknown + ['id' => 'f', 'cells' => ['a-1']], 'options' => $unknown + ['id' => 'o', 'cells' => ['a-1']],
+            'surfaces' => $unknown + ['id' => 's', 'on' => ['wall' => 0, 'from' => null, 'to' => null, 'foot' => null, 'head' => null]],
+        ];
+        foreach ($lists as $list => $entry) {
+            $layout = TestLayout::of([TestLayout::bay('a')]);
+            $layout->layout[$list] = [...$layout->layout[$list], $entry];
+            $clash = array_values(array_filter($layout->plan()->findings, fn (Finding $finding) => $finding->code->value === 'unknown-kind'))[0];
+            self::assertSame([$entry['id'], "layout.$list.".$entry['id']], [$clash->place, $clash->waysOut[0]->edit->path]);
+            self::assertSame([], array_filter($layout->edited($clash->waysOut[0]->edit)->plan()->findings, fn (Finding $finding) => $finding->code->value === 'unknown-kind'));
+        }
+    }
+
     public function test_a_stored_value_out_of_its_bounds_is_as_usual(): void
     {
         $tier = Doc::tier('a-1', ['holds' => Doc::holds('shelves', ['fixed' => 99, 'adjustable' => 4, 'made' => null])]);
