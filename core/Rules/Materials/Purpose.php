@@ -17,6 +17,7 @@ enum Purpose: string
     case Top = 'top';
     case Framing = 'framing';
     case Cladding = 'cladding';
+    case Trim = 'trim';
 
     public function label(): string
     {
@@ -31,6 +32,7 @@ enum Purpose: string
             self::Top => 'Worktops and seats',
             self::Framing => 'Battens and bearers',
             self::Cladding => 'Cladding boards',
+            self::Trim => 'Cover trims',
         };
     }
 
@@ -40,6 +42,7 @@ enum Purpose: string
         return match ($this) {
             self::Shelf, self::Front, self::Frame, self::Top, self::Framing => self::Carcass,
             self::Panel, self::Cladding => self::Back,
+            self::Trim => self::Frame,
             self::Carcass, self::Back, self::Drawer => null,
         };
     }

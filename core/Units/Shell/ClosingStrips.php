@@ -198,7 +198,7 @@ final readonly class ClosingStrips
     {
         [$first, $slope] = $this->touching($edge);
         $face = $this->terms->rules->get(Rule::TrimFace);
-        $piece = $this->make->covering('trim-'.$edge->side->value, 'Trim', $this->lengthAlong($edge->side), Working::start('face of the trim', $face), Purpose::Frame, null, [new Finished('outer, long', Finish::TouchesHouse)]);
+        $piece = $this->make->covering('trim-'.$edge->side->value, 'Trim', $this->lengthAlong($edge->side), Working::start('face of the trim', $face), Purpose::Trim, null, [new Finished('outer, long', Finish::TouchesHouse)]);
         $away = $edge->side === Side::Left ? -1.0 : 1.0;
         $long = hypot(1.0, $slope);
         $along = new Vector($away * $slope / $long, 0.0, 1.0 / $long);
@@ -218,7 +218,7 @@ final readonly class ClosingStrips
         $at = fn (float $x): float => $first + $slope * ($x - $before);
         $profile = $this->above(new Polygon([new Point(0.0, $at(0.0) - $face), new Point($long, $at($long) - $face), new Point($long, $at($long)), new Point(0.0, $at(0.0))]), $before);
         $shape = new InFace($profile, $this->v + $this->thickness, atan2($profile[1]->y - $profile[0]->y, $profile[1]->x - $profile[0]->x));
-        $piece = $this->make->covering('trim-top', 'Trim', $this->along($length, $shape->outline->bounds()[1]), Working::start('face of the trim', $this->terms->rules->get(Rule::TrimFace)), Purpose::Frame, $shape->outline, [new Finished('outer, long', Finish::TouchesHouse)]);
+        $piece = $this->make->covering('trim-top', 'Trim', $this->along($length, $shape->outline->bounds()[1]), Working::start('face of the trim', $this->terms->rules->get(Rule::TrimFace)), Purpose::Trim, $shape->outline, [new Finished('outer, long', Finish::TouchesHouse)]);
 
         return new Placed($piece, $shape->pose, Part::Face, $this->box->id);
     }
@@ -235,7 +235,7 @@ final readonly class ClosingStrips
         [$first, $slope] = count($stations) > 1 ? Polyline::bestLine($stations) : [$stations[0]->y, 0.0];
         $less = 0.0;
         foreach ($stations as $station) {
-            $less = max($less, $first + $slope * $station->x - min($station->y, $this->gapAt($edge, $station->x, $this->box->face() + $this->thickness)));
+            $less = max($less, $first + $slope * $station->x - min($station->y, $this->gapAt($edge, $station->x, $this->box->face() + $this->terms->materials->for(Purpose::Trim)->thickness->toDouble())));
         }
 
         return [$first - $less, $slope];

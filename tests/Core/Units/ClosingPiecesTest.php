@@ -7,6 +7,7 @@ namespace Tests\Core\Units;
 use Incastro\Fit\Closing\Gap;
 use Incastro\Geometry\Point;
 use Incastro\Pieces\Piece;
+use Incastro\Planning\JobChoices;
 use Incastro\Planning\Planner;
 use Incastro\Planning\SpacePlan;
 use Incastro\Units\Make\ScribedOutline;
@@ -56,6 +57,18 @@ final class ClosingPiecesTest extends TestCase
         $trimmed = $this->space(['right' => 'trim']);
         self::assertSame([2338.0, 45.0], [$this->piece($trimmed, 'B1-trim-right')?->length->result->toDouble(), $this->piece($trimmed, 'B1-trim-right')?->width->result->toDouble()]);
         self::assertSame($this->piece($plain, 'B1-bottom')?->length->result->toDouble(), $this->piece($trimmed, 'B1-bottom')?->length->result->toDouble());
+    }
+
+    public function test_trim_may_be_cut_from_boards_by_length(): void
+    {
+        $usual = JobChoices::defaults('Test', 'mm/1');
+        $job = TestAlcove::leaning()->job('mm/1', ['depth' => '400', 'closings' => ['left' => null, 'right' => 'trim', 'top' => null]], ['uses' => ['trim' => 'framing'] + $usual['uses']]);
+        $plan = (new Planner())->plan($job);
+        $trim = $this->piece($plan->spaces[0], 'B1-trim-right');
+        self::assertSame(['framing', 20.0], [$trim?->material->id, $trim?->thickness->toDouble()]);
+        // 2338 of it from a batten of 2400, of which 10 go off each end: 2400 − 10 − (10 + 2338 + 3.2) are left before the other.
+        self::assertCount(1, $plan->cut->boards->boards);
+        self::assertEqualsWithDelta(38.8, $plan->cut->boards->boards[0]->left->toDouble(), 1e-6);
     }
 
     public function test_nothing_means_plain_stiles_and_rails(): void
