@@ -9,6 +9,7 @@ use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\WayOut;
+use Incastro\Survey\Space\SpaceShape;
 use Incastro\Units\Unknown;
 
 /** What a layout holds that this edition does not know: nothing is built of it, and the person is told. */
@@ -29,6 +30,19 @@ final class UnknownKinds
         }
         foreach ($layout->unknown as $id => [$list, $kind]) {
             $findings[] = self::clash($kind, (string) $id, new WayOut('Take it away', Edits::without($list, (string) $id)));
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> what lies on a wall that is none any more */
+    public static function nowhere(Layout $layout, SpaceShape $shape): array
+    {
+        $findings = [];
+        foreach ($layout->surfaces as $surface) {
+            if (! in_array($surface->wall, $shape->walls(), true)) {
+                $findings[] = Finding::clash(Code::SurfaceNowhere, 'It lies on a wall that is none any more. Put it on another, or take it away.', $surface->id)->withWaysOut([new WayOut('Take it away', Edits::withoutSurface($surface->id))]);
+            }
         }
 
         return $findings;

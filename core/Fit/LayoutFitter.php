@@ -24,7 +24,7 @@ final readonly class LayoutFitter
         $corners = $this->corners($runs);
 
         // How far each stands out is known then, and with it where the others stop.
-        return new FittedLayout($corners === [] ? $runs : $this->fitted($layout, $marks, $corners), array_map(fn (Surface $surface) => (new SurfaceFitter($this->terms))->fit($surface, $marks->of('C', $surface->id)), $layout->surfaces));
+        return new FittedLayout($corners === [] ? $runs : $this->fitted($layout, $marks, $corners), array_values(array_filter(array_map(fn (Surface $surface) => (new SurfaceFitter($this->terms))->fit($surface, $marks->of('C', $surface->id)), $layout->surfaces))));
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Fit;
 
 use Incastro\Fit\Demand\Extent;
+use Incastro\Fit\Demand\SurfaceDemand;
 use Incastro\Fit\Layout\Surface;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
@@ -21,40 +22,41 @@ final readonly class SurfaceFitter
     {
     }
 
-    public function fit(Surface $surface, string $mark): FittedSurface
+    /** Null where there is no such wall, or no wall any more. */
+    public function fit(Surface $surface, string $mark): ?FittedSurface
     {
+        if (! in_array($surface->wall, $this->terms->room->shape->walls(), true)) {
+            return null;
+        }
         $frame = $this->terms->room->frame($surface->wall);
         $long = $frame->length();
-        $floors = array_map(fn (float $u) => $frame->floorAt($u, 0.0), [0.0, $long / 2, $long]);
-        $foot = $surface->foot?->toDouble() ?? max($floors);
-        $ends = [$surface->from?->toDouble() ?? 0.0, $surface->to?->toDouble() ?? $long];
-        $heads = array_map(fn (float $u) => $frame->ceilingAt($u, 0.0), $frame->ceilingBreaks($ends[0], $ends[1], 0.0));
+        $foot = $surface->foot?->toDouble() ?? max(array_map(fn (float $u) => $frame->floorAt($u, 0.0), [0.0, $long / 2, $long]));
+        [$from, $to] = [$surface->from?->toDouble() ?? 0.0, $surface->to?->toDouble() ?? $long];
+        // Ceilings and walls beside it may come in before this one: it stays within them as far out as it stands.
+        $out = max(0.0, $frame->backBulge($from, max($from, $to), $foot, max($foot, $frame->ceilingAt($from, 0.0)))) + $this->demand($surface)->thickness->toDouble();
+        $depths = [0.0, $out];
+        $heads = array_merge(...array_map(fn (float $v) => array_map(fn (float $u) => $frame->ceilingAt($u, $v), $frame->ceilingBreaks($from, $to, $v)), $depths));
         $head = $surface->head?->toDouble() ?? min($heads);
         $heights = [$foot, ...$frame->bendsBetween($foot, max($foot, $head)), $head];
-        $lefts = array_map(fn (float $z) => $frame->leftAt(0.0, $z), $heights);
-        $left = $surface->from?->toDouble() ?? max($lefts);
-        $right = $surface->to?->toDouble() ?? min(array_map(fn (float $z) => $frame->rightAt(0.0, $z), $heights));
+        $sides = fn (\Closure $side): array => array_merge(...array_map(fn (float $v) => array_map(fn (float $z) => $side($v, $z), $heights), $depths));
+        $left = $surface->from?->toDouble() ?? max($sides($frame->leftAt(...)));
+        $right = $surface->to?->toDouble() ?? min($sides($frame->rightAt(...)));
         $width = Working::start($surface->from === null && $surface->to === null ? 'clear width of the wall' : 'from end to end along the wall', Length::ofDouble($right - $left));
         $height = Working::start($surface->foot === null && $surface->head === null ? 'clear height of the wall' : 'from foot to head', Length::ofDouble($head - $foot));
         $v = $right > $left && $head > $foot ? max(0.0, $frame->backBulge($left, $right, $foot, $head)) : 0.0;
 
-        return new FittedSurface(
-            $surface,
-            $mark,
-            $frame,
-            $left,
-            $foot,
-            $v,
-            $width,
-            $height,
-            $this->findings($surface, $width, $height, $frame),
-        );
+        return new FittedSurface($surface, $mark, $frame, $left, $foot, $v, $width, $height, $this->findings($surface, $width, $height, $frame));
+    }
+
+    private function demand(Surface $surface): SurfaceDemand
+    {
+        return $surface->holds->demand($this->terms->rules, $this->terms->materials);
     }
 
     /** @return list<Finding> */
     private function findings(Surface $surface, Working $width, Working $height, RunFrame $frame): array
     {
-        $demand = $surface->holds->demand($this->terms->rules, $this->terms->materials);
+        $demand = $this->demand($surface);
         $short = fn (Extent $extent, Working $size, string $what): array => $extent->least->isGreaterThan($size->result)
             ? [Finding::clash(Code::TooSmall, sprintf('On the %s it is %s %s: %s.', $this->terms->room->shape->wallName($frame->wall), $this->terms->format->write($size->result), $what, sprintf($extent->why, $this->terms->format->write($extent->least))), $surface->id)
                 ->withWaysOut([new WayOut('Take it away', Edits::withoutSurface($surface->id))])]

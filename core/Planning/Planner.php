@@ -148,7 +148,7 @@ final readonly class Planner
         foreach ($layout->surfaces as $s => $surface) {
             array_push($findings, ...$surface->findings, ...$assemblies[count($layout->runs) + $s]->findings);
         }
-        $findings = [...$findings, ...UnknownKinds::findings($space->layout), ...(new Tooling($job->rules))->findings($layout->runs, $assemblies), ...(new Meetings($layout, $terms))->findings(), ...(new Swings($layout, $assemblies, $terms))->findings(), ...$going->findings($carried, $layout)];
+        $findings = [...$findings, ...UnknownKinds::findings($space->layout), ...UnknownKinds::nowhere($space->layout, $room->shape), ...(new Tooling($job->rules))->findings($layout->runs, $assemblies), ...(new Meetings($layout, $terms))->findings(), ...(new Swings($layout, $assemblies, $terms))->findings(), ...$going->findings($carried, $layout)];
 
         return [$layout, $assemblies, $carried, [...$findings, ...(new Cuttable($job))->findings($layout, $assemblies), ...(new Assembled($layout, $assemblies, $terms, $space->layout->openings, $findings))->findings()]];
     }

@@ -17,6 +17,9 @@ final class WallPlaces
         foreach ($space['layout']['runs'] as $i => $run) {
             $entries["layout.runs[$i].wall"] = ['A run', $run['wall']];
         }
+        foreach ($space['layout']['surfaces'] ?? [] as $i => $surface) {
+            $entries["layout.surfaces[$i].on.wall"] = ['What lies on a wall', $surface['on']['wall']];
+        }
         foreach ($space['things'] as $i => $thing) {
             $entries["things[$i].wall"] = ["“{$thing['name']}”", $thing['wall']];
         }

@@ -65,6 +65,7 @@ enum Code: string
     case Strip = 'strip';
     case Struck = 'struck';
     case Suspect = 'suspect';
+    case SurfaceNowhere = 'surface-nowhere';
     case TakesDiffer = 'takes-differ';
     case ThingOutside = 'thing-outside';
     case TierDepth = 'tier-depth';

@@ -18,9 +18,12 @@ use Incastro\Rules\Edit;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Severity;
+use Incastro\Survey\Space\SpaceKind;
 use Incastro\Units\Placed;
 use Incastro\Units\Surfaces\Cladding;
+use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\TestKind;
 use Tests\Core\TestLayout;
 
 final class CladdingTest extends TestCase
@@ -136,6 +139,23 @@ final class CladdingTest extends TestCase
         }
         $this->expectExceptionMessage('There is no such wall to lie on.');
         $layout->edited(new Edit('layout.do', ['action' => 'add', 'list' => 'surfaces', 'kind' => 'cladding', 'wall' => 9, 'seed' => 'some-seed']));
+    }
+
+    #[DataProviderExternal(TestKind::class, 'all')]
+    public function test_on_every_wall_of_every_room_it_stays_inside_it(SpaceKind $kind): void
+    {
+        $room = new TestKind($kind, 31);
+        $shape = $room->survey->room?->shape;
+        foreach ($shape === null ? [] : array_keys($shape->edges) as $wall) {
+            foreach (['upright', 'level'] as $lay) {
+                $plan = $room->plan(['surfaces' => [['id' => 's'] + Doc::holds('cladding', ['lay' => $lay]) + ['on' => ['wall' => $wall, 'from' => null, 'to' => null, 'foot' => null, 'head' => null]]]] + Doc::none());
+                $codes = array_map(fn (Finding $finding) => $finding->code->value, array_filter($plan->findings, fn (Finding $finding) => $finding->severity === Severity::Clash));
+                // Boards may be too long for the stock; where no wall is, that is said and nothing is built.
+                $isWall = in_array($wall, $shape->walls(), true);
+                self::assertSame($isWall ? [] : ['surface-nowhere'], array_values(array_diff($codes, ['no-stock'])), "$kind->value, wall $wall, $lay");
+                self::assertSame($isWall, $plan->pieces() !== []);
+            }
+        }
     }
 
     public function test_too_little_of_a_wall_is_said_with_what_it_takes(): void
