@@ -85,7 +85,7 @@ final class Assembled
             if ($a === null || $b === null || ! $joint->kind->isTight()) {
                 continue;
             }
-            if (! $a->touches($b, Joinery::TOUCH)) {
+            if (! $a->touches($b, Joinery::reach($joint->kind, $this->terms->rules, $this->terms->format))) {
                 $this->collisions->apart($a, $b);
             }
         }

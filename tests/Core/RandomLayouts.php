@@ -23,7 +23,9 @@ final class RandomLayouts
 {
     private const ACTIONS = ['split-bay', 'split-tier', 'split-bay', 'split-tier', 'copy-bay', 'copy-tier', 'mirror', 'base-upper', 'swap-bay', 'swap-tier', 'whole', 'remove-bay', 'remove-tier'];
 
-    private const UNITS = ['shelves', 'shelves', 'gap', 'knee-space', 'filler-panel', 'cleat-shelves'];
+    private const UNITS = ['shelves', 'shelves', 'drawers', 'hanging-rail', 'gap', 'knee-space', 'filler-panel', 'cleat-shelves'];
+
+    private const SCHOOLS = ['pocket', 'dado', 'screws'];
 
     public static function plan(int $number): SpacePlan
     {
@@ -31,7 +33,7 @@ final class RandomLayouts
         $kinds = SpaceKind::cases();
         $kind = $kinds[$number % count($kinds)];
         $measure = $number % 2 === 0 ? 'mm/1' : 'in/16';
-        $space = new TestKind($kind, 3 + intdiv($number, count($kinds)) % 40, $measure);
+        $space = new TestKind($kind, 3 + intdiv($number, count($kinds)) % 40, $measure, ['schools' => ['box_joint' => self::SCHOOLS[intdiv($number, 5) % 3]]]);
         $corners = $space->survey->sheet->shape->corners();
         if ($number % 10 === 9) {
             return $space->plan((new WildLayouts())->layout($dice, $corners), WildLayouts::things($dice, $corners));
@@ -67,11 +69,20 @@ final class RandomLayouts
         $mm = fn (float $least, float $most) => TestLayout::mm(round($dice->between($least, $most)));
         $free = array_values(array_diff($space->survey->sheet->shape->walls(), array_column($layout['runs'], 'wall')));
 
-        return match ($dice->whole(0, 10)) {
+        $shape = $space->survey->sheet->shape;
+        $beside = array_merge(...array_map(fn (array $one) => [$shape->after($one['wall']), $shape->before($one['wall'])], $layout['runs']));
+        $bare = array_values(array_diff($free, $beside));
+        $adding = fn (string $list, array $more): Edit => new Edit('layout.do', ['action' => 'add', 'list' => $list, 'seed' => $seed] + $more);
+
+        return match ($dice->whole(0, 13)) {
             0, 1, 2 => new Edit('layout.do', ['action' => $dice->pick(self::ACTIONS), 'cell' => $tier['id'], 'seed' => $seed]),
             3 => new Edit("layout.bays.{$bay['id']}.joined", $dice->chance(0.7)),
             4 => new Edit("layout.tiers.{$tier['id']}.with", ['fixed' => $dice->whole(0, 2), 'adjustable' => $dice->whole(0, 4)]),
-            5 => new Edit('layout.do', ['action' => 'add', 'kind' => $dice->pick(['worktop', 'end-panel', 'worktop']), 'cells' => [$tier['id'], $bay['id']], 'seed' => $seed]),
+            5 => $adding('members', ['kind' => $dice->pick(['worktop', 'end-panel', 'bench-lid']), 'cells' => [$tier['id'], $bay['id']]]),
+            11 => $adding('fronts', ['kind' => 'door', 'cells' => [$tier['id']]]),
+            12 => $adding('options', ['kind' => 'cable-hole', 'cells' => [$tier['id']]]),
+            // Boards go on a wall before which nothing stands, and at which nothing ends.
+            13 => $adding('surfaces', ['kind' => 'cladding', 'wall' => $bare === [] ? -1 : $dice->pick($bare)]),
             6 => new Edit("layout.bays.{$bay['id']}.top", $dice->pick(['sloped', 'stepped', 'below'])),
             7 => new Edit("layout.tiers.{$tier['id']}.holds", $dice->pick(self::UNITS)),
             8 => new Edit("layout.bays.{$bay['id']}.size", $dice->chance(0.3) ? null : $mm(250.0, 700.0)),

@@ -340,7 +340,9 @@ final readonly class LayoutActions
             throw $this->refused("What is added is one of $names, and names the cells that it spans.");
         }
         foreach ($this->layout[$list] as $other) {
-            if ($family !== Family::Option && ($other['kind'] === $kind || $family === Family::Front) && array_intersect($cells, $other['cells']) !== []) {
+            // Two worktops, or a lid and a worktop, do not lie over one cell.
+            $isInItsPlace = $family === Family::Front || ($family === Family::Member && LayoutUnits::form($other) === LayoutUnits::form(LayoutDocument::holds($blueprint->about->kind)));
+            if ($isInItsPlace && array_intersect($cells, $other['cells']) !== []) {
                 throw $this->refused(sprintf('There is a %s already.', lcfirst(Kinds::standard()->find($other['kind'])->about->label ?? $other['kind'])));
             }
         }

@@ -20,12 +20,22 @@ final class LayoutUnits
         return Kinds::standard()->find($entry['kind'])?->make($entry['with'], new HouseRules(Unit::Millimetre));
     }
 
-    /** @param array{kind: string, with: array<string, mixed>} $member */
-    public static function isOver(array $member): bool
+    /**
+     * How a member lies to its cells; null of what is none.
+     *
+     * @param  array{kind: string, with: array<string, mixed>}  $member
+     */
+    public static function form(array $member): ?MemberForm
     {
         $unit = self::made($member);
 
-        return $unit instanceof SpansCells && $unit->form() === MemberForm::Over;
+        return $unit instanceof SpansCells ? $unit->form() : null;
+    }
+
+    /** @param array{kind: string, with: array<string, mixed>} $member */
+    public static function isOver(array $member): bool
+    {
+        return self::form($member) === MemberForm::Over;
     }
 
     /**

@@ -6,17 +6,25 @@ namespace Incastro\Units\Make;
 
 use Incastro\Measure\LengthFormat;
 use Incastro\Rules\HouseRules;
+use Incastro\Rules\Rule;
 use Incastro\Units\Assembly;
+use Incastro\Units\JointKind;
 use Incastro\Units\Placed;
 
 /** What the joints of an assembly take to be made: what is bought, and what is marked on both pieces of each. */
 final readonly class Joinery
 {
-    /** Pieces this near to each other meet, mm: sizes are rounded once, to at most a sixteenth of an inch, and shelves drop in with their play. */
+    /** Pieces this near to each other meet, mm: sizes are rounded once, to at most a sixteenth of an inch. */
     public const TOUCH = 2.0;
 
     public function __construct(private HouseRules $rules, private LengthFormat $format)
     {
+    }
+
+    /** How far two pieces may lie apart that a joint holds, mm: what drops in between two sides has half its play at each, and half of what rounding takes. */
+    public static function reach(JointKind $kind, HouseRules $rules, LengthFormat $format): float
+    {
+        return $kind === JointKind::Pins ? max(self::TOUCH, ($rules->mm(Rule::ShelfPlay) + $format->step->toDouble()) / 2 + 0.1) : self::TOUCH;
     }
 
     public function made(Assembly $assembly): Assembly

@@ -105,7 +105,7 @@ final readonly class CutAround
             foreach ($parts($joint->a) as $a) {
                 foreach ($parts($joint->b) as $b) {
                     $isWhole = $a === $joint->a && $b === $joint->b && ! (($isCut[$a] ?? false) && ($isCut[$b] ?? false));
-                    if ($isWhole || (isset($byKey[$a], $byKey[$b]) && $byKey[$a]->touches($byKey[$b], Joinery::TOUCH))) {
+                    if ($isWhole || (isset($byKey[$a], $byKey[$b]) && $byKey[$a]->touches($byKey[$b], Joinery::reach($joint->kind, $this->terms->rules, $this->terms->format)))) {
                         $joined[] = new Joint($a, $b, $joint->kind, $joint->use, $joint->shares, $joint->at);
                     }
                 }

@@ -29,7 +29,7 @@ interface Addition {
 /** What may be added: under all bays, over the selected tier and those beside it, or beside an end that no wall closes. */
 const additions = computed(() =>
   of('member').flatMap((one): Addition[] => {
-    const held = members.value.filter((other) => other.holds.kind === one.kind)
+    const held = members.value.filter((other) => other.form === one.form)
     const add = (key: string, label: string, cells: (string | undefined)[]) =>
       held.some((other) => cells.some((cell) => cell && other.cells.includes(cell)))
         ? []

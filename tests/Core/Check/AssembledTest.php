@@ -46,6 +46,13 @@ final class AssembledTest extends TestCase
             ->with(['members' => [Doc::member('w', 'worktop', ['low'])]]);
     }
 
+    public function test_a_shelf_with_more_play_still_lies_on_its_pins(): void
+    {
+        // 6 of play and what rounding takes: up to 3.5 at each side.
+        $layout = TestLayout::of([TestLayout::bay('a')])->changing(['rules' => ['shelf_play' => TestLayout::mm(6.0)]]);
+        self::assertSame([], array_map(fn (Finding $finding) => $finding->sentence, $layout->clashes()));
+    }
+
     public function test_nailers_stand_between_the_dividers_by_hand(): void
     {
         $plan = TestLayout::of([TestLayout::bay('a', ['size' => TestLayout::mm(500)]), TestLayout::bay('b', ['joined' => true])])->plan();
