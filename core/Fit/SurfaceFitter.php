@@ -39,8 +39,9 @@ final readonly class SurfaceFitter
         $head = $surface->head?->toDouble() ?? min($heads);
         $heights = [$foot, ...$frame->bendsBetween($foot, max($foot, $head)), $head];
         $sides = fn (\Closure $side): array => array_merge(...array_map(fn (float $v) => array_map(fn (float $z) => $side($v, $z), $heights), $depths));
-        $left = $surface->from?->toDouble() ?? max($sides($frame->leftAt(...)));
-        $right = $surface->to?->toDouble() ?? min($sides($frame->rightAt(...)));
+        // Beside a door or an open edge the wall itself ends.
+        $left = $surface->from?->toDouble() ?? max(0.0, ...$sides($frame->leftAt(...)));
+        $right = $surface->to?->toDouble() ?? min($long, ...$sides($frame->rightAt(...)));
         $width = Working::start($surface->from === null && $surface->to === null ? 'clear width of the wall' : 'from end to end along the wall', Length::ofDouble($right - $left));
         $height = Working::start($surface->foot === null && $surface->head === null ? 'clear height of the wall' : 'from foot to head', Length::ofDouble($head - $foot));
         $v = $right > $left && $head > $foot ? max(0.0, $frame->backBulge($left, $right, $foot, $head)) : 0.0;

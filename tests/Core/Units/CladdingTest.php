@@ -154,6 +154,11 @@ final class CladdingTest extends TestCase
                 $isWall = in_array($wall, $shape->walls(), true);
                 self::assertSame($isWall ? [] : ['surface-nowhere'], array_values(array_diff($codes, ['no-stock'])), "$kind->value, wall $wall, $lay");
                 self::assertSame($isWall, $plan->pieces() !== []);
+                // It ends where its wall does, also beside a door.
+                foreach ($plan->layout->surfaces ?? [] as $surface) {
+                    self::assertLessThanOrEqual($surface->frame->length() + 1e-6, $surface->u + $surface->width->result->toDouble());
+                    self::assertGreaterThanOrEqual(0.0, $surface->u);
+                }
             }
         }
     }
