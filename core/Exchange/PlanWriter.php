@@ -86,7 +86,7 @@ final readonly class PlanWriter
         $pieces = [];
         foreach ([...$space->layout->runs ?? [], ...$space->layout->surfaces ?? []] as $i => $stands) {
             foreach ($space->made()[$i]->placed as $placed) {
-                $pieces[] = $this->piece($placed->piece) + ['owner' => $placed->owner, 'solid' => $writer->solid($stands->frame, $placed)];
+                $pieces[] = $this->piece($placed->piece) + ['owner' => $placed->owner, 'marks' => array_map($this->mark(...), $placed->piece->marks), 'solid' => $writer->solid($stands->frame, $placed)];
             }
         }
 
@@ -288,7 +288,7 @@ final readonly class PlanWriter
             'material' => $piece->material->id, 'material_name' => $piece->material->name,
             'grain' => $piece->grain->value, 'likeness' => $piece->likeness()->key(),
             'edges' => $piece->told($this->plan->job->format),
-            'joints' => $piece->joints, 'marks' => array_map($this->mark(...), $piece->marks), 'marked' => $piece->markings($this->plan->job->format), 'shaped' => $piece->isShaped(),
+            'joints' => $piece->joints, 'marked' => $piece->markings($this->plan->job->format), 'shaped' => $piece->isShaped(),
             'outline' => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $piece->outline->outer->points),
             'holes' => array_map(fn (Polygon $hole) => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $hole->points), $piece->outline->holes),
         ];
