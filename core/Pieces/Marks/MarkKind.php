@@ -30,7 +30,7 @@ enum MarkKind: string
             self::Groove => ['groove', 'grooves'],
             self::PinRow => ['pin hole', 'pin holes'],
             self::Cup => ['hinge cup', 'hinge cups'],
-            self::Plate => ['hinge plate', 'hinge plates'],
+            self::Plate => ['screw hole of a hinge plate', 'screw holes of hinge plates'],
             self::SlideLine => ['line of a drawer slide', 'lines of drawer slides'],
         };
 
