@@ -58,9 +58,6 @@ final class JobFile
      */
     private static function withMaps(array $layout): array
     {
-        foreach ($layout['surfaces'] as $s => $surface) {
-            $layout['surfaces'][$s]['with'] = (object) $surface['with'];
-        }
         foreach ($layout['runs'] as $r => $run) {
             foreach ($run['bays'] as $b => $bay) {
                 foreach ($bay['tiers'] as $t => $tier) {
@@ -68,7 +65,7 @@ final class JobFile
                 }
             }
         }
-        foreach (array_keys(LayoutDocument::BESIDE) as $list) {
+        foreach (array_keys(LayoutDocument::OUTSIDE) as $list) {
             foreach ($layout[$list] as $m => $entry) {
                 $layout[$list][$m]['with'] = (object) $entry['with'];
             }
@@ -204,7 +201,7 @@ final class JobFile
                 }
             }
         }
-        foreach (LayoutDocument::BESIDE + ['surfaces' => Family::Surface] as $list => $family) {
+        foreach (LayoutDocument::OUTSIDE as $list => $family) {
             foreach ($layout[$list] ?? [] as $m => $entry) {
                 array_push($faults, ...self::faultsOfUnit("$path.{$list}[$m]", isset($entry['with']) ? $entry : null, $format, $family));
             }

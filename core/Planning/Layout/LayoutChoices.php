@@ -115,7 +115,7 @@ final readonly class LayoutChoices
             $closings[$edge] = $layout['closings'][$edge] ?? null;
         }
 
-        return new Edit('layout.put', ['runs' => $layout['runs'], 'surfaces' => $layout['surfaces']] + array_intersect_key($layout, LayoutDocument::BESIDE) + ($closings === [] ? [] : ['closings' => $closings]) + ($layout['marks'] === [] ? [] : ['marks' => $layout['marks']]));
+        return new Edit('layout.put', ['runs' => $layout['runs']] + array_intersect_key($layout, LayoutDocument::OUTSIDE) + ($closings === [] ? [] : ['closings' => $closings]) + ($layout['marks'] === [] ? [] : ['marks' => $layout['marks']]));
     }
 
     /**
@@ -137,7 +137,7 @@ final readonly class LayoutChoices
     private function field(array $layout, Edit $edit, string $list, string $id, string $name): array
     {
         $target = self::target($layout, $list, $id) ?? throw new InvalidChoice($edit->path, 'What this would change is not there any more.');
-        if ((isset(LayoutDocument::BESIDE[$list]) || $list === 'surfaces') && $name === '' && $edit->value === null) {
+        if (isset(LayoutDocument::OUTSIDE[$list]) && $name === '' && $edit->value === null) {
             $after = array_replace($layout, [$list => array_values(array_filter($layout[$list], fn (array $entry) => $entry['id'] !== $id))]);
 
             return [$after, self::puttingBack($layout, $after)];
@@ -192,7 +192,7 @@ final readonly class LayoutChoices
      */
     private function set(array $layout, Edit $edit, string $list, array $target, string $name): array
     {
-        if ($list !== 'tiers' && $list !== 'surfaces' && ! isset(LayoutDocument::BESIDE[$list])) {
+        if ($list !== 'tiers' && ! isset(LayoutDocument::OUTSIDE[$list])) {
             throw new InvalidChoice($edit->path, sprintf('“%s” is not a field of a layout.', $edit->path));
         }
         $given = $name !== '' ? [$name => $edit->value] : (is_array($edit->value) ? $edit->value : []);
@@ -208,7 +208,7 @@ final readonly class LayoutChoices
      */
     private static function target(array $layout, string $list, string $id): ?array
     {
-        if ($list === 'runs' || $list === 'surfaces' || isset(LayoutDocument::BESIDE[$list])) {
+        if ($list === 'runs' || isset(LayoutDocument::OUTSIDE[$list])) {
             return array_column($layout[$list], null, 'id')[$id] ?? null;
         }
         if ($list === 'bays') {
@@ -230,7 +230,7 @@ final readonly class LayoutChoices
     private static function with(array $layout, string $list, string $id, array $changed): array
     {
         $put = fn (array $entries) => array_map(fn (array $entry) => $entry['id'] === $id ? $changed : $entry, $entries);
-        if ($list === 'runs' || $list === 'surfaces' || isset(LayoutDocument::BESIDE[$list])) {
+        if ($list === 'runs' || isset(LayoutDocument::OUTSIDE[$list])) {
             return array_replace($layout, [$list => $put($layout[$list])]);
         }
         $layout['runs'] = array_map(fn (array $run) => array_replace($run, ['bays' => $list === 'bays' ? $put($run['bays']) : array_map(fn (array $bay) => array_replace($bay, ['tiers' => $put($bay['tiers'])]), $run['bays'])]), $layout['runs']);
@@ -291,7 +291,7 @@ final readonly class LayoutChoices
     public static function touched(array $before, array $after, Edit $edit): array
     {
         $parts = explode('.', $edit->path);
-        if (in_array($parts[1] ?? '', ['', 'do', 'put'], true) || ((isset(LayoutDocument::BESIDE[$parts[1]]) || $parts[1] === 'surfaces') && count($parts) === 3)) {
+        if (in_array($parts[1] ?? '', ['', 'do', 'put'], true) || (isset(LayoutDocument::OUTSIDE[$parts[1]]) && count($parts) === 3)) {
             $ids = ['layout', ...self::closingsThatDiffer($before, $after)];
             foreach ([$before, $after] as $layout) {
                 foreach ($layout['runs'] as $run) {

@@ -18,6 +18,9 @@ final class LayoutDocument
     /** Lists of what stands beside the tree of cells and names some of them, by the family of what it is. */
     public const BESIDE = ['members' => Family::Member, 'fronts' => Family::Front, 'options' => Family::Option];
 
+    /** Every list of units that stand outside the tree of cells, what lies on the walls among them, by their family. */
+    public const OUTSIDE = self::BESIDE + ['surfaces' => Family::Surface];
+
     /** @return array<string, mixed> a space in which nothing is planned yet */
     public static function none(): array
     {
@@ -79,7 +82,7 @@ final class LayoutDocument
      */
     public static function ids(array $layout): array
     {
-        $ids = array_merge([], ...array_map(fn (string $list) => array_column($layout[$list] ?? [], 'id'), [...array_keys(self::BESIDE), 'surfaces']));
+        $ids = array_merge([], ...array_map(fn (string $list) => array_column($layout[$list] ?? [], 'id'), array_keys(self::OUTSIDE)));
         foreach ($layout['runs'] as $run) {
             array_push($ids, ...self::idsOfRun($run));
         }
@@ -129,7 +132,7 @@ final class LayoutDocument
         foreach (self::ids($layout) as $id) {
             $names[$id] = $next();
         }
-        $renamed = ['runs' => self::replaced($layout['runs'], $names)] + array_map(fn (string $list) => self::replaced($layout[$list], $names), array_combine(array_keys(self::BESIDE), array_keys(self::BESIDE))) + ['surfaces' => self::replaced($layout['surfaces'], $names), 'openings' => $layout['openings']];
+        $renamed = ['runs' => self::replaced($layout['runs'], $names)] + array_map(fn (string $list) => self::replaced($layout[$list], $names), array_combine(array_keys(self::OUTSIDE), array_keys(self::OUTSIDE))) + ['openings' => $layout['openings']];
         $renamed['closings'] = [];
         foreach ($layout['closings'] as $edge => $closing) {
             [$side, $owner] = explode(':', (string) $edge, 2);
