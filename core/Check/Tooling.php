@@ -49,7 +49,7 @@ final readonly class Tooling
         return match ($joint->kind) {
             JointKind::Pocket => BoxJoint::Pocket->tools(),
             JointKind::Dado => BoxJoint::Dado->tools(),
-            JointKind::Glue => $joint->shares > 0.0 ? [Tool::Router, Tool::TableSaw] : [],
+            JointKind::Glue => $joint->shares > 0.0 ? BoxJoint::Dado->tools() : [],
             JointKind::Hinge => [Tool::HingeBit],
             JointKind::Screws, JointKind::Nails, JointKind::Pins, JointKind::Slide => [],
         };
