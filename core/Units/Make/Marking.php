@@ -97,7 +97,8 @@ final readonly class Marking
         if ($piece->outline->holes === []) {
             return $marks;
         }
-        $isWood = fn (Point $point): bool => array_filter($piece->outline->holes, fn (Polygon $hole) => $hole->grown(self::CLEAR)->contains($point)) === [];
+        $around = array_map(fn (Polygon $hole) => $hole->grown(self::CLEAR), $piece->outline->holes);
+        $isWood = fn (Point $point): bool => array_filter($around, fn (Polygon $hole) => $hole->contains($point)) === [];
         $kept = [];
         foreach ($marks as $mark) {
             $at = $mark->kind->isHole() ? array_values(array_filter($mark->at, $isWood)) : $mark->at;
