@@ -7,6 +7,7 @@ namespace Incastro\Cut;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Pieces\Grain;
+use Incastro\Rules\Materials\Moulding;
 
 /**
  * Cuts boards to length: the longest piece first, each into the first board that still has room for it, else from a new one,
@@ -14,6 +15,9 @@ use Incastro\Pieces\Grain;
  */
 final readonly class BoardPlanner
 {
+    /** A moulding's width as it was rounded to be cut is still its own, nanometres. */
+    private const SAME = 1_000_000;
+
     /**
      * @param  Length  $kerf  of the saw
      * @param  Length  $end  cut off each end of a board
@@ -32,6 +36,9 @@ final readonly class BoardPlanner
         }
         if (self::across($piece)->isGreaterThan($suits[0]->material->width)) {
             return sprintf('%s is wider than the board, which is %s', $this->format->writeCut(self::across($piece)), $this->format->writeCut($suits[0]->material->width));
+        }
+        if ($suits[0]->material instanceof Moulding && abs(self::across($piece)->minus($suits[0]->material->width)->nanometres()) > self::SAME) {
+            return sprintf('it is %s wide, and a moulding of %s is not ripped', $this->format->writeCut(self::across($piece)), $this->format->writeCut($suits[0]->material->width));
         }
         $usable = max(array_map(fn (BoardStock $stock) => $this->usable($stock), $suits));
 

@@ -31,8 +31,9 @@ final class Format5
         }
         $new = JobChoices::defaults('', $job['measure']);
         $materials = [];
+        $woods = array_column($new['materials'], 'wood', 'name');
         foreach ($job['materials'] as $id => $material) {
-            $materials[] = ['id' => $id, 'kind' => 'sheet', 'name' => $material['name'], 'thickness' => $material['thickness'], 'width' => null, 'cover' => null, 'density' => $material['density']];
+            $materials[] = ['id' => $id, 'kind' => 'sheet', 'name' => $material['name'], 'thickness' => $material['thickness'], 'width' => null, 'cover' => null, 'density' => $material['density'], 'wood' => $woods[$material['name']] ?? null];
         }
         $drawer = array_values(array_filter($new['materials'], fn (array $material) => $material['id'] === 'drawer'));
         $stock = array_values(array_filter($new['stock'], fn (array $entry) => $entry['material'] === 'drawer' && ! in_array($entry['id'], array_column($job['stock'], 'id'), true)));

@@ -7,6 +7,7 @@ namespace Incastro\Exchange;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unit;
 use Incastro\Planning\ExtraChoices;
+use Incastro\Planning\JobChoices;
 use Incastro\Planning\Layout\LayoutDocument;
 use Incastro\Planning\Layout\LayoutMarks;
 use Incastro\Planning\MaterialChoices;
@@ -102,7 +103,7 @@ final class JobFile
         }
         /** @var array{format: int, job: array<string, mixed>, record?: array{takes?: list<array<string, mixed>>}} $decoded */
         $decoded = json_decode($json, true, 32, JSON_THROW_ON_ERROR);
-        $decoded['job'] += ['schools' => [], 'tools' => []];
+        $decoded['job'] += JobChoices::since($decoded['job']);
         foreach ($decoded['format'] === self::FORMAT ? $decoded['job']['spaces'] : [] as $s => $space) {
             $decoded['job']['spaces'][$s]['layout'] += ['fronts' => [], 'options' => [], 'surfaces' => []];
         }

@@ -225,6 +225,7 @@ final readonly class PlanWriter
 
         return [
             'buy' => $shopping->lines(),
+            'hardware' => ['lines' => $shopping->hardware()] + $shopping->hardwarePrice(),
             'price' => round($this->plan->cut->price(), 2),
             'currency' => $this->plan->job->currency,
             'fewest' => $sheets->isFewest(),

@@ -12,7 +12,7 @@ use Incastro\Fit\FittedLayout;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
-use Incastro\Rules\Materials\Board;
+use Incastro\Rules\Materials\Lineal;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
 use Incastro\Units\Placed;
@@ -41,7 +41,7 @@ final readonly class Cuttable
             foreach ($assembly->placed as $placed) {
                 $piece = CutPiece::of($placed->piece);
                 $key = implode('|', [$piece->length->nanometres(), $piece->width->nanometres(), $piece->thickness->nanometres(), $piece->material, $piece->grain->value]);
-                $reason = $asked[$key] ??= ($placed->piece->material instanceof Board ? $this->boards->refuses($piece) : $this->stock->refuses($piece)) ?? '';
+                $reason = $asked[$key] ??= ($placed->piece->material instanceof Lineal ? $this->boards->refuses($piece) : $this->stock->refuses($piece)) ?? '';
                 if ($reason !== '') {
                     $findings[$placed->owner] ??= $this->finding($placed, $reason, $layout);
                 }
@@ -53,7 +53,7 @@ final readonly class Cuttable
 
     private function finding(Placed $placed, string $reason, FittedLayout $layout): Finding
     {
-        return Finding::clash(Code::NoStock, sprintf('%s cannot be cut: %s. Give the job a %s for it, or make it smaller.', $placed->piece->mark, $reason, $placed->piece->material instanceof Board ? 'board' : 'sheet'), $placed->owner)
+        return Finding::clash(Code::NoStock, sprintf('%s cannot be cut: %s. Give the job a %s for it, or make it smaller.', $placed->piece->mark, $reason, $placed->piece->material instanceof Lineal ? 'board' : 'sheet'), $placed->owner)
             ->about([$placed->piece->key])->withWaysOut($this->waysOut($placed->owner, $layout));
     }
 

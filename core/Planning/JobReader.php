@@ -12,8 +12,8 @@ use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutReader;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\Materials\Board;
 use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\Lineal;
 use Incastro\Rules\Materials\SheetGood;
 use Incastro\Rules\Schools\BoxJoint;
 use Incastro\Rules\Tool;
@@ -78,7 +78,7 @@ final class JobReader
         $boards = [];
         foreach ($entries as $entry) {
             $material = $materials->find($entry['material']);
-            if ($material instanceof Board) {
+            if ($material instanceof Lineal) {
                 $boards[] = new BoardStock($entry['name'], $entry['quantity'], self::length($entry['length']), $material, (float) $entry['price']);
             }
         }

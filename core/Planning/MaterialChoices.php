@@ -10,8 +10,10 @@ use Incastro\Rules\Edit;
 use Incastro\Rules\Materials\Board;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Material;
+use Incastro\Rules\Materials\Moulding;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Materials\SheetGood;
+use Incastro\Rules\Materials\Wood;
 
 /**
  * Edits of a job's materials, `materials.ID.thickness` and its like, and of what each serves, `uses.drawer`. Any number of
@@ -21,8 +23,8 @@ final readonly class MaterialChoices
 {
     private const MOST = 60;
 
-    /** In sheets, or by length in one section. */
-    public const KINDS = ['sheet', 'board'];
+    /** In sheets, or by length in one section: boards, which may be ripped, and mouldings, which may not. */
+    public const KINDS = ['sheet', 'board', 'moulding'];
 
     public function __construct(private LengthFormat $format)
     {
@@ -41,15 +43,16 @@ final readonly class MaterialChoices
             $this->refuseUsed($document, $edit->path, $parts[1]);
         }
 
-        return (new EntryList('materials', 'a material', ['kind', 'name', 'thickness', 'width', 'cover', 'density'], fn (string $name) => match ($name) {
+        return (new EntryList('materials', 'a material', ['kind', 'name', 'thickness', 'width', 'cover', 'density', 'wood'], fn (string $name) => match ($name) {
             'kind' => Field::oneOf('How it is bought', self::KINDS),
             'name' => Field::text('Name of the material'),
             'thickness' => Field::length('Thickness as measured', $this->format, Length::ofMillimetres(2), Length::ofMillimetres(100)),
             'width' => Field::length('Width of the board', $this->format, Length::ofMillimetres(10), Length::ofMillimetres(600))->orComputed(),
             'cover' => Field::length('Width that shows', $this->format, Length::ofMillimetres(10), Length::ofMillimetres(600))->orComputed(),
             'density' => Field::number('Density', 100, 1500),
+            'wood' => Field::oneOf('What it is', array_column(Wood::cases(), 'value'))->orComputed(),
             default => null,
-        }, self::MOST, fn (array $entry) => $entry['kind'] === 'board' && $entry['width'] === null ? ['width', 'A board that is bought by length has a width of its own. Type it as measured.'] : null))->apply($document, $edit);
+        }, self::MOST, fn (array $entry) => $entry['kind'] !== 'sheet' && $entry['width'] === null ? ['width', 'What is bought by length has a width of its own. Type it as measured.'] : null))->apply($document, $edit);
     }
 
     /**
@@ -122,7 +125,7 @@ final readonly class MaterialChoices
         /** @var non-empty-list<Material> $all */
         $all = array_map(self::material(...), $document['materials']);
 
-        return new Catalogue($all, $document['uses']);
+        return new Catalogue($all, $document['uses'], ArticleChoices::read($document['articles']));
     }
 
     /** @param array<string, mixed> $entry */
@@ -130,8 +133,13 @@ final readonly class MaterialChoices
     {
         $length = fn (string $name): Length => Length::ofNanometres($entry[$name]['nm']);
 
-        return $entry['kind'] === 'board'
-            ? new Board($entry['id'], $entry['name'], $length('thickness'), (float) $entry['density'], $length('width'), $length($entry['cover'] === null ? 'width' : 'cover'))
-            : new SheetGood($entry['id'], $entry['name'], $length('thickness'), (float) $entry['density']);
+        $wood = Wood::tryFrom($entry['wood'] ?? '');
+        [$id, $name, $thick, $density] = [$entry['id'], $entry['name'], $length('thickness'), (float) $entry['density']];
+
+        return match ($entry['kind']) {
+            'board' => new Board($id, $name, $thick, $density, $length('width'), $length($entry['cover'] === null ? 'width' : 'cover'), $wood),
+            'moulding' => new Moulding($id, $name, $thick, $density, $length('width'), $wood),
+            default => new SheetGood($id, $name, $thick, $density, $wood),
+        };
     }
 }

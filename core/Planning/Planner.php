@@ -30,7 +30,7 @@ use Incastro\Pieces\Piece;
 use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\Materials\Board;
+use Incastro\Rules\Materials\Lineal;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\SpaceSurvey;
 use Incastro\Survey\Survey;
@@ -75,7 +75,7 @@ final readonly class Planner
      */
     public function cut(Job $job, array $pieces, bool $isBought = false): CutPlan
     {
-        $isBoard = fn (Piece $piece): bool => $piece->material instanceof Board;
+        $isBoard = fn (Piece $piece): bool => $piece->material instanceof Lineal;
         $stock = $isBought ? array_map(fn (Stock $stock) => $stock->asManyAsNeeded(), $job->stock) : $job->stock;
         $boards = $isBought ? array_map(fn (BoardStock $stock) => $stock->asManyAsNeeded(), $job->boards) : $job->boards;
 
@@ -118,14 +118,14 @@ final readonly class Planner
         // What would make the survey surer is said where one measures.
         $findings = array_values(array_filter($survey->findings, fn (Finding $finding) => ! in_array($finding->code, [Code::Unchecked, Code::Struck], true)));
         if ($survey->room === null) {
-            return new SpacePlan($space, $survey, null, [], [], $findings, Verdict::of($survey, null, $findings), new Joinery($job->rules, $job->format));
+            return new SpacePlan($space, $survey, null, [], [], $findings, Verdict::of($survey, null, $findings), new Joinery($job->rules, $job->materials, $job->format));
         }
         $before = clone $marks;
         [$layout, $assemblies, $carried, $found] = $this->built($job, $space, $survey->room, $marks);
         $ways = new WaysOut(fn (Space $other, HouseRules $rules) => $this->built($job->by($rules), $other, $survey->room, clone $before)[3], $space, $job);
         $findings = [...$findings, ...$ways->checked($found), ...$this->cautions($job, $survey->room, $layout, $assemblies)];
 
-        return new SpacePlan($space, $survey, $layout, $assemblies, $carried, $findings, Verdict::of($survey, $layout, $findings), new Joinery($job->rules, $job->format));
+        return new SpacePlan($space, $survey, $layout, $assemblies, $carried, $findings, Verdict::of($survey, $layout, $findings), new Joinery($job->rules, $job->materials, $job->format));
     }
 
     /** @return array{FittedLayout, list<Assembly>, list<Carried>, list<Finding>} */

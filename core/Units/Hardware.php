@@ -4,11 +4,19 @@ declare(strict_types=1);
 
 namespace Incastro\Units;
 
-/** Something to buy by the piece. */
+use Incastro\Measure\Length;
+use Incastro\Rules\Materials\ArticleKind;
+
+/** Something to buy by the piece: what it is called, and what it is bought as. `load` in kg. */
 final readonly class Hardware
 {
-    public function __construct(public string $name, public int $quantity, public string $use)
+    public function __construct(public string $name, public int $quantity, public string $use, public ArticleKind $kind, public ?Length $length = null, public ?float $load = null)
     {
+    }
+
+    private function times(int $quantity): self
+    {
+        return new self(...['quantity' => $quantity] + get_object_vars($this));
     }
 
     /**
@@ -22,7 +30,7 @@ final readonly class Hardware
         $counted = [];
         foreach ($all as $one) {
             $key = $one->name.'|'.$one->use;
-            $counted[$key] = new self($one->name, $one->quantity + ($counted[$key]->quantity ?? 0), $one->use);
+            $counted[$key] = $one->times($one->quantity + ($counted[$key]->quantity ?? 0));
         }
 
         return array_values($counted);

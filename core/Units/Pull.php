@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Units;
 
+use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Parameters\Choosable;
 
 /** By what a front is opened. */
@@ -27,6 +28,13 @@ enum Pull: string implements Choosable
     /** @return list<Hardware> so many of it, where there is anything to buy */
     public function bought(int $quantity, string $use): array
     {
-        return $this === self::Hole ? [] : [new Hardware(lcfirst($this->label()), $quantity, $use)];
+        $kind = match ($this) {
+            self::Bar => ArticleKind::BarPull,
+            self::Knob => ArticleKind::Knob,
+            self::Cup => ArticleKind::CupPull,
+            self::Hole => null,
+        };
+
+        return $kind === null ? [] : [new Hardware(lcfirst($this->label()), $quantity, $use, $kind)];
     }
 }

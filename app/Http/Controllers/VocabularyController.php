@@ -8,7 +8,9 @@ use Illuminate\Http\JsonResponse;
 use Incastro\Drawing\Paper;
 use Incastro\Fit\Layout\TopForm;
 use Incastro\Planning\WayChoices;
+use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Purpose;
+use Incastro\Rules\Materials\Wood;
 use Incastro\Rules\Schools\BoxJoint;
 use Incastro\Rules\Tool;
 use Incastro\Survey\Space\CeilingKind;
@@ -16,7 +18,7 @@ use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Survey\Things\ThingRule;
 
-/** The words that a person chooses among: kinds of space, ceilings, things on faces and their rules, ways in, how boxes are joined, tools. */
+/** The words that a person chooses among: kinds of space, ceilings, things on faces and their rules, ways in, what things are made of and bought as, how boxes are joined, tools. */
 final class VocabularyController extends Controller
 {
     public function show(): JsonResponse
@@ -28,6 +30,8 @@ final class VocabularyController extends Controller
             'rules' => array_map(fn (ThingRule $rule) => ['value' => $rule->value, 'label' => $rule->label()], ThingRule::cases()),
             'tops' => array_map(fn (TopForm $top) => ['value' => $top->value, 'label' => $top->label()], TopForm::cases()),
             'purposes' => array_map(fn (Purpose $purpose) => ['value' => $purpose->value, 'label' => $purpose->label(), 'falls_back_to' => $purpose->fallsBackTo()?->value], Purpose::cases()),
+            'woods' => array_map(fn (Wood $wood) => ['value' => $wood->value, 'label' => $wood->label()], Wood::cases()),
+            'articles' => array_map(fn (ArticleKind $kind) => ['value' => $kind->value, 'label' => $kind->label(), 'has_length' => $kind->hasLength(), 'has_load' => $kind->hasLoad()], ArticleKind::cases()),
             'joints' => array_map(fn (BoxJoint $joint) => ['value' => $joint->value, 'label' => $joint->label(), 'hint' => $joint->reason()], BoxJoint::cases()),
             'tools' => array_map(fn (Tool $tool) => ['value' => $tool->value, 'label' => $tool->label()], Tool::cases()),
             'papers' => array_map(fn (Paper $paper) => ['value' => $paper->value, 'label' => $paper->label()], Paper::cases()),

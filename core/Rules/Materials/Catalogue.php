@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Incastro\Rules\Materials;
 
-/** The materials of a job, and which of them serves each purpose. */
+use Incastro\Measure\Length;
+use Incastro\Measure\Unit;
+
+/** The materials of a job, which of them serves each purpose, and what is bought by the piece. */
 final readonly class Catalogue
 {
     public Material $carcass;
@@ -16,10 +19,11 @@ final readonly class Catalogue
     /**
      * @param  non-empty-list<Material>  $all
      * @param  array<string, string>  $uses  ids of materials by purpose
+     * @param  list<Article>  $articles  that can be bought
      *
      * @throws \LogicException where nothing serves a purpose that falls back to no other
      */
-    public function __construct(public array $all, private array $uses)
+    public function __construct(public array $all, private array $uses, private array $articles = [])
     {
         $this->carcass = $this->for(Purpose::Carcass);
         $this->frame = $this->for(Purpose::Frame);
@@ -40,7 +44,7 @@ final readonly class Catalogue
     /** The same with one purpose served otherwise; with an id that is not among them as it was. */
     public function using(Purpose $purpose, ?string $id): self
     {
-        return $id === null || $this->find($id) === null ? $this : new self($this->all, [$purpose->value => $id] + $this->uses);
+        return $id === null || $this->find($id) === null ? $this : new self($this->all, [$purpose->value => $id] + $this->uses, $this->articles);
     }
 
     /** What serves a purpose, by itself or by what it falls back to. */
@@ -50,5 +54,39 @@ final readonly class Catalogue
         $other = $purpose->fallsBackTo();
 
         return $own ?? ($other === null ? throw new \LogicException("Nothing serves $purpose->value.") : $this->for($other));
+    }
+
+    /**
+     * Lengths in which something is sold, the shortest first; where the job names none of it, the usual ones.
+     *
+     * @return non-empty-list<Length>
+     *
+     * @throws \LogicException of what is not chosen by its length
+     */
+    public function lengths(ArticleKind $kind, Unit $unit): array
+    {
+        $lengths = [];
+        foreach ($this->articles as $article) {
+            if ($article->kind === $kind && $article->length !== null) {
+                $lengths[$article->length->nanometres()] = $article->length;
+            }
+        }
+        ksort($lengths);
+
+        return array_values($lengths) ?: $kind->lengths($unit) ?: throw new \LogicException("$kind->value is not sold by length.");
+    }
+
+    /** What serves a need at the least price for one; what has no price comes last, and null where nothing does. */
+    public function article(ArticleKind $kind, ?Length $length, ?float $load): ?Article
+    {
+        $best = null;
+        $each = fn (Article $article): float => $article->price === null ? INF : $article->price / $article->pack;
+        foreach ($this->articles as $article) {
+            if ($article->serves($kind, $length, $load) && ($best === null || $each($article) < $each($best))) {
+                $best = $article;
+            }
+        }
+
+        return $best;
     }
 }

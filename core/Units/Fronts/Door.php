@@ -25,6 +25,7 @@ use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
@@ -185,8 +186,8 @@ final readonly class Door implements FrontUnit
                 ->withWaysOut([new WayOut('Make it two leaves', Edits::front($site->opening->front->id)->setting(['leaves' => 2]))]);
         }
         $hardware = [
-            new Hardware($this->mount === Mount::Inset ? 'concealed hinge for a face frame' : 'concealed hinge for a leaf over a face frame', $hinges ?? 5, 'doors'),
-            ...($this->mount === Mount::Overlay ? [new Hardware('bumper', 2, 'doors')] : []),
+            new Hardware($this->mount === Mount::Inset ? 'concealed hinge for a face frame' : 'concealed hinge for a leaf over a face frame', $hinges ?? 5, 'doors', ArticleKind::Hinge),
+            ...($this->mount === Mount::Overlay ? [new Hardware('bumper', 2, 'doors', ArticleKind::Bumper)] : []),
             ...$this->pull->bought(1, 'doors'),
         ];
         [$swept, $lines] = $this->swing($site, $hand, $x, $this->mount === Mount::Inset ? $wide : hypot($wide, $leaf + self::bump($site)), $z, $heights, $wide);

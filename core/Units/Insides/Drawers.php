@@ -21,6 +21,7 @@ use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
@@ -48,11 +49,6 @@ use Incastro\Units\Sites\OpeningSite;
 #[About('drawers', 'Drawers', 'Boxes that pull out on slides, each with its front.', 'Storage')]
 final readonly class Drawers implements InsideUnit
 {
-    /** Lengths that slides are sold in, mm and inches. */
-    private const METRIC = [250, 300, 350, 400, 450, 500, 550, 600, 650, 700];
-
-    private const IMPERIAL = [10, 12, 14, 16, 18, 20, 22, 24, 26, 28];
-
     /** What a pair carries, kg, and of it what is asked of it for long. */
     private const CLASSES = [45, 70, 100, 150, 225];
 
@@ -94,7 +90,7 @@ final readonly class Drawers implements InsideUnit
         return new OpeningDemand(
             Extent::atLeast(Length::ofMillimetres(150)->plus($frame), 'a drawer between stiles needs %s'),
             Extent::atLeast($each->times($this->count)->plus($rails), 'so many drawers need %s'),
-            Extent::atLeast(self::slides($rules->unit)[0]->plus($rules->get(Rule::SlideEnd))->plus($materials->for(Purpose::Front)->thickness), 'the shortest slides need %s'),
+            Extent::atLeast($materials->lengths(ArticleKind::Slides, $rules->unit)[0]->plus($rules->get(Rule::SlideEnd))->plus($materials->for(Purpose::Front)->thickness), 'the shortest slides need %s'),
         );
     }
 
@@ -182,17 +178,11 @@ final readonly class Drawers implements InsideUnit
         return array_reverse($feet);
     }
 
-    /** @return non-empty-list<Length> that are sold, the shortest first */
-    private static function slides(Unit $unit): array
-    {
-        return $unit === Unit::Inch ? array_map(fn (int $inch) => Length::ofDouble($inch * 25.4), self::IMPERIAL) : array_map(Length::ofMillimetres(...), self::METRIC);
-    }
-
     /** The longest slides that go in: the same for all drawers of an opening. */
     private function slide(OpeningSite $site, Working $free): ?Length
     {
         $longest = null;
-        foreach (self::slides($site->terms->rules->unit) as $length) {
+        foreach ($site->terms->materials->lengths(ArticleKind::Slides, $site->terms->rules->unit) as $length) {
             $longest = $length->isGreaterThan($free->result) ? $longest : $length;
         }
 
@@ -297,7 +287,7 @@ final readonly class Drawers implements InsideUnit
         }
 
         return [
-            new Hardware(sprintf('pair of drawer slides %s, %d kg', $site->terms->format->write($slide), $class), 1, 'drawers'),
+            new Hardware(sprintf('pair of drawer slides %s, %d kg', $site->terms->format->write($slide), $class), 1, 'drawers', ArticleKind::Slides, $slide, (float) $class),
             ...$this->pull->bought($wide > self::TWO_PULLS ? 2 : 1, 'drawer fronts'),
         ];
     }
@@ -315,7 +305,7 @@ final readonly class Drawers implements InsideUnit
 
     private function noSlide(OpeningSite $site, Working $free): Finding
     {
-        $shortest = self::slides($site->terms->rules->unit)[0];
+        $shortest = $site->terms->materials->lengths(ArticleKind::Slides, $site->terms->rules->unit)[0];
 
         return Finding::clash(Code::NoSlideFits, sprintf('%s of depth is left for slides; the shortest is %s.', $site->terms->format->write($free->result->roundedDown($site->terms->format->step)), $site->terms->format->write($shortest)), $site->opening->tierId)
             ->withWaysOut([$site->deeper($shortest->minus($free->result)), $site->emptied()]);

@@ -13,6 +13,7 @@ use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
@@ -117,9 +118,9 @@ final readonly class HangingRail implements InsideUnit
         $format = $site->terms->format;
 
         return [
-            new Hardware(sprintf('rail Ø %s, cut to %s', $format->write($this->diameter), $format->write($length->result)), 1, 'hanging rails'),
-            new Hardware('rail socket', 2, 'hanging rails'),
-            ...($supports > 0 ? [new Hardware('rail support', $supports, 'hanging rails')] : []),
+            new Hardware(sprintf('rail Ø %s, cut to %s', $format->write($this->diameter), $format->write($length->result)), 1, 'hanging rails', ArticleKind::Rail, $length->result),
+            new Hardware('rail socket', 2, 'hanging rails', ArticleKind::RailSocket),
+            ...($supports > 0 ? [new Hardware('rail support', $supports, 'hanging rails', ArticleKind::RailSupport)] : []),
         ];
     }
 

@@ -53,9 +53,10 @@ final readonly class CleatShelf
         $shelf = $this->shelf();
         $placed = [$shelf, ...$this->cleats()];
         $joints = array_map(fn (Placed $cleat) => new Joint($shelf->piece->key, $cleat->piece->key, JointKind::Screws, 'shelves to cleats'), array_slice($placed, 1));
-        $screws = array_map(fn (Placed $cleat) => Screws::toWall($cleat->piece, 'cleats to the wall', $this->terms->format), array_slice($placed, 1));
+        $screws = new Screws($this->terms->materials, $this->terms->format);
+        $bought = array_map(fn (Placed $cleat) => $screws->toWall($cleat->piece, 'cleats to the wall'), array_slice($placed, 1));
 
-        return new Assembly($placed, $joints, $screws);
+        return new Assembly($placed, $joints, $bought);
     }
 
     private function shelf(): Placed

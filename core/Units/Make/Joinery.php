@@ -6,6 +6,7 @@ namespace Incastro\Units\Make;
 
 use Incastro\Measure\LengthFormat;
 use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Rule;
 use Incastro\Units\Assembly;
 use Incastro\Units\JointKind;
@@ -17,7 +18,7 @@ final readonly class Joinery
     /** Pieces this near to each other meet, mm: sizes are rounded once, to at most a sixteenth of an inch. */
     public const TOUCH = 2.0;
 
-    public function __construct(private HouseRules $rules, private LengthFormat $format)
+    public function __construct(private HouseRules $rules, private Catalogue $materials, private LengthFormat $format)
     {
     }
 
@@ -31,6 +32,7 @@ final readonly class Joinery
     {
         $byKey = $assembly->byKey();
         $marking = new Marking($this->rules);
+        $screws = new Screws($this->materials, $this->format);
         $bought = $marks = [];
         foreach ($assembly->joints as $joint) {
             [$a, $b] = [$byKey[$joint->a] ?? null, $byKey[$joint->b] ?? null];
@@ -38,7 +40,7 @@ final readonly class Joinery
                 continue;
             }
             $contact = Contact::of($a, $b);
-            array_push($bought, ...Screws::of($joint, $a, $b, $contact, $this->format));
+            array_push($bought, ...$screws->of($joint, $a, $b, $contact));
             [$onA, $onB] = $marking->of($joint, $a, $b, $contact);
             $marks[$joint->a] = [...$marks[$joint->a] ?? [], ...$onA];
             $marks[$joint->b] = [...$marks[$joint->b] ?? [], ...$onB];

@@ -8,6 +8,8 @@ use Incastro\Geometry\Pose;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Pieces\Piece;
+use Incastro\Rules\Materials\ArticleKind;
+use Incastro\Rules\Materials\Catalogue;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
@@ -32,13 +34,12 @@ final readonly class Screws
     /** From stud to stud where nobody looked for them, mm. */
     private const STUDS = 400.0;
 
-    /** Lengths that screws are sold in, mm and sixteenths of an inch. */
-    private const METRIC = [16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100];
+    /** The longest pocket screw by the thinner of the two boards: up to so many mm, so many mm. */
+    private const POCKET = [[17.0, 25.4], [22.0, 32.0], [30.0, 38.1], [INF, 64.0]];
 
-    private const IMPERIAL = [10, 12, 16, 20, 26, 32, 40, 48, 56, 64];
-
-    /** Pocket screws by the thinner of the two boards: up to so many mm, length in mm and in sixteenths of an inch. */
-    private const POCKET = [[17.0, 25, 16], [22.0, 32, 20], [30.0, 38, 24], [INF, 64, 40]];
+    public function __construct(private Catalogue $materials, private LengthFormat $format)
+    {
+    }
 
     /**
      * What holds a joint, and what it is used for; nothing where it is glued, or held by what its unit buys.
@@ -46,41 +47,41 @@ final readonly class Screws
      * @param  Contact|null  $contact  where they meet, of two that stand square
      * @return list<Hardware>
      */
-    public static function of(Joint $joint, Placed $a, Placed $b, ?Contact $contact, LengthFormat $format): array
+    public function of(Joint $joint, Placed $a, Placed $b, ?Contact $contact): array
     {
         [$ta, $tb] = [$a->piece->thickness->toDouble(), $b->piece->thickness->toDouble()];
         $isFaceToFace = abs($a->pose->thickness->dot($b->pose->thickness)) > 0.9;
 
         return match ($joint->kind) {
-            JointKind::Pocket => [new Hardware('pocket screw, '.self::pocket(min($ta, $tb), $format), count(Marking::pockets(self::lines($a, $b, $contact)[0], $format->unit)), $joint->use)],
-            JointKind::Screws => [new Hardware($isFaceToFace ? self::longest(4.0, $ta + $tb - self::LEFT, $format) : self::shortest(4.0, $ta + ($format->unit->isMetric() ? 25.0 : 25.4), $format), self::through($a, $b, $contact, $format), $joint->use)],
-            JointKind::Pins => [new Hardware('shelf pin', self::PINS_PER_END, $joint->use)],
+            JointKind::Pocket => [$this->screw(ArticleKind::PocketScrew, $this->longest(ArticleKind::PocketScrew, self::pocket(min($ta, $tb))), count(Marking::pockets(self::lines($a, $b, $contact)[0], $this->format->unit)), $joint->use)],
+            JointKind::Screws => [$this->screw(ArticleKind::Screw, $isFaceToFace ? $this->longest(ArticleKind::Screw, $ta + $tb - self::LEFT) : $this->shortest(ArticleKind::Screw, $ta + ($this->format->unit->isMetric() ? 25.0 : 25.4)), $this->through($a, $b, $contact), $joint->use)],
+            JointKind::Pins => [new Hardware('shelf pin', self::PINS_PER_END, $joint->use, ArticleKind::ShelfPin)],
             JointKind::Glue, JointKind::Nails, JointKind::Dado, JointKind::Hinge, JointKind::Slide => [],
         };
     }
 
     /** What fixes a cleat to the studs of a wall with a board on it, or as near as the wall's kind allows. */
-    public static function toWall(Piece $cleat, string $use, LengthFormat $format): Hardware
+    public function toWall(Piece $cleat, string $use): Hardware
     {
-        return self::intoStuds($cleat, count(Marking::pockets($cleat->length->result->toDouble(), $format->unit)), $use, $format);
+        return $this->intoStuds($cleat, count(Marking::pockets($cleat->length->result->toDouble(), $this->format->unit)), $use);
     }
 
     /** What fixes a batten, which carries little: one at each stud, and at its ends. */
-    public static function toStuds(Piece $batten, string $use, LengthFormat $format): Hardware
+    public function toStuds(Piece $batten, string $use): Hardware
     {
-        return self::intoStuds($batten, 1 + (int) ceil($batten->length->result->toDouble() / self::STUDS), $use, $format);
+        return $this->intoStuds($batten, 1 + (int) ceil($batten->length->result->toDouble() / self::STUDS), $use);
     }
 
-    private static function intoStuds(Piece $piece, int $count, string $use, LengthFormat $format): Hardware
+    private function intoStuds(Piece $piece, int $count, string $use): Hardware
     {
-        return new Hardware(self::longest(5.0, $piece->thickness->toDouble() + self::WALLBOARD + self::IN_STUD, $format), $count, $use);
+        return $this->screw(ArticleKind::StrongScrew, $this->longest(ArticleKind::StrongScrew, $piece->thickness->toDouble() + self::WALLBOARD + self::IN_STUD), $count, $use);
     }
 
-    private static function through(Placed $a, Placed $b, ?Contact $contact, LengthFormat $format): int
+    private function through(Placed $a, Placed $b, ?Contact $contact): int
     {
         [$long, $wide] = self::lines($a, $b, $contact);
 
-        return count(Marking::screwPlaces($long, $format->unit)) * count(Marking::rows($wide, $format->unit));
+        return count(Marking::screwPlaces($long, $this->format->unit)) * count(Marking::rows($wide, $this->format->unit));
     }
 
     /**
@@ -101,50 +102,52 @@ final readonly class Screws
         return [max(0.0, $contact->long($line)), max(0.0, $contact->long($contact->beside($line)))];
     }
 
-    private static function pocket(float $thickness, LengthFormat $format): string
+    private static function pocket(float $thickness): float
     {
-        foreach (self::POCKET as [$upTo, $metric, $imperial]) {
+        foreach (self::POCKET as [$upTo, $most]) {
             if ($thickness <= $upTo) {
-                return self::length($metric, $imperial, $format);
+                return $most;
             }
         }
 
-        return self::length(64, 40, $format);
+        return 0.0;
     }
 
-    /** The longest screw that is no longer than this. */
-    private static function longest(float $diameter, float $most, LengthFormat $format): string
+    /** The longest that is sold and no longer than this; the shortest there is where all are. */
+    private function longest(ArticleKind $kind, float $most): Length
     {
-        $sold = self::sold($format);
-        $fitting = array_filter($sold, fn (float $mm) => $mm <= $most + 1e-6);
+        $sold = $this->materials->lengths($kind, $this->format->unit);
+        $longest = $sold[0];
+        foreach ($sold as $length) {
+            $longest = $length->toDouble() <= $most + 1e-6 ? $length : $longest;
+        }
 
-        return self::named($diameter, $fitting === [] ? 0 : (int) array_key_last($fitting), $format);
+        return $longest;
     }
 
-    /** The shortest screw that is at least so long. */
-    private static function shortest(float $diameter, float $least, LengthFormat $format): string
+    /** The shortest that is sold and at least so long; the longest there is where none is. */
+    private function shortest(ArticleKind $kind, float $least): Length
     {
-        $sold = self::sold($format);
-        $fitting = array_filter($sold, fn (float $mm) => $mm >= $least - 1e-6);
+        $sold = $this->materials->lengths($kind, $this->format->unit);
+        foreach ($sold as $length) {
+            if ($length->toDouble() >= $least - 1e-6) {
+                return $length;
+            }
+        }
 
-        return self::named($diameter, $fitting === [] ? count($sold) - 1 : (int) array_key_first($fitting), $format);
+        return $sold[array_key_last($sold)];
     }
 
-    /** @return non-empty-list<float> mm */
-    private static function sold(LengthFormat $format): array
+    private function screw(ArticleKind $kind, Length $length, int $quantity, string $use): Hardware
     {
-        return $format->unit->isMetric() ? array_map(floatval(...), self::METRIC) : array_map(fn (int $sixteenths): float => $sixteenths * 25.4 / 16, self::IMPERIAL);
-    }
+        $isMetric = $this->format->unit->isMetric();
+        $long = $isMetric ? (string) round($length->toDouble(), 1) : $this->format->write($length);
+        $name = match ($kind) {
+            ArticleKind::PocketScrew => 'pocket screw, '.$long.($isMetric ? ' mm' : ''),
+            ArticleKind::StrongScrew => ($isMetric ? 'wood screw 5 × ' : 'wood screw no. 10 × ').$long,
+            default => ($isMetric ? 'wood screw 4 × ' : 'wood screw no. 8 × ').$long,
+        };
 
-    private static function named(float $diameter, int $sold, LengthFormat $format): string
-    {
-        return $format->unit->isMetric()
-            ? sprintf('wood screw %.0f × %d', $diameter, self::METRIC[$sold])
-            : sprintf('wood screw no. %d × %s', $diameter < 4.5 ? 8 : 10, self::length(0, self::IMPERIAL[$sold], $format));
-    }
-
-    private static function length(int $mm, int $sixteenths, LengthFormat $format): string
-    {
-        return $format->unit->isMetric() ? "$mm mm" : $format->write(Length::ofNanometres($sixteenths * 1_587_500));
+        return new Hardware($name, $quantity, $use, $kind, $length);
     }
 }

@@ -26,6 +26,7 @@ use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
@@ -180,9 +181,9 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
         $hinge = Length::ofDouble(max(0.0, $wide - ($isInch ? 38.1 : 40.0)))->roundedDown($site->terms->format->step);
 
         return [
-            new Hardware('piano hinge '.$site->terms->format->write($hinge), 1, 'lids'),
-            new Hardware('lid stay that holds at every angle', $wide > 600.0 ? 2 : 1, 'lids'),
-            new Hardware('felt bumper', 2, 'lids'),
+            new Hardware('piano hinge '.$site->terms->format->write($hinge), 1, 'lids', ArticleKind::PianoHinge, $hinge),
+            new Hardware('lid stay that holds at every angle', $wide > 600.0 ? 2 : 1, 'lids', ArticleKind::LidStay),
+            new Hardware('felt bumper', 2, 'lids', ArticleKind::Felt),
         ];
     }
 

@@ -16,6 +16,7 @@ use Incastro\Pieces\Works\Bored;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
+use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Size;
@@ -78,7 +79,7 @@ final readonly class CableHole implements BoxOption
         $bored = $board->withPiece($board->piece->cutTo($parts[0], new Bored($this->diameter, 'cables')));
         $placed = array_map(fn (Placed $one) => $one === $board ? $bored : $one, $box->placed);
 
-        return $box->placing($placed, $box->joints)->bought([new Hardware('cable grommet Ø '.$site->terms->format->write($this->diameter), 1, 'cables')]);
+        return $box->placing($placed, $box->joints)->bought([new Hardware('cable grommet Ø '.$site->terms->format->write($this->diameter), 1, 'cables', ArticleKind::Grommet)]);
     }
 
     /** 15 mm or 5/8 in. */

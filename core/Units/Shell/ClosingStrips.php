@@ -23,6 +23,7 @@ use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
+use Incastro\Rules\Materials\Moulding;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Rule;
 use Incastro\Units\Assembly;
@@ -197,7 +198,7 @@ final readonly class ClosingStrips
     private function trim(FittedEdge $edge): Placed
     {
         [$first, $slope] = $this->touching($edge);
-        $face = $this->terms->rules->get(Rule::TrimFace);
+        $face = $this->trimFace();
         $piece = $this->make->covering('trim-'.$edge->side->value, 'Trim', $this->lengthAlong($edge->side), Working::start('face of the trim', $face), Purpose::Trim, null, [new Finished('outer, long', Finish::TouchesHouse)]);
         $away = $edge->side === Side::Left ? -1.0 : 1.0;
         $long = hypot(1.0, $slope);
@@ -214,13 +215,21 @@ final readonly class ClosingStrips
         $length = $this->lengthAlong(Side::Top);
         $before = $this->reach(Side::Left);
         $long = $length->result->toDouble();
-        $face = $this->terms->rule(Rule::TrimFace);
+        $face = $this->trimFace()->toDouble();
         $at = fn (float $x): float => $first + $slope * ($x - $before);
         $profile = $this->above(new Polygon([new Point(0.0, $at(0.0) - $face), new Point($long, $at($long) - $face), new Point($long, $at($long)), new Point(0.0, $at(0.0))]), $before);
         $shape = new InFace($profile, $this->v + $this->thickness, atan2($profile[1]->y - $profile[0]->y, $profile[1]->x - $profile[0]->x));
-        $piece = $this->make->covering('trim-top', 'Trim', $this->along($length, $shape->outline->bounds()[1]), Working::start('face of the trim', $this->terms->rules->get(Rule::TrimFace)), Purpose::Trim, $shape->outline, [new Finished('outer, long', Finish::TouchesHouse)]);
+        $piece = $this->make->covering('trim-top', 'Trim', $this->along($length, $shape->outline->bounds()[1]), Working::start('face of the trim', $this->trimFace()), Purpose::Trim, $shape->outline, [new Finished('outer, long', Finish::TouchesHouse)]);
 
         return new Placed($piece, $shape->pose, Part::Face, $this->box->id);
+    }
+
+    /** How wide a trim shows: a moulding is as wide as it is. */
+    private function trimFace(): Length
+    {
+        $material = $this->terms->materials->for(Purpose::Trim);
+
+        return $material instanceof Moulding ? $material->width : $this->terms->rules->get(Rule::TrimFace);
     }
 
     /**

@@ -16,8 +16,10 @@ use Incastro\Pieces\Piece;
 use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Board;
 use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\Lineal;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Choice;
@@ -179,7 +181,7 @@ final readonly class Cladding implements SurfaceUnit
         $terms = $site->terms;
         $of = $terms->materials->for(Purpose::Framing);
         $isInch = $terms->rules->unit === Unit::Inch;
-        $wide = $of instanceof Board ? $of->width : Length::ofDouble($isInch ? self::FROM_SHEET[1] * 25.4 : self::FROM_SHEET[0]);
+        $wide = $of instanceof Lineal ? $of->width : Length::ofDouble($isInch ? self::FROM_SHEET[1] * 25.4 : self::FROM_SHEET[0]);
         $apart = self::APART[$terms->materials->for(Purpose::Cladding)->thickness->toDouble() < self::THIN ? 1 : 0];
         $free = $along->result->toDouble() - 2 * $this->gap->toDouble() - $wide->toDouble();
         $count = max(2, (int) ceil($free / ($isInch ? $apart[1] * 25.4 : $apart[0]) - 1e-9) + 1);
@@ -212,9 +214,11 @@ final readonly class Cladding implements SurfaceUnit
         $supports = max(1, count(array_unique(array_map(fn (Placed $batten) => $this->lay === Lay::Upright ? $batten->bounds->z0 : $batten->bounds->u0, $battens))));
         $long = $site->terms->materials->for(Purpose::Cladding)->thickness->plus($format->unit->isMetric() ? Length::ofMillimetres(25) : Length::ofDouble(25.4))->roundedUp($format->step);
 
+        $screws = new Screws($site->terms->materials, $format);
+
         return [
-            new Hardware('brad '.$format->write($long), count($boards) * $supports + 2 * 2 * $supports, 'cladding'),
-            ...array_map(fn (Placed $batten) => Screws::toStuds($batten->piece, 'battens to the wall', $format), $battens),
+            new Hardware('brad '.$format->write($long), count($boards) * $supports + 2 * 2 * $supports, 'cladding', ArticleKind::Brad, $long),
+            ...array_map(fn (Placed $batten) => $screws->toStuds($batten->piece, 'battens to the wall'), $battens),
         ];
     }
 

@@ -323,6 +323,17 @@ export interface PiecesStation {
 export interface SheetsStation {
   name: 'sheets'
   buy: { what: string; size: string; quantity: number; each: number; total: number }[]
+  hardware: {
+    lines: {
+      what: string
+      quantity: number
+      packs: number | null
+      pack: number | null
+      total: number | null
+    }[]
+    price: number
+    unknown: number
+  }
   price: number
   currency: string
   fewest: boolean
@@ -357,12 +368,24 @@ export interface StockEntry {
 
 export interface MaterialEntry {
   id: string
-  kind: 'sheet' | 'board'
+  kind: 'sheet' | 'board' | 'moulding'
   name: string
   thickness: StoredLength
   width: StoredLength | null
   cover: StoredLength | null
   density: number
+  /** What it is, as far as its strength goes; null where nobody said. */
+  wood: string | null
+}
+
+/** What is bought by the piece, in packs. */
+export interface ArticleEntry {
+  id: string
+  article: string
+  length: StoredLength | null
+  load: number | null
+  pack: number
+  price: number | null
 }
 
 export interface ThingEntry {
@@ -416,6 +439,8 @@ export interface Vocabulary {
   ways: Choice[]
   tops: Choice[]
   purposes: (Choice & { falls_back_to: string | null })[]
+  woods: Choice[]
+  articles: (Choice & { has_length: boolean; has_load: boolean })[]
   joints: (Choice & { hint: string })[]
   tools: Choice[]
   papers: Choice[]
@@ -503,6 +528,7 @@ export interface JobAnswer {
       materials: MaterialEntry[]
       uses: Record<string, string>
       stock: StockEntry[]
+      articles: ArticleEntry[]
     }
     rules: Rule[]
     spaces: { id: string; version: number; choices: SpaceChoices }[]

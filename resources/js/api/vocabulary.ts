@@ -20,6 +20,8 @@ export function useVocabulary() {
         ways: [],
         tops: [],
         purposes: [],
+        woods: [],
+        articles: [],
         joints: [],
         tools: [],
         papers: [],

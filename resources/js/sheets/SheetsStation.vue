@@ -53,6 +53,37 @@ const proof = computed(() => {
           <a class="print" :href="`/api/jobs/${job.job?.id}/cut-sheet`" download>Cut sheet as PDF</a>
           <p class="soft small">Not released for cutting: sizes still follow every change.</p>
         </section>
+        <section v-if="station.hardware.lines.length > 0" class="card">
+          <h2>Hardware</h2>
+          <table>
+            <tbody>
+              <tr v-for="line in station.hardware.lines" :key="line.what">
+                <td class="measure count">{{ line.quantity }}</td>
+                <td>
+                  {{ line.what }}
+                  <template v-if="line.packs !== null && line.pack !== 1"
+                    ><br /><span class="soft"
+                      >{{ line.packs }} {{ line.packs === 1 ? 'pack' : 'packs' }} of {{ line.pack }}</span
+                    ></template
+                  >
+                </td>
+                <td class="measure price">{{ line.total === null ? '?' : money(line.total) }}</td>
+              </tr>
+            </tbody>
+            <tfoot>
+              <tr>
+                <td></td>
+                <td>in all</td>
+                <td class="measure price">
+                  {{ station.hardware.unknown > 0 ? '≥ ' : '' }}{{ money(station.hardware.price) }}
+                </td>
+              </tr>
+            </tfoot>
+          </table>
+          <p v-if="station.hardware.unknown > 0" class="soft small">
+            Without a price in the job’s rules: {{ station.hardware.unknown }}.
+          </p>
+        </section>
         <Message v-for="line in station.unplaced" :key="line" severity="error">{{ line }}</Message>
       </aside>
       <section class="list">
@@ -88,6 +119,9 @@ const proof = computed(() => {
   gap: 16px;
 }
 .side {
+  display: grid;
+  gap: 14px;
+  align-content: start;
   grid-column: 2;
   grid-row: 1;
 }

@@ -40,21 +40,47 @@ const servings = computed(() =>
   })),
 )
 
+/** What is asked of each kind, and what a new one begins with: in millimetres, and in inches. */
+const kinds = {
+  sheet: {
+    label: 'Sheet material',
+    thick: 'Thickness, as measured on the sheet',
+    size: 'sheet',
+    add: 'Another sheet material',
+    first: { name: 'another sheet material', thickness: ['15', '19/32'], width: null, density: 650 },
+  },
+  board: {
+    label: 'Board, bought by length',
+    thick: 'Thickness, as measured',
+    size: 'length',
+    add: 'A board, bought by length',
+    first: { name: 'another board', thickness: ['18', '3/4'], width: ['90', '3 1/2'], density: 500 },
+  },
+  moulding: {
+    label: 'Moulding, bought by length and never ripped',
+    thick: 'Thickness, as measured',
+    size: 'length',
+    add: 'A moulding',
+    first: { name: 'another moulding', thickness: ['12', '1/2'], width: ['45', '1 3/4'], density: 500 },
+  },
+} as const
+
 function addMaterial(kind: MaterialEntry['kind']): void {
-  const metric = unit.value === 'mm'
+  const { thickness, width, ...first } = kinds[kind].first
+  const at = unit.value === 'mm' ? 0 : 1
   void set(`materials.${kind}-${crypto.randomUUID().slice(0, 8)}`, {
     kind,
-    ...(kind === 'sheet'
-      ? { name: 'another sheet material', thickness: metric ? '15' : '19/32', width: null }
-      : { name: 'another board', thickness: metric ? '18' : '3/4', width: metric ? '90' : '3 1/2' }),
+    ...first,
+    thickness: thickness[at],
+    width: width?.[at] ?? null,
     cover: null,
-    density: kind === 'sheet' ? 650 : 500,
+    wood: null,
   })
 }
 
 function addStock(material: MaterialEntry): void {
   const like = stockOf(material.id)[0]
-  const isBoard = material.kind === 'board'
+  const isBoard = material.kind !== 'sheet'
   const metric = unit.value === 'mm'
   void set(`stock.${material.id.slice(0, 24)}-${crypto.randomUUID().slice(0, 8)}`, {
     material: material.id,
@@ -71,9 +97,7 @@ function addStock(material: MaterialEntry): void {
   <h2>Materials</h2>
   <section v-for="one in choices?.materials ?? []" :key="one.id" class="material" :aria-label="one.name">
     <div class="field">
-      <label :for="`${id}-name-${one.id}`">{{
-        one.kind === 'board' ? 'Board, bought by length' : 'Sheet material'
-      }}</label>
+      <label :for="`${id}-name-${one.id}`">{{ kinds[one.kind].label }}</label>
       <InputText
         :id="`${id}-name-${one.id}`"
         :model-value="one.name"
@@ -84,21 +108,22 @@ function addStock(material: MaterialEntry): void {
       </p>
     </div>
     <LengthField
-      :label="one.kind === 'board' ? 'Thickness, as measured' : 'Thickness, as measured on the sheet'"
+      :label="kinds[one.kind].thick"
       :text="one.thickness.typed"
       :unit="unit"
       :refused="refused(`materials.${one.id}.thickness`)"
       @change="set(`materials.${one.id}.thickness`, $event)"
     />
-    <template v-if="one.kind === 'board'">
+    <template v-if="one.kind !== 'sheet'">
       <LengthField
-        label="Width of the board"
+        label="Its width"
         :text="one.width?.typed ?? ''"
         :unit="unit"
         :refused="refused(`materials.${one.id}.width`)"
         @change="set(`materials.${one.id}.width`, $event)"
       />
       <LengthField
+        v-if="one.kind === 'board'"
         label="Of it shows, once fixed"
         :text="one.cover?.typed ?? ''"
         when-empty="all of it"
@@ -107,10 +132,24 @@ function addStock(material: MaterialEntry): void {
         @change="set(`materials.${one.id}.cover`, $event)"
       />
     </template>
+    <div class="row">
+      <label :for="`${id}-wood-${one.id}`">What it is, for its strength</label>
+      <Select
+        :input-id="`${id}-wood-${one.id}`"
+        :model-value="one.wood"
+        :options="words.woods"
+        option-value="value"
+        option-label="label"
+        placeholder="not stated"
+        show-clear
+        :aria-label="`What ${one.name} is`"
+        @update:model-value="set(`materials.${one.id}.wood`, $event)"
+      />
+    </div>
     <div v-for="sheet in stockOf(one.id)" :key="sheet.id" class="sheet">
       <InputText
         :model-value="sheet.name"
-        :aria-label="one.kind === 'board' ? 'Name of the length' : 'Name of the sheet'"
+        :aria-label="`Name of the ${kinds[one.kind].size}`"
         @change="set(`stock.${sheet.id}.name`, valueOf($event))"
       />
       <LengthField
@@ -155,7 +194,7 @@ function addStock(material: MaterialEntry): void {
       <Button
         text
         severity="secondary"
-        :label="one.kind === 'board' ? 'Take this length out' : 'Take this sheet out'"
+        :label="`Take this ${kinds[one.kind].size} out`"
         @click="set(`stock.${sheet.id}`, null)"
       />
     </div>
@@ -165,7 +204,7 @@ function addStock(material: MaterialEntry): void {
     <div class="actions">
       <Button
         outlined
-        :label="one.kind === 'board' ? 'Add a length' : 'Add a sheet size'"
+        :label="`Add a ${one.kind === 'sheet' ? 'sheet size' : 'length'}`"
         @click="addStock(one)"
       />
       <Button
@@ -178,8 +217,7 @@ function addStock(material: MaterialEntry): void {
     </div>
   </section>
   <div class="actions">
-    <Button outlined label="Another sheet material" @click="addMaterial('sheet')" />
-    <Button outlined label="A board, bought by length" @click="addMaterial('board')" />
+    <Button v-for="(kind, name) in kinds" :key="name" outlined :label="kind.add" @click="addMaterial(name)" />
   </div>
 
   <h2>What is made of what</h2>
@@ -216,8 +254,9 @@ h2 {
 }
 .row {
   display: grid;
-  grid-template-columns: 1fr 130px;
+  grid-template-columns: 1fr minmax(130px, auto);
   align-items: center;
+  gap: 8px;
 }
 .number {
   text-align: right;

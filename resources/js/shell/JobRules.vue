@@ -10,6 +10,7 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, ref } from 'vue'
+import JobArticles from './JobArticles.vue'
 import JobMaterials from './JobMaterials.vue'
 
 /** The rules a job is built by: units, house rules, materials and the sheets that can be bought. */
@@ -145,6 +146,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
       </Dialog>
 
       <JobMaterials />
+      <JobArticles />
 
       <h2>How it is made</h2>
       <div class="field">

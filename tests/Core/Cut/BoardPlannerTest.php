@@ -15,6 +15,7 @@ use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unit;
 use Incastro\Pieces\Grain;
 use Incastro\Rules\Materials\Board;
+use Incastro\Rules\Materials\Moulding;
 use PHPUnit\Framework\TestCase;
 
 final class BoardPlannerTest extends TestCase
@@ -37,6 +38,15 @@ final class BoardPlannerTest extends TestCase
     private static function planner(BoardStock ...$stock): BoardPlanner
     {
         return new BoardPlanner(Length::ofDouble(3.2), Length::ofMillimetres(10), LengthFormat::of('mm/1'), array_values($stock));
+    }
+
+    public function test_a_moulding_is_cut_across_only(): void
+    {
+        $ogee = new BoardStock('2.4 m', null, Length::ofMillimetres(2400), new Moulding('board', 'Ogee', Length::ofMillimetres(12), 480.0, Length::ofMillimetres(45)), 7.0);
+        $plan = self::planner($ogee)->plan([self::piece('1100', '45', 2), self::piece('900', '40', 1)]);
+        // 2 · 1100 and a cut are 2203.2 of 2380.
+        self::assertCount(1, $plan->boards);
+        self::assertSame('it is 40 mm wide, and a moulding of 45 mm is not ripped', $plan->unplaced[0]->reason);
     }
 
     public function test_boards_for_the_back_and_both_sides_of_a_section(): void

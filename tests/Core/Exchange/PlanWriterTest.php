@@ -76,6 +76,34 @@ final class PlanWriterTest extends TestCase
         self::assertContains('2440 × 1220 mm', array_column($lines, 'size'));
     }
 
+    public function test_hardware_is_bought_in_packs_at_the_price_of_the_job(): void
+    {
+        $usual = JobChoices::defaults('Test', 'mm/1');
+        $articles = array_map(fn (array $one) => match ($one['id']) {
+            'shelf-pin' => ['pack' => 5, 'price' => 2.5] + $one,
+            'pocket-screw-2' => ['price' => null] + $one,
+            default => $one,
+        }, $usual['articles']);
+        $plan = (new Planner())->plan(TestAlcove::leaning()->job('mm/1', ['depth' => '400', 'adjustable_shelves' => 3], ['articles' => $articles]));
+        $shopping = new ShoppingList($plan);
+        $lines = array_column($shopping->hardware(), null, 'what');
+        // Three shelves on four pins each: 12, in packs of five.
+        self::assertSame(['what' => 'shelf pin', 'quantity' => 12, 'packs' => 3, 'pack' => 5, 'total' => 7.5], $lines['shelf pin']);
+        self::assertNull($lines['pocket screw, 32 mm']['total']);
+        self::assertSame(1, $shopping->hardwarePrice()['unknown']);
+        self::assertEqualsWithDelta(array_sum(array_column($lines, 'total')), $shopping->hardwarePrice()['price'], 1e-9);
+    }
+
+    public function test_a_trim_of_a_moulding_is_as_wide_as_it_is(): void
+    {
+        $usual = JobChoices::defaults('Test', 'mm/1');
+        $plan = (new Planner())->plan(TestAlcove::leaning()->job('mm/1', ['depth' => '400', 'closings' => ['left' => 'trim']], ['uses' => ['trim' => 'cover-strip'] + $usual['uses']]));
+        $trim = array_values(array_filter($plan->pieces(), fn (Piece $piece) => $piece->name === 'Trim'));
+        self::assertSame([40.0, 9.0], [$trim[0]->width->result->toDouble(), $trim[0]->thickness->toDouble()]);
+        self::assertSame([], $plan->cut->unplaced());
+        self::assertSame('Rounded cover strip 9 × 40', $plan->cut->boards->boards[0]->stock->material->name);
+    }
+
     public function test_a_face_frame_of_boards_is_bought_by_length(): void
     {
         $usual = JobChoices::defaults('Test', 'mm/1');

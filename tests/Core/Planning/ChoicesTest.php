@@ -12,6 +12,7 @@ use Incastro\Planning\JobReader;
 use Incastro\Planning\Recipes\Recipe;
 use Incastro\Planning\SpaceChoices;
 use Incastro\Rules\Edit;
+use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Rule;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -26,6 +27,9 @@ final class ChoicesTest extends TestCase
             ['rules.kerf', '2.2'], ['rules.plinth_height', '80 mm'], ['materials.carcass.thickness', '17.6'], ['materials.back.name', 'Poplar 5'],
             ['stock.carcass-full.price', '71,50'], ['stock.carcass-full.quantity', '3'], ['stock.carcass-half', null],
             ['materials.ash', ['kind' => 'board', 'name' => 'Ash slat', 'thickness' => '19', 'width' => '89', 'cover' => null, 'density' => 650]], ['uses.drawer', 'carcass'], ['uses.front', 'frame'], ['uses.frame', null],
+            ['materials.ogee', ['kind' => 'moulding', 'name' => 'Ogee 12 × 45', 'thickness' => '12', 'width' => '45', 'cover' => null, 'density' => 500, 'wood' => 'pine']], ['materials.carcass.wood', 'mdf'], ['materials.carcass.wood', null],
+            ['articles.hinge.price', '7,20'], ['articles.hinge.price', ''], ['articles.slides-7.pack', '2'], ['articles.slides-7', null],
+            ['articles.slides-heavy', ['article' => 'slides', 'length' => '500', 'load' => 100, 'pack' => 1, 'price' => null]],
             ['stock.odd', ['material' => 'back', 'name' => 'leftover', 'length' => '900', 'width' => '60 cm', 'price' => 0, 'quantity' => 1]],
         ];
     }
@@ -56,6 +60,14 @@ final class ChoicesTest extends TestCase
             ['stock.new', ['name' => 'x'], 'Material: '],
             ['stock.back-full.width', null, 'A sheet has a width'],
             ['materials.ash', ['kind' => 'board', 'name' => 'Ash slat', 'thickness' => '19', 'density' => 650], 'has a width of its own'],
+            ['materials.ogee', ['kind' => 'moulding', 'name' => 'Ogee', 'thickness' => '12', 'density' => 500], 'has a width of its own'],
+            ['materials.carcass.wood', 'cheese', 'What it is: “cheese” is not one of birch-ply'],
+            ['articles.hinge.price', '-1', 'Price of a pack: “-1” is not a number from 0'],
+            ['articles.hinge.pack', 0, '“0” is not a whole number from 1'],
+            ['articles.slides-7.length', null, 'Pair of drawer slides: it is chosen by its length'],
+            ['articles.hinge.length', '50', 'Concealed hinge: it has no length to choose by'],
+            ['articles.screw-1.load', '20', 'it is not chosen by what it carries'],
+            ['articles.glue', ['article' => 'glue', 'pack' => 1], '“glue” is not one of pocket-screw'],
             ['materials.back', null, 'still used: backs, 2 in stock'],
             ['uses.carcass', null, 'Boxes and plinth must be made of something'],
             ['uses.front', 'glass', '“glass” is not one of carcass, frame, back, drawer'],
@@ -88,6 +100,21 @@ final class ChoicesTest extends TestCase
         // 15.75 · 25.4 = 400.05 mm
         self::assertSame(400_050_000, $depth['layout']['runs'][0]['depth']['nm']);
         self::assertNull(SpaceChoices::apply($depth, new Edit('layout.runs.run.depth', ''), $format, Length::ofMillimetres(18))[0]['layout']['runs'][0]['depth']);
+    }
+
+    public function test_a_new_job_can_buy_whatever_is_usual_in_its_unit(): void
+    {
+        foreach (['mm/1', 'in/16', 'ft/16'] as $measure) {
+            $job = JobReader::read(JobChoices::defaults('Job', $measure) + ['spaces' => [], 'ways_in' => []]);
+            foreach (ArticleKind::cases() as $kind) {
+                foreach ($kind->lengths($job->format->unit) ?: [null] as $length) {
+                    self::assertNotNull($job->materials->article($kind, $length, null), "$measure: $kind->value");
+                }
+            }
+        }
+        // A job from before names nothing and gets the same.
+        $old = array_diff_key(JobChoices::defaults('Job', 'in/16'), ['articles' => 1, 'tools' => 1]);
+        self::assertEquals(JobChoices::defaults('Job', 'in/16'), $old + JobChoices::since($old));
     }
 
     public function test_inches_bring_the_defaults_of_an_inch_workshop(): void

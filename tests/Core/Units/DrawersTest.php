@@ -10,6 +10,8 @@ use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unit;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Rules\Finding;
+use Incastro\Rules\Materials\Article;
+use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Units\Hardware;
 use Incastro\Units\Insides\Drawers;
 use Incastro\Units\Pull;
@@ -43,6 +45,16 @@ final class DrawersTest extends TestCase
         self::assertSame(array_fill(0, 3, 'pair of drawer slides 500 mm, 45 kg'), array_map(fn (Hardware $one) => $one->name, $slides));
         // A front of 719 has two pulls.
         self::assertSame(6, array_sum(array_map(fn (Hardware $one) => $one->name === 'bar' ? $one->quantity : 0, $built->hardware)));
+    }
+
+    public function test_slides_are_those_that_the_job_can_buy(): void
+    {
+        $sold = fn (int ...$lengths) => array_map(fn (int $length) => new Article("$length", ArticleKind::Slides, Length::ofMillimetres($length), 45.0, 1, null), array_values($lengths));
+        // 508.3 is free: of 350, 450 and 550 it is the second.
+        $box = new UnitBox('800', '900', '560', articles: $sold(350, 450, 550));
+        self::assertSame(450.0, $box->pieces($box->build(new Drawers(3, Length::zero(), 25, Pull::Bar)))['drawer-1-side-L'][0]);
+        $none = (new UnitBox('800', '900', '560', articles: $sold(550)))->build(new Drawers(3, Length::zero(), 25, Pull::Bar));
+        self::assertStringContainsString('the shortest is 550 mm', $none->findings[0]->sentence);
     }
 
     public function test_the_same_in_inches_by_hand(): void

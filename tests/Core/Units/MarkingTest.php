@@ -17,17 +17,17 @@ use Incastro\Units\Hand;
 use Incastro\Units\Insides\Shelves;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
-use Incastro\Units\Make\Joinery;
 use Incastro\Units\Make\Marking;
 use Incastro\Units\Pull;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\TestTerms;
 
 /** The box is 800 × 900 × 560 of boards of 17.7, with a back of 6 and a face of 18: its boards are 536 deep. */
 final class MarkingTest extends TestCase
 {
     private static function made(Shelves $shelves, BoxJoint $joint = BoxJoint::Pocket): Assembly
     {
-        return (new Joinery(new HouseRules(Unit::Millimetre), LengthFormat::millimetres()))->made(UnitBox::metric($joint)->build($shelves));
+        return TestTerms::joined(UnitBox::metric($joint)->build($shelves));
     }
 
     private static function piece(Assembly $box, string $mark): Piece
@@ -95,7 +95,7 @@ final class MarkingTest extends TestCase
         self::assertSame([[0.0], [40.0, 192.0, 344.0, 496.0]], self::places($pilots));
         $bought = array_values(array_filter($box->hardware, fn ($one) => $one->use === 'bottom and top to the sides'));
         self::assertSame(['wood screw 4 × 45', 4], [$bought[0]->name, $bought[0]->quantity]);
-        $inches = (new Joinery(new HouseRules(Unit::Inch), LengthFormat::inches()))->made((new UnitBox('30', '34 3/4', '22', Unit::Inch, BoxJoint::Screws))->build(new Shelves(0, 0)));
+        $inches = TestTerms::joined((new UnitBox('30', '34 3/4', '22', Unit::Inch, BoxJoint::Screws))->build(new Shelves(0, 0)), Unit::Inch);
         // 23/32 + 1 = 1 23/32: 2 in.
         self::assertContains('wood screw no. 8 × 2 in', array_map(fn ($one) => $one->name, $inches->hardware));
     }

@@ -18,12 +18,12 @@ use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\SheetGood;
 use Incastro\Units\Assembly;
 use Incastro\Units\Insides\Shelves;
-use Incastro\Units\Make\Joinery;
 use Incastro\Units\Placed;
 use Incastro\Units\Shell\BoxBuilder;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestAlcove;
+use Tests\Core\TestTerms;
 
 final class ShelvesTest extends TestCase
 {
@@ -100,7 +100,7 @@ final class ShelvesTest extends TestCase
 
     public function test_pins_and_screws_are_counted(): void
     {
-        $count = fn (Assembly $box, string $name) => array_sum(array_map(fn ($item) => $item->name === $name ? $item->quantity : 0, (new Joinery(new HouseRules(Unit::Millimetre), LengthFormat::millimetres()))->made($box)->hardware));
+        $count = fn (Assembly $box, string $name) => array_sum(array_map(fn ($item) => $item->name === $name ? $item->quantity : 0, TestTerms::joined($box)->hardware));
         self::assertSame(16, $count($this->box(1, 4), 'shelf pin'));
         // Bottom and top 4 · 3, the fixed shelf 2 · 3, nailers 8.
         self::assertSame(26, $count($this->box(1, 4), 'pocket screw, 32 mm'));

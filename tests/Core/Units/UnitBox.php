@@ -20,6 +20,7 @@ use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\Article;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\SheetGood;
 use Incastro\Rules\Schools\BoxJoint;
@@ -39,7 +40,8 @@ final readonly class UnitBox
 
     private Length $behind;
 
-    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre, private BoxJoint $joint = BoxJoint::Pocket)
+    /** @param list<Article> $articles that can be bought; none: the usual ones */
+    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre, private BoxJoint $joint = BoxJoint::Pocket, private array $articles = [])
     {
         $this->board = $this->length($unit === Unit::Inch ? '23/32' : '17.7');
         $this->behind = $this->length($unit === Unit::Inch ? '7/32' : '6');
@@ -72,7 +74,7 @@ final readonly class UnitBox
         $frame = $this->length($this->unit === Unit::Inch ? '3/4' : '18');
         $drawer = $this->length($this->unit === Unit::Inch ? '15/32' : '12');
         $all = [$material('carcass', $this->board), $material('frame', $frame), $material('back', $this->behind), $material('drawer', $drawer), $material('front', $frame)];
-        $catalogue = new Catalogue($all, ['carcass' => 'carcass', 'frame' => 'frame', 'back' => 'back', 'drawer' => 'drawer', 'front' => 'front']);
+        $catalogue = new Catalogue($all, ['carcass' => 'carcass', 'frame' => 'frame', 'back' => 'back', 'drawer' => 'drawer', 'front' => 'front'], $this->articles);
         $room = TestAlcove::leaning()->survey()->room ?? throw new \LogicException('The test alcove has a room.');
 
         return (new BoxBuilder($box, new Terms($room, new HouseRules($this->unit, boxJoint: $this->joint), $catalogue, $this->unit === Unit::Inch ? LengthFormat::inches() : LengthFormat::millimetres())))->build();

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Rules\Materials;
+
+use Incastro\Measure\Length;
+use Incastro\Measure\Unit;
+
+/** What is bought by the piece. Some are chosen by their length, some by what they carry too. */
+enum ArticleKind: string
+{
+    case PocketScrew = 'pocket-screw';
+    case Screw = 'screw';
+    case StrongScrew = 'strong-screw';
+    case Brad = 'brad';
+    case ShelfPin = 'shelf-pin';
+    case Hinge = 'hinge';
+    case Bumper = 'bumper';
+    case Felt = 'felt';
+    case BarPull = 'bar-pull';
+    case Knob = 'knob';
+    case CupPull = 'cup-pull';
+    case Slides = 'slides';
+    case Rail = 'rail';
+    case RailSocket = 'rail-socket';
+    case RailSupport = 'rail-support';
+    case PianoHinge = 'piano-hinge';
+    case LidStay = 'lid-stay';
+    case Grommet = 'grommet';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::PocketScrew => 'Pocket screws',
+            self::Screw => 'Wood screws 4 mm, no. 8',
+            self::StrongScrew => 'Wood screws 5 mm, no. 10',
+            self::Brad => 'Brads',
+            self::ShelfPin => 'Shelf pins',
+            self::Hinge => 'Concealed hinge',
+            self::Bumper => 'Bumper',
+            self::Felt => 'Felt bumper',
+            self::BarPull => 'Bar',
+            self::Knob => 'Knob',
+            self::CupPull => 'Cup pull',
+            self::Slides => 'Pair of drawer slides',
+            self::Rail => 'Hanging rail',
+            self::RailSocket => 'Rail socket',
+            self::RailSupport => 'Rail support',
+            self::PianoHinge => 'Piano hinge',
+            self::LidStay => 'Lid stay',
+            self::Grommet => 'Cable grommet',
+        };
+    }
+
+    public function hasLength(): bool
+    {
+        return match ($this) {
+            self::PocketScrew, self::Screw, self::StrongScrew, self::Brad, self::Slides, self::Rail, self::PianoHinge => true,
+            default => false,
+        };
+    }
+
+    /**
+     * Lengths that it is usually sold in, the shortest first; of what is cut to length and of what has none: none.
+     *
+     * @return list<Length>
+     */
+    public function lengths(Unit $unit): array
+    {
+        [$millimetres, $sixteenths] = match ($this) {
+            self::PocketScrew => [[25, 32, 38, 64], [16, 20, 24, 40]],
+            self::Screw, self::StrongScrew => [[16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100], [10, 12, 16, 20, 26, 32, 40, 48, 56, 64]],
+            self::Slides => [[250, 300, 350, 400, 450, 500, 550, 600, 650, 700], [160, 192, 224, 256, 288, 320, 352, 384, 416, 448]],
+            default => [[], []],
+        };
+
+        return $unit->isMetric()
+            ? array_map(Length::ofMillimetres(...), $millimetres)
+            : array_map(fn (int $count) => Length::ofNanometres($count * 1_587_500), $sixteenths);
+    }
+
+    /** Whether a longer one is cut to what is needed. */
+    public function isCut(): bool
+    {
+        return $this === self::Rail || $this === self::PianoHinge;
+    }
+
+    public function hasLoad(): bool
+    {
+        return $this === self::Slides;
+    }
+}
