@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Planning;
 
 use Incastro\Check\Assembled;
+use Incastro\Check\Boring;
 use Incastro\Check\Carried;
 use Incastro\Check\Cautions;
 use Incastro\Check\Comfort;
@@ -100,8 +101,10 @@ final readonly class Planner
         if ($room === null) {
             return null;
         }
-        $found = $this->built($job, $space, $room, new Marks($job->marks()))[3];
-        $ways = new WaysOut(fn (Space $other, HouseRules $rules) => $this->built($job->by($rules), $other, $room, new Marks($job->marks()))[3], $space, $job, self::ALL_TRIES);
+        $marks = new Marks($job->marks());
+        $tried = $this->trying($job, $room, $marks, $code->isAboutMarks());
+        $found = $tried($space, $job->rules);
+        $ways = new WaysOut($tried, $space, $job, self::ALL_TRIES);
         foreach ($found as $finding) {
             if ($finding->code === $code && $finding->place === $place) {
                 return $ways->checkedOne($finding, $found);
@@ -118,14 +121,64 @@ final readonly class Planner
         // What would make the survey surer is said where one measures.
         $findings = array_values(array_filter($survey->findings, fn (Finding $finding) => ! in_array($finding->code, [Code::Unchecked, Code::Struck], true)));
         if ($survey->room === null) {
-            return new SpacePlan($space, $survey, null, [], [], $findings, Verdict::of($survey, null, $findings), new Joinery($job->rules, $job->materials, $job->format));
+            return new SpacePlan($space, $survey, null, [], [], [], $findings, Verdict::of($survey, null, $findings));
         }
         $before = clone $marks;
         [$layout, $assemblies, $carried, $found] = $this->built($job, $space, $survey->room, $marks);
-        $ways = new WaysOut(fn (Space $other, HouseRules $rules) => $this->built($job->by($rules), $other, $survey->room, clone $before)[3], $space, $job);
-        $findings = [...$findings, ...$ways->checked($found), ...$this->cautions($job, $survey->room, $layout, $assemblies)];
+        $ways = new WaysOut($this->trying($job, $survey->room, $before, false), $space, $job);
+        $made = $this->made($job, $assemblies);
+        $findings = [...$findings, ...$ways->checked($found), ...$this->bored($job, $space, $survey->room, $made, $found, $before), ...$this->cautions($job, $survey->room, $layout, $assemblies)];
 
-        return new SpacePlan($space, $survey, $layout, $assemblies, $carried, $findings, Verdict::of($survey, $layout, $findings), new Joinery($job->rules, $job->materials, $job->format));
+        return new SpacePlan($space, $survey, $layout, $assemblies, $made, $carried, $findings, Verdict::of($survey, $layout, $findings));
+    }
+
+    /**
+     * The same assemblies with what their joints take: marked on the pieces, and bought.
+     *
+     * @param  list<Assembly>  $assemblies
+     * @return list<Assembly>
+     */
+    private function made(Job $job, array $assemblies): array
+    {
+        return array_map((new Joinery($job->rules, $job->materials, $job->format))->made(...), $assemblies);
+    }
+
+    /**
+     * What is wrong with the marks, and what makes it right. Nothing else follows from marks, so that no other way out has to
+     * be tried with them.
+     *
+     * @param  list<Assembly>  $made
+     * @param  list<Finding>  $found  besides
+     * @return list<Finding>
+     */
+    private function bored(Job $job, Space $space, Room $room, array $made, array $found, Marks $marks): array
+    {
+        $bored = $this->boring($job, $room, $made);
+        $ways = new WaysOut($this->trying($job, $room, $marks, true), $space, $job);
+
+        return array_map(fn (Finding $finding) => $ways->checkedOne($finding, [...$found, ...$bored]), $bored);
+    }
+
+    /** @return \Closure(Space, HouseRules): list<Finding> what is found with a way out applied */
+    private function trying(Job $job, Room $room, Marks $marks, bool $withMarks): \Closure
+    {
+        return function (Space $space, HouseRules $rules) use ($job, $room, $marks, $withMarks): array {
+            $by = $job->by($rules);
+            [, $assemblies, , $found] = $this->built($by, $space, $room, clone $marks);
+
+            return $withMarks ? [...$found, ...$this->boring($by, $room, $this->made($by, $assemblies))] : $found;
+        };
+    }
+
+    /**
+     * @param  list<Assembly>  $made
+     * @return list<Finding>
+     */
+    private function boring(Job $job, Room $room, array $made): array
+    {
+        $boring = new Boring(new Terms($room, $job->rules, $job->materials, $job->format));
+
+        return array_merge([], ...array_map($boring->findings(...), $made));
     }
 
     /** @return array{FittedLayout, list<Assembly>, list<Carried>, list<Finding>} */

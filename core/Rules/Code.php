@@ -36,11 +36,13 @@ enum Code: string
     case GoingInWayIn = 'going-in-way-in';
     case Heavy = 'heavy';
     case HeightInFrontMissing = 'height-in-front-missing';
+    case HoleAtEdge = 'hole-at-edge';
     case HoleRefused = 'hole-refused';
     case InTheWay = 'in-the-way';
     case KneesDeep = 'knees-deep';
     case KneesHigh = 'knees-high';
     case KneesWide = 'knees-wide';
+    case MarksCross = 'marks-cross';
     case MemberNoRoom = 'member-no-room';
     case LidHeavy = 'lid-heavy';
     case LidSafety = 'lid-safety';
@@ -56,6 +58,7 @@ enum Code: string
     case RunDepth = 'run-depth';
     case RunOverfull = 'run-overfull';
     case Saw = 'saw';
+    case ScrewComesOut = 'screw-comes-out';
     case ShelfNoRoom = 'shelf-no-room';
     case ShelvesTooClose = 'shelves-too-close';
     case Sliver = 'sliver';
@@ -84,6 +87,12 @@ enum Code: string
     public function isDisagreement(): bool
     {
         return in_array($this, [self::TakesDiffer, self::Suspect, self::Undecided, self::TooFew, self::PlanCannotClose, self::PlanCrosses], true);
+    }
+
+    /** Whether it is said of what joints mark on the pieces. */
+    public function isAboutMarks(): bool
+    {
+        return in_array($this, [self::MarksCross, self::ScrewComesOut, self::HoleAtEdge], true);
     }
 
     /** Whether it is said of a thing on a face, and of what is kept free for it. */

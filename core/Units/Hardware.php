@@ -14,7 +14,7 @@ final readonly class Hardware
     {
     }
 
-    private function times(int $quantity): self
+    public function times(int $quantity): self
     {
         return new self(...['quantity' => $quantity] + get_object_vars($this));
     }

@@ -14,6 +14,11 @@ use Incastro\Measure\LengthFormat;
  */
 final readonly class Mark
 {
+    /** Holes of different joints lie at least so far apart, from middle to middle, and leave so much wood between them; mm. */
+    private const APART = 8.0;
+
+    private const BETWEEN = 1.0;
+
     /**
      * @param  non-empty-list<Point>  $at
      * @param  bool  $isUp  on the face that lies up in the piece's drawing, seen or carried through to it
@@ -54,6 +59,52 @@ final readonly class Mark
         $written = fn (callable $side): string => implode(' · ', array_unique(array_map(fn (Point $point) => $format->withoutUnit(Length::ofDouble($side($point))), $this->at)));
 
         return $written(fn (Point $point) => $point->x).' along; '.$written(fn (Point $point) => $point->y).' across';
+    }
+
+    /** How far apart a hole of a diameter and one of these must lie, from middle to middle, mm. */
+    public function apart(float $across): float
+    {
+        return max(self::APART, ($this->across + $across) / 2 + self::BETWEEN);
+    }
+
+    /** Whether a hole of a diameter would be in its way: too near one of its holes, or in its groove. Of what is drawn only: never. */
+    public function isNear(Point $hole, float $across): bool
+    {
+        if (! $this->kind->isCut() || $this->kind === MarkKind::Pilot) {
+            return false;
+        }
+        if (! $this->kind->isHole()) {
+            return $this->isIn($hole);
+        }
+        $apart = $this->apart($across) - 1e-6;
+        foreach ($this->at as $at) {
+            if (abs($at->x - $hole->x) < $apart && hypot($at->x - $hole->x, $at->y - $hole->y) < $apart) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether a point lies in the band of a dado or groove. */
+    public function isIn(Point $point): bool
+    {
+        [$from, $to] = [$this->at[0], $this->at[count($this->at) - 1]];
+        $long = hypot($to->x - $from->x, $to->y - $from->y);
+        if ($long < 1e-6) {
+            return false;
+        }
+        [$x, $y] = [($to->x - $from->x) / $long, ($to->y - $from->y) / $long];
+        $along = ($point->x - $from->x) * $x + ($point->y - $from->y) * $y;
+        $beside = abs(($point->y - $from->y) * $x - ($point->x - $from->x) * $y);
+
+        return $along > 0.0 && $along < $long && $beside < $this->across / 2;
+    }
+
+    /** Whether it and another of the same board, bored from the other face, leave wood between their ends. */
+    public function passes(self $that, float $thickness): bool
+    {
+        return $this->isUp !== $that->isUp && $this->depth !== null && $that->depth !== null && $this->depth + $that->depth <= $thickness - self::BETWEEN;
     }
 
     /**

@@ -8,6 +8,7 @@ use Incastro\Geometry\Axis;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Pose;
+use Incastro\Geometry\Vector;
 use Incastro\Measure\Unit;
 use Incastro\Pieces\Marks\Mark;
 use Incastro\Pieces\Marks\MarkKind;
@@ -52,11 +53,17 @@ final readonly class Marking
     /** Left between a hole and what is cut away, mm. */
     private const CLEAR = 8.0;
 
+    /** How far along its line a screw goes out of the way of what is bored already, mm. */
+    private const ASIDE = [0.0, 12.0, -12.0, 24.0, -24.0, 36.0, -36.0];
+
     /** A board thinner than this is a back or a panel, mm. */
     private const THIN = 9.0;
 
     /** What is left of a board behind a pin's hole, mm. */
     private const BEHIND_PIN = 4.0;
+
+    /** Half of what is left of a board between two holes that are bored from both its faces, mm. */
+    private const HALF_MIDDLE = 1.0;
 
     public function __construct(private HouseRules $rules)
     {
@@ -64,9 +71,10 @@ final readonly class Marking
 
     /**
      * @param  Contact|null  $contact  where they meet, of two that stand square
+     * @param  list<Mark>  $taken  what other joints bore in the one that this is bored in: screws and pins keep clear of it
      * @return array{list<Mark>, list<Mark>} on the first of the joint, and on the second
      */
-    public function of(Joint $joint, Placed $a, Placed $b, ?Contact $contact): array
+    public function of(Joint $joint, Placed $a, Placed $b, ?Contact $contact, array $taken = []): array
     {
         if ($joint->kind === JointKind::Hinge) {
             return $this->hinge($joint, $a, $b);
@@ -76,10 +84,10 @@ final readonly class Marking
         }
         $marks = $contact === null ? [[], []] : match ($joint->kind) {
             JointKind::Pocket => $this->pocket($contact, $a, $b),
-            JointKind::Screws => $this->screws($contact, $a, $b),
+            JointKind::Screws => $this->screws($contact, $a, $b, $taken),
             JointKind::Dado => [[], $this->band(MarkKind::Dado, $contact, $a, $b, $joint->shares)],
             JointKind::Glue => [[], $joint->shares > 0.0 ? $this->band(MarkKind::Groove, $contact, $a, $b, $joint->shares) : []],
-            JointKind::Pins => [[], $this->pins($contact, $a, $b)],
+            JointKind::Pins => [[], $this->pins($contact, $a, $b, $taken)],
             JointKind::Nails => [[], []],
         };
 
@@ -87,21 +95,21 @@ final readonly class Marking
     }
 
     /**
-     * Without holes where the piece is cut away.
+     * Without holes where the piece is cut away: beyond its outline, or beside what is cut out of it.
      *
      * @param  list<Mark>  $marks
      * @return list<Mark>
      */
     private static function inWood(array $marks, Piece $piece): array
     {
-        if ($piece->outline->holes === []) {
+        if ($piece->outline->isRectangle()) {
             return $marks;
         }
         $around = array_map(fn (Polygon $hole) => $hole->grown(self::CLEAR), $piece->outline->holes);
-        $isWood = fn (Point $point): bool => array_filter($around, fn (Polygon $hole) => $hole->contains($point)) === [];
+        $isWood = fn (Point $point): bool => $piece->outline->outer->contains($point) && array_filter($around, fn (Polygon $hole) => $hole->contains($point)) === [];
         $kept = [];
         foreach ($marks as $mark) {
-            $at = $mark->kind->isHole() ? array_values(array_filter($mark->at, $isWood)) : $mark->at;
+            $at = $mark->kind->isHole() && $mark->kind !== MarkKind::Pilot ? array_values(array_filter($mark->at, $isWood)) : $mark->at;
             if ($at !== []) {
                 $kept[] = new Mark($mark->kind, $at, $mark->isUp, $mark->partner, $mark->across, $mark->depth);
             }
@@ -173,8 +181,11 @@ final readonly class Marking
         return [[$pocket], $contact->isFaceOf($b) ? [self::line($contact, $line, $from, $to, $middle, $a, $b)] : []];
     }
 
-    /** @return array{list<Mark>, list<Mark>} holes through the face of the first, and pilots in the other's edge */
-    private function screws(Contact $contact, Placed $a, Placed $b): array
+    /**
+     * @param  list<Mark>  $taken
+     * @return array{list<Mark>, list<Mark>} holes through the face of the first, and pilots in the other's edge
+     */
+    private function screws(Contact $contact, Placed $a, Placed $b, array $taken): array
     {
         if (! $contact->isFaceOf($a)) {
             return [[], []];
@@ -186,13 +197,36 @@ final readonly class Marking
         $points = [];
         foreach (self::rows($contact->long($beside), $this->rules->unit) as $across) {
             foreach (self::screwPlaces($to - $from, $this->rules->unit) as $along) {
-                $points[] = $contact->place($line, $from + $along, $low + $across);
+                $points[] = self::clear(fn (float $aside) => $contact->place($line, max($from, min($to, $from + $along + $aside)), $low + $across), $a, $taken);
             }
         }
         $through = new Mark(MarkKind::Screw, array_map($a->pose->seen(...), $points), self::isUp($a, $contact->through, -$contact->toward), $b->piece->mark, self::CLEARANCE);
 
         // Into an edge from a thin back nobody bores beforehand.
         return [[$through], $contact->isFaceOf($b) || $a->piece->thickness->toDouble() < self::THIN ? [] : [new Mark(MarkKind::Pilot, array_map($b->pose->seen(...), $points), true, $a->piece->mark, self::PILOT)]];
+    }
+
+    /**
+     * The place of a screw, moved along its line where another joint has bored already.
+     *
+     * @param  \Closure(float): Vector  $place  so far beside where it would be
+     * @param  list<Mark>  $taken
+     */
+    private static function clear(\Closure $place, Placed $a, array $taken): Vector
+    {
+        foreach (self::ASIDE as $aside) {
+            $at = $place($aside);
+            $hole = $a->pose->seen($at);
+            foreach ($taken as $mark) {
+                if ($mark->isNear($hole, self::CLEARANCE)) {
+                    continue 2;
+                }
+            }
+
+            return $at;
+        }
+
+        return $place(0.0);
     }
 
     private static function line(Contact $contact, Axis $line, float $from, float $to, float $middle, Placed $a, Placed $b): Mark
@@ -214,27 +248,71 @@ final readonly class Marking
         return [new Mark($kind, [$b->pose->seen($contact->place($line, $from, $middle)), $b->pose->seen($contact->place($line, $to, $middle))], self::isUp($b, $contact->through, -$contact->toward), $a->piece->mark, $a->piece->thickness->toDouble() + self::EASE, $deep)];
     }
 
-    /** @return list<Mark> five holes about each end of a shelf's two edges, its own in the middle */
-    private function pins(Contact $contact, Placed $a, Placed $b): array
+    /**
+     * Five holes about each end of a shelf's two edges, its own in the middle: those of them that no other hole is in the way of.
+     *
+     * @param  list<Mark>  $taken
+     * @return list<Mark>
+     */
+    private function pins(Contact $contact, Placed $a, Placed $b, array $taken): array
     {
-        if (! $contact->isFaceOf($b) || Pose::axis($a->pose->thickness) !== Axis::Z) {
+        $own = $this->ownPins($contact, $a, $b);
+        if ($own === null) {
             return [];
         }
-        $line = $contact->beside(Axis::Z);
-        [$from, $to] = $a->along($line);
         [$low, $high] = $b->along(Axis::Z);
-        $across = $this->rules->mm(Rule::PinDiameter);
         $points = [];
-        foreach ([$from + $this->rules->mm(Rule::PinRow), $to - $this->rules->mm(Rule::PinRow)] as $along) {
+        $thick = $b->piece->thickness->toDouble();
+        $isFromBoth = array_filter($taken, fn (Mark $mark) => $mark->kind === MarkKind::PinRow && $mark->isUp !== $own->isUp) !== [];
+        // A divider that is bored from both its faces keeps wood in its middle.
+        $own = $isFromBoth ? new Mark($own->kind, $own->at, $own->isUp, $own->partner, $own->across, min($own->depth ?? $thick, $thick / 2 - self::HALF_MIDDLE)) : $own;
+        foreach ($own->at as $point) {
             foreach (range(-2, 2) as $step) {
-                $z = $a->along(Axis::Z)[0] - $across / 2 + $step * $this->rules->mm(Rule::PinPitch);
-                if ($z > $low + 2 * $across && $z < $high - 2 * $across) {
-                    $points[] = $b->pose->seen($contact->place($line, $along, $z));
+                $rise = $step * $this->rules->mm(Rule::PinPitch);
+                $z = $a->along(Axis::Z)[0] - $own->across / 2 + $rise;
+                // Up is along the length of some boards and across others.
+                $hole = $point->plus($rise * $b->pose->length->z, $rise * $b->pose->width->z);
+                $isInWood = $z > $low + 2 * $own->across && $z < $high - 2 * $own->across;
+                if ($step === 0 || ($isInWood && ! self::isTaken($hole, $own, $taken, $thick))) {
+                    $points[] = $hole;
                 }
             }
         }
 
-        return $points === [] ? [] : [new Mark(MarkKind::PinRow, $points, self::isUp($b, $contact->through, -$contact->toward), $a->piece->mark, $across, min($this->rules->mm(Rule::PinDepth), $b->piece->thickness->toDouble() - self::BEHIND_PIN))];
+        return $points === [] ? [] : [new Mark(MarkKind::PinRow, $points, $own->isUp, $own->partner, $own->across, $own->depth)];
+    }
+
+    /** The holes on which a shelf lies, in the board beside it; null where it lies on none. */
+    public function ownPins(?Contact $contact, Placed $shelf, Placed $board): ?Mark
+    {
+        if ($contact === null || ! $contact->isFaceOf($board) || Pose::axis($shelf->pose->thickness) !== Axis::Z) {
+            return null;
+        }
+        $line = $contact->beside(Axis::Z);
+        [$from, $to] = $contact->along($line);
+        $across = $this->rules->mm(Rule::PinDiameter);
+        $row = min($this->rules->mm(Rule::PinRow), ($to - $from) / 4);
+        $z = $shelf->along(Axis::Z)[0] - $across / 2;
+        [$low, $high] = $board->along(Axis::Z);
+        if ($z < $low || $z > $high) {
+            return null;
+        }
+        $points = array_map(fn (float $along) => $board->pose->seen($contact->place($line, $along, $z)), [$from + $row, $to - $row]);
+        $deep = min($this->rules->mm(Rule::PinDepth), $board->piece->thickness->toDouble() - self::BEHIND_PIN);
+
+        return new Mark(MarkKind::PinRow, $points, self::isUp($board, $contact->through, -$contact->toward), $shelf->piece->mark, $across, $deep);
+    }
+
+    /** @param list<Mark> $taken */
+    private static function isTaken(Point $hole, Mark $own, array $taken, float $thick): bool
+    {
+        foreach ($taken as $mark) {
+            if ($mark->partner !== $own->partner && ! $mark->passes($own, $thick) && $mark->isNear($hole, $own->across)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array{list<Mark>, list<Mark>} cups in the back of a leaf, plates on what carries it */

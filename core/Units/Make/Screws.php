@@ -20,7 +20,7 @@ use Incastro\Units\Placed;
  * never longer than both boards less 3 mm; through a face into an edge the shortest that holds there by 25 mm or an inch;
  * pocket screws by the thinner board; into a stud 25 to 32 mm past nailer and wallboard: handbook, "Strength").
  */
-final readonly class Screws
+final class Screws
 {
     private const PINS_PER_END = 2;
 
@@ -37,7 +37,13 @@ final readonly class Screws
     /** The longest pocket screw by the thinner of the two boards: up to so many mm, so many mm. */
     private const POCKET = [[17.0, 25.4], [22.0, 32.0], [30.0, 38.1], [INF, 64.0]];
 
-    public function __construct(private Catalogue $materials, private LengthFormat $format)
+    /** @var array<string, non-empty-list<Length>> lengths that the job can buy, by kind */
+    private array $sold = [];
+
+    /** @var array<string, Hardware> one of each, by kind, length and use */
+    private array $one = [];
+
+    public function __construct(private readonly Catalogue $materials, private readonly LengthFormat $format)
     {
     }
 
@@ -49,15 +55,53 @@ final readonly class Screws
      */
     public function of(Joint $joint, Placed $a, Placed $b, ?Contact $contact): array
     {
-        [$ta, $tb] = [$a->piece->thickness->toDouble(), $b->piece->thickness->toDouble()];
-        $isFaceToFace = abs($a->pose->thickness->dot($b->pose->thickness)) > 0.9;
-
         return match ($joint->kind) {
-            JointKind::Pocket => [$this->screw(ArticleKind::PocketScrew, $this->longest(ArticleKind::PocketScrew, self::pocket(min($ta, $tb))), count(Marking::pockets(self::lines($a, $b, $contact)[0], $this->format->unit)), $joint->use)],
-            JointKind::Screws => [$this->screw(ArticleKind::Screw, $isFaceToFace ? $this->longest(ArticleKind::Screw, $ta + $tb - self::LEFT) : $this->shortest(ArticleKind::Screw, $ta + ($this->format->unit->isMetric() ? 25.0 : 25.4)), $this->through($a, $b, $contact), $joint->use)],
+            JointKind::Pocket => [$this->chosen($joint, $a, $b)->times(count(Marking::pockets(self::lines($a, $b, $contact)[0], $this->format->unit)))],
+            JointKind::Screws => [$this->chosen($joint, $a, $b)->times($this->through($a, $b, $contact))],
             JointKind::Pins => [new Hardware('shelf pin', self::PINS_PER_END, $joint->use, ArticleKind::ShelfPin)],
             JointKind::Glue, JointKind::Nails, JointKind::Dado, JointKind::Hinge, JointKind::Slide => [],
         };
+    }
+
+    /**
+     * The screw of a joint that is screwed, and how far its point comes out, mm: more than nothing only where all that is sold
+     * is too long.
+     *
+     * @return array{Hardware, float}
+     */
+    public function comesOut(Joint $joint, Placed $a, Placed $b): array
+    {
+        $screw = $this->chosen($joint, $a, $b);
+        $long = $screw->length?->toDouble() ?? 0.0;
+        [$ta, $tb] = self::thick($a, $b);
+
+        return [$screw, match (true) {
+            $joint->kind === JointKind::Pocket => $long - self::pocket(min($ta, $tb)),
+            self::isFaceToFace($a, $b) => $long - $ta - $tb,
+            default => 0.0,
+        }];
+    }
+
+    private function chosen(Joint $joint, Placed $a, Placed $b): Hardware
+    {
+        [$ta, $tb] = self::thick($a, $b);
+
+        return match (true) {
+            $joint->kind === JointKind::Pocket => $this->screw(ArticleKind::PocketScrew, $this->longest(ArticleKind::PocketScrew, self::pocket(min($ta, $tb))), $joint->use),
+            self::isFaceToFace($a, $b) => $this->screw(ArticleKind::Screw, $this->longest(ArticleKind::Screw, $ta + $tb - self::LEFT), $joint->use),
+            default => $this->screw(ArticleKind::Screw, $this->shortest(ArticleKind::Screw, $ta + ($this->format->unit->isMetric() ? 25.0 : 25.4)), $joint->use),
+        };
+    }
+
+    /** @return array{float, float} of two pieces, mm */
+    private static function thick(Placed $a, Placed $b): array
+    {
+        return [$a->piece->thickness->toDouble(), $b->piece->thickness->toDouble()];
+    }
+
+    private static function isFaceToFace(Placed $a, Placed $b): bool
+    {
+        return abs($a->pose->thickness->dot($b->pose->thickness)) > 0.9;
     }
 
     /** What fixes a cleat to the studs of a wall with a board on it, or as near as the wall's kind allows. */
@@ -74,7 +118,7 @@ final readonly class Screws
 
     private function intoStuds(Piece $piece, int $count, string $use): Hardware
     {
-        return $this->screw(ArticleKind::StrongScrew, $this->longest(ArticleKind::StrongScrew, $piece->thickness->toDouble() + self::WALLBOARD + self::IN_STUD), $count, $use);
+        return $this->screw(ArticleKind::StrongScrew, $this->longest(ArticleKind::StrongScrew, $piece->thickness->toDouble() + self::WALLBOARD + self::IN_STUD), $use)->times($count);
     }
 
     private function through(Placed $a, Placed $b, ?Contact $contact): int
@@ -116,7 +160,7 @@ final readonly class Screws
     /** The longest that is sold and no longer than this; the shortest there is where all are. */
     private function longest(ArticleKind $kind, float $most): Length
     {
-        $sold = $this->materials->lengths($kind, $this->format->unit);
+        $sold = $this->sold[$kind->value] ??= $this->materials->lengths($kind, $this->format->unit);
         $longest = $sold[0];
         foreach ($sold as $length) {
             $longest = $length->toDouble() <= $most + 1e-6 ? $length : $longest;
@@ -128,7 +172,7 @@ final readonly class Screws
     /** The shortest that is sold and at least so long; the longest there is where none is. */
     private function shortest(ArticleKind $kind, float $least): Length
     {
-        $sold = $this->materials->lengths($kind, $this->format->unit);
+        $sold = $this->sold[$kind->value] ??= $this->materials->lengths($kind, $this->format->unit);
         foreach ($sold as $length) {
             if ($length->toDouble() >= $least - 1e-6) {
                 return $length;
@@ -138,16 +182,20 @@ final readonly class Screws
         return $sold[array_key_last($sold)];
     }
 
-    private function screw(ArticleKind $kind, Length $length, int $quantity, string $use): Hardware
+    private function screw(ArticleKind $kind, Length $length, string $use): Hardware
+    {
+        return $this->one[$kind->value.$length->nanometres().$use] ??= new Hardware($this->name($kind, $length), 1, $use, $kind, $length);
+    }
+
+    private function name(ArticleKind $kind, Length $length): string
     {
         $isMetric = $this->format->unit->isMetric();
         $long = $isMetric ? (string) round($length->toDouble(), 1) : $this->format->write($length);
-        $name = match ($kind) {
+
+        return match ($kind) {
             ArticleKind::PocketScrew => 'pocket screw, '.$long.($isMetric ? ' mm' : ''),
             ArticleKind::StrongScrew => ($isMetric ? 'wood screw 5 × ' : 'wood screw no. 10 × ').$long,
             default => ($isMetric ? 'wood screw 4 × ' : 'wood screw no. 8 × ').$long,
         };
-
-        return new Hardware($name, $quantity, $use, $kind, $length);
     }
 }

@@ -146,7 +146,7 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
         $u = $box->u + ($i === 0 ? 1.0 : 0.5) * $gap->toDouble();
         $lid = new Placed($piece, Pose::at($u, $back, $top->z, Way::Right, Way::Out, Way::Up), Part::Loose, $top->id);
         $bearers = $this->bearers($site, $top, $box, $number, $back);
-        $joints = array_map(fn (Placed $bearer) => new Joint($strip->piece->key, $bearer->piece->key, JointKind::Screws, 'fixed strips to bearers'), $bearers);
+        $joints = array_map(fn (Placed $bearer) => new Joint($strip->piece->key, $bearer->piece->key, JointKind::Glue, 'fixed strips to bearers'), $bearers);
         foreach ($bearers as $c => $bearer) {
             $last = count($box->columns) - 1;
             foreach ([$c === 0 ? 'side-L' : "divider-$c", $c === $last ? 'side-R' : 'divider-'.($c + 1)] as $side) {
