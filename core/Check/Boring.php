@@ -62,7 +62,7 @@ final readonly class Boring
     /** @return list<WayOut> */
     private function otherJoints(): array
     {
-        $others = array_filter(BoxJoint::cases(), fn (BoxJoint $joint) => $joint !== $this->terms->rules->boxJoint);
+        $others = array_filter(BoxJoint::cases(), fn (BoxJoint $joint) => $joint !== $this->terms->rules->schools->boxJoint);
 
         return array_map(fn (BoxJoint $joint) => WayOut::ofJob('Join boxes another way: '.lcfirst($joint->label()), Edits::school('box_joint', $joint->value)), array_values($others));
     }
@@ -92,7 +92,7 @@ final readonly class Boring
         /** @var list<array{Point, Mark}> $holes */
         $holes = $bands = [];
         foreach ($piece->marks as $mark) {
-            if ($mark->kind === MarkKind::Dado || $mark->kind === MarkKind::Groove) {
+            if (in_array($mark->kind, [MarkKind::Dado, MarkKind::Groove, MarkKind::Rabbet], true)) {
                 $bands[] = $mark;
             } elseif ($mark->kind->isHole() && $mark->kind !== MarkKind::Pilot) {
                 foreach ($mark->at as $point) {

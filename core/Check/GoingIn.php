@@ -70,7 +70,7 @@ final readonly class GoingIn
 
     private function box(FittedRun $run, Box $box): Carried
     {
-        $deep = $box->outerDepth()->minus($this->terms->materials->frame->thickness)->toDouble();
+        $deep = $box->outerDepth()->minus($this->terms->frame())->toDouble();
         [$wide, $high] = [$box->outerWidth()->toDouble(), $box->outerHeight()->toDouble()];
         $steps = [...$this->ways([$wide, $high, $deep]), ...$this->mouth([$wide, $high, $deep])];
         $headroom = new Headroom($this->terms, $run->frame, $box->v, $box->face());

@@ -9,6 +9,7 @@ use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
+use Incastro\Rules\Schools\BoxBack;
 use Incastro\Rules\Schools\BoxJoint;
 use Incastro\Rules\Tool;
 use Incastro\Rules\WayOut;
@@ -50,6 +51,7 @@ final readonly class Tooling
             JointKind::Pocket => BoxJoint::Pocket->tools(),
             JointKind::Dado => BoxJoint::Dado->tools(),
             JointKind::Glue => $joint->shares > 0.0 ? BoxJoint::Dado->tools() : [],
+            JointKind::Rabbet => BoxBack::Rabbeted->tools(),
             JointKind::Hinge => [Tool::HingeBit],
             JointKind::Screws, JointKind::Nails, JointKind::Pins, JointKind::Slide => [],
         };
@@ -61,6 +63,7 @@ final readonly class Tooling
         $what = match ($joint->kind) {
             JointKind::Pocket => 'Boxes are joined with pocket screws',
             JointKind::Dado => 'Boxes are joined in dadoes',
+            JointKind::Rabbet => 'Backs lie in rabbets',
             JointKind::Hinge => 'Doors hang on concealed hinges, whose cups are bored',
             default => 'Drawer bottoms stand in grooves',
         };
@@ -68,6 +71,9 @@ final readonly class Tooling
         $ways = [];
         if ($joint->kind === JointKind::Pocket || $joint->kind === JointKind::Dado) {
             $ways[] = WayOut::ofJob('Join boxes with screws through their sides', Edits::school('box_joint', BoxJoint::Screws->value));
+        }
+        if ($joint->kind === JointKind::Rabbet) {
+            $ways[] = WayOut::ofJob('Lay backs on behind', Edits::school('back', BoxBack::LaidOn->value));
         }
         foreach ($tools as $tool) {
             $ways[] = WayOut::ofJob('There is a '.lcfirst($tool->label()), Edits::tool($tool, true));

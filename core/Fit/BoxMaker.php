@@ -217,7 +217,7 @@ final class BoxMaker
     /** The least opening, mm, with a frame of stiles or rails before its boards. */
     private function narrowest(Rule $frame): float
     {
-        return max(self::THINNEST, 2 * ($this->terms->rule($frame) - $this->board->toDouble()) + self::SEEN);
+        return max(self::THINNEST, 2 * ($this->terms->faceOf($frame) - $this->board->toDouble()) + self::SEEN);
     }
 
     /**

@@ -332,7 +332,7 @@ final class RunFitter
     /** The depth of a rigid box that is carried in, in mm: the face frame goes on afterwards. */
     private function bodyDepth(): float
     {
-        return $this->depth->result->minus($this->terms->materials->frame->thickness)->toDouble();
+        return $this->depth->result->minus($this->terms->frame())->toDouble();
     }
 
     /**

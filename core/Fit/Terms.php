@@ -10,6 +10,7 @@ use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Rule;
+use Incastro\Rules\Schools\Edges;
 use Incastro\Survey\Room\Room;
 
 /** What everything in a space is fitted by: the room as found, the house rules, the materials, and how lengths are written. */
@@ -27,6 +28,18 @@ final readonly class Terms
     public function making(Purpose $purpose, ?string $material): self
     {
         return new self($this->room, $this->rules, $this->materials->using($purpose, $material), $this->format);
+    }
+
+    /** Thickness of the face frame; nothing where front edges are banded. */
+    public function frame(): Length
+    {
+        return $this->rules->schools->edges === Edges::Frame ? $this->materials->frame->thickness : Length::zero();
+    }
+
+    /** How wide a stile or a rail of the face frame is, mm; where there is none, no wider than the board behind it. */
+    public function faceOf(Rule $stileOrRail): float
+    {
+        return $this->rules->schools->edges === Edges::Frame ? $this->rule($stileOrRail) : $this->board();
     }
 
     /** Thickness of the boards of a box, mm. */

@@ -9,7 +9,8 @@ use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unit;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Rule;
-use Incastro\Rules\Schools\BoxJoint;
+use Incastro\Rules\Schools\School;
+use Incastro\Rules\Schools\Schools;
 use Incastro\Rules\Tool;
 
 /**
@@ -82,7 +83,7 @@ final class JobChoices
             $edit->path === 'skirting_stays' => Field::yesNo('Skirting stays'),
             $edit->path === 'painted' => Field::yesNo('Painted'),
             $edit->path === 'top_over_sides' => Field::yesNo('Raked tops lie over the sides'),
-            $edit->path === 'schools.box_joint' => Field::oneOf('How boxes are joined', array_column(BoxJoint::cases(), 'value'))->orComputed(),
+            $parts[0] === 'schools' && count($parts) === 2 && isset(Schools::ALL[$parts[1]]) => self::schoolField(Schools::ALL[$parts[1]]),
             $parts[0] === 'tools' && count($parts) === 2 && Tool::tryFrom($parts[1]) !== null => Field::yesNo(Tool::from($parts[1])->label()),
             $parts[0] === 'rules' && count($parts) === 2 && Rule::tryFrom($parts[1]) !== null => self::ruleField(Rule::from($parts[1]), $format),
             default => null,
@@ -92,6 +93,12 @@ final class JobChoices
         }
 
         return DocumentPath::set($document, $edit->path, $field->store($edit->path, $edit->value));
+    }
+
+    /** @param class-string<School> $school */
+    private static function schoolField(string $school): Field
+    {
+        return Field::oneOf($school::question(), array_map(fn (School $one) => (string) $one->value, $school::cases()))->orComputed();
     }
 
     private static function ruleField(Rule $rule, LengthFormat $format): Field

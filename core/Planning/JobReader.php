@@ -15,7 +15,7 @@ use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Lineal;
 use Incastro\Rules\Materials\SheetGood;
-use Incastro\Rules\Schools\BoxJoint;
+use Incastro\Rules\Schools\Schools;
 use Incastro\Rules\Tool;
 use Incastro\Survey\SheetChoices;
 use Incastro\Survey\Space\Sheet;
@@ -34,7 +34,7 @@ final class JobReader
             $document['skirting_stays'],
             $document['painted'],
             $document['top_over_sides'],
-            BoxJoint::from($document['schools']['box_joint'] ?? BoxJoint::Pocket->value),
+            Schools::of($document['schools']),
             array_map(Tool::from(...), array_keys(array_filter($document['tools'], fn (bool $isThere) => ! $isThere))),
         );
         $materials = MaterialChoices::read($document);

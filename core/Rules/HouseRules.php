@@ -6,11 +6,11 @@ namespace Incastro\Rules;
 
 use Incastro\Measure\Length;
 use Incastro\Measure\Unit;
-use Incastro\Rules\Schools\BoxJoint;
+use Incastro\Rules\Schools\Schools;
 
 /**
  * The rules a job is built by: a length for every `Rule`, whether skirting stays, whether the work is painted, whether a raked
- * top lies over its sides, how boxes are joined, and the tools that are not at hand.
+ * top lies over its sides, the schools that are followed, and the tools that are not at hand.
  */
 final readonly class HouseRules
 {
@@ -24,7 +24,7 @@ final readonly class HouseRules
         public bool $skirtingStays = false,
         public bool $painted = true,
         public bool $topOverSides = false,
-        public BoxJoint $boxJoint = BoxJoint::Pocket,
+        public Schools $schools = new Schools(),
         private array $lacks = [],
     ) {
     }
@@ -37,7 +37,7 @@ final readonly class HouseRules
         $lacks = $tool === null ? $this->lacks : array_values(array_filter([...$this->lacks, $tool], fn (Tool $one) => $one !== $tool || $edit->value !== true));
 
         return new self(...[
-            'boxJoint' => $list === 'schools' && is_string($edit->value) ? BoxJoint::from($edit->value) : $this->boxJoint,
+            'schools' => $list === 'schools' && is_string($edit->value) ? $this->schools->choosing($name, $edit->value) : $this->schools,
             'lacks' => $lacks,
         ] + get_object_vars($this));
     }

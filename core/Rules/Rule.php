@@ -50,6 +50,8 @@ enum Rule: string
     case WidestBack = 'widest_back';
     case DoorReveal = 'door_reveal';
     case PairGap = 'pair_gap';
+    case OverlayEdge = 'overlay_edge';
+    case OverlayGap = 'overlay_gap';
     case BehindFront = 'behind_front';
     case SlideThickness = 'slide_thickness';
     case SlidePlay = 'slide_play';
@@ -108,6 +110,8 @@ enum Rule: string
             self::WidestBack => [1200, 3024, 'Widest back in one piece', 'Wider than this, the back of a box of several bays is in parts that meet on a divider: sheets are no wider.', 300, 2400],
             self::DoorReveal => [2.5, 6, 'Gap round a front inside its frame', 'Less binds when paint and damp make it grow.', 1, 6],
             self::PairGap => [2.5, 6, 'Gap between two fronts', 'Each swings or slides past the other.', 1, 6],
+            self::OverlayEdge => [1.5, 4, 'Leaf over banded edges, short of the box', 'The leaf of the next box needs room too.', 0, 10],
+            self::OverlayGap => [3, 8, 'Gap between two leaves over one board', 'Each swings past the other.', 2, 8],
             self::BehindFront => [6, 16, 'Shelves behind a closed front', 'So that nothing on a shelf’s edge strikes the door.', 2, 30],
             self::SlideThickness => [12.7, 32, 'Thickness of one drawer slide', 'A drawer is narrower than its opening by two of them.', 8, 25],
             self::SlidePlay => [1, 2, 'Drawer narrower than exact', 'Slides bind in a drawer that is too wide, and forgive one that is a little too narrow.', 0, 1.5],

@@ -13,6 +13,7 @@ enum JointKind: string
     case Glue = 'glue';
     case Nails = 'nails';
     case Dado = 'dado';
+    case Rabbet = 'rabbet';
     case Hinge = 'hinge';
     case Slide = 'slide';
 

@@ -33,13 +33,24 @@ final class RandomLayouts
         $kinds = SpaceKind::cases();
         $kind = $kinds[$number % count($kinds)];
         $measure = $number % 2 === 0 ? 'mm/1' : 'in/16';
-        $space = new TestKind($kind, 3 + intdiv($number, count($kinds)) % 40, $measure, ['schools' => ['box_joint' => self::SCHOOLS[intdiv($number, 5) % 3]]]);
+        $space = new TestKind($kind, 3 + intdiv($number, count($kinds)) % 40, $measure, ['schools' => self::schools($number)]);
         $corners = $space->survey->sheet->shape->corners();
         if ($number % 10 === 9) {
             return $space->plan((new WildLayouts())->layout($dice, $corners), WildLayouts::things($dice, $corners));
         }
 
         return $space->plan(self::layout($space, $dice, $number, LengthFormat::of($measure)), $number % 3 === 0 ? self::things($dice, $space) : []);
+    }
+
+    /** @return array<string, string> */
+    private static function schools(int $number): array
+    {
+        return [
+            'box_joint' => self::SCHOOLS[intdiv($number, 5) % 3],
+            'edges' => intdiv($number, 7) % 3 === 1 ? 'band' : 'frame',
+            'back' => ['laid-on', 'rabbeted', 'laid-on', 'inset', 'none'][intdiv($number, 11) % 5],
+            'doors' => intdiv($number, 13) % 2 === 0 ? 'inset' : 'overlay',
+        ];
     }
 
     /** @return array<string, mixed> */

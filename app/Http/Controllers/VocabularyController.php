@@ -11,14 +11,15 @@ use Incastro\Planning\WayChoices;
 use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Materials\Wood;
-use Incastro\Rules\Schools\BoxJoint;
+use Incastro\Rules\Schools\School;
+use Incastro\Rules\Schools\Schools;
 use Incastro\Rules\Tool;
 use Incastro\Survey\Space\CeilingKind;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Survey\Things\ThingRule;
 
-/** The words that a person chooses among: kinds of space, ceilings, things on faces and their rules, ways in, what things are made of and bought as, how boxes are joined, tools. */
+/** The words that a person chooses among: kinds of space, ceilings, things on faces and their rules, ways in, what things are made of and bought as, schools, tools. */
 final class VocabularyController extends Controller
 {
     public function show(): JsonResponse
@@ -32,7 +33,10 @@ final class VocabularyController extends Controller
             'purposes' => array_map(fn (Purpose $purpose) => ['value' => $purpose->value, 'label' => $purpose->label(), 'falls_back_to' => $purpose->fallsBackTo()?->value], Purpose::cases()),
             'woods' => array_map(fn (Wood $wood) => ['value' => $wood->value, 'label' => $wood->label()], Wood::cases()),
             'articles' => array_map(fn (ArticleKind $kind) => ['value' => $kind->value, 'label' => $kind->label(), 'has_length' => $kind->hasLength(), 'has_load' => $kind->hasLoad()], ArticleKind::cases()),
-            'joints' => array_map(fn (BoxJoint $joint) => ['value' => $joint->value, 'label' => $joint->label(), 'hint' => $joint->reason()], BoxJoint::cases()),
+            'schools' => array_map(fn (string $name, string $school) => [
+                'name' => $name, 'question' => $school::question(),
+                'choices' => array_map(fn (School $one) => ['value' => $one->value, 'label' => $one->label(), 'hint' => $one->reason()], $school::cases()),
+            ], array_keys(Schools::ALL), Schools::ALL),
             'tools' => array_map(fn (Tool $tool) => ['value' => $tool->value, 'label' => $tool->label()], Tool::cases()),
             'papers' => array_map(fn (Paper $paper) => ['value' => $paper->value, 'label' => $paper->label()], Paper::cases()),
             'ways' => array_map(fn (string $value, string $label) => ['value' => $value, 'label' => $label], array_keys(WayChoices::KINDS), WayChoices::KINDS),

@@ -19,19 +19,24 @@ final readonly class ClosingTable
 
     private const CAULK = 4.0;
 
+    private const BANDED = 'a banded edge is not cut; a strip beside it is';
+
     public function __construct(private HouseRules $rules, private LengthFormat $format)
     {
     }
 
-    /** @return array{Closing, string} the closing and the reason in words */
-    public function choose(Gap $gap, ?Closing $wish): array
+    /**
+     * @param  bool  $isCuttable  whether its edge is one that is cut to the house: a banded one is not
+     * @return array{Closing, string} the closing and the reason in words
+     */
+    public function choose(Gap $gap, ?Closing $wish, bool $isCuttable = true): array
     {
         if ($wish !== null) {
-            $refused = $this->refuses($wish, $gap);
+            $refused = $wish === Closing::Scribe && ! $isCuttable ? self::BANDED : $this->refuses($wish, $gap);
             if ($refused === null) {
                 return [$wish, 'chosen by you'];
             }
-            [$closing, $reason] = $this->choose($gap, null);
+            [$closing, $reason] = $this->choose($gap, null, $isCuttable);
 
             return [$closing, $refused.'; '.$reason];
         }
@@ -39,6 +44,7 @@ final readonly class ClosingTable
         return match (true) {
             $gap->most + $gap->doubt() <= self::NOTHING => [Closing::Nothing, 'never more than '.$this->mm(self::NOTHING)],
             $gap->most + $gap->doubt() <= self::CAULK && $this->rules->painted => [Closing::Caulk, 'never more than '.$this->mm(self::CAULK).', and painted'],
+            ! $isCuttable => [Closing::Filler, self::BANDED],
             $gap->most <= $this->rules->mm(Rule::ScribeMost) => [Closing::Scribe, sprintf('up to %s, which a wider edge can take', $this->mm($gap->most))],
             default => [Closing::Filler, sprintf('%s is more than an edge of %s can take', $this->mm($gap->most), $this->mm($this->rules->mm(Rule::ScribeMost)))],
         };

@@ -88,7 +88,7 @@ final readonly class EdgeFitter
         foreach ([[Side::Left, $bays[0]->id, $box->u, $box->top->left], [Side::Right, $bays[count($bays) - 1]->id, $box->right(), $box->top->right]] as [$side, $bay, $u, $high]) {
             if ($box->holds($bay) && $this->ends->isWall($side->value)) {
                 $gap = $this->gaps->upright($side, $u, $box->face(), $box->z, $box->z + $high);
-                $edges[] = $this->chosen($side, $box->id, sprintf('%s %s stile to wall', $box->mark, $side->value), $gap, $kept, $this->gaps->uprightOffsets($side, $box->face()));
+                $edges[] = $this->chosen($side, $box->id, sprintf('%s %s %s to wall', $box->mark, $side->value, $this->terms->frame()->isZero() ? 'side' : 'stile'), $gap, $kept, $this->gaps->uprightOffsets($side, $box->face()));
             }
         }
         if ($this->isUnderTheCeiling($run, $box)) {
@@ -124,7 +124,7 @@ final readonly class EdgeFitter
     {
         $key = $side->of($owner);
         $wish = $this->layout->closings[$key] ?? null;
-        [$closing, $reason] = isset($kept[$key]) ? [$kept[$key]->closing, $kept[$key]->reason] : $this->table->choose($gap, $wish);
+        [$closing, $reason] = isset($kept[$key]) ? [$kept[$key]->closing, $kept[$key]->reason] : $this->table->choose($gap, $wish, $side === Side::Foot || ! $this->terms->frame()->isZero());
         if ($closing === Closing::Filler && $gap->least > $this->terms->rule(Rule::FillerMost)) {
             $reason .= sprintf('; above %s the furniture could be larger', $this->terms->format->write($this->terms->rules->get(Rule::FillerMost)));
         }

@@ -13,6 +13,7 @@ enum MarkKind: string
     case Line = 'line';
     case Dado = 'dado';
     case Groove = 'groove';
+    case Rabbet = 'rabbet';
     case PinRow = 'pin-row';
     case Cup = 'cup';
     case Plate = 'plate';
@@ -28,6 +29,7 @@ enum MarkKind: string
             self::Line => ['pencil line', 'pencil lines'],
             self::Dado => ['dado', 'dadoes'],
             self::Groove => ['groove', 'grooves'],
+            self::Rabbet => ['rabbet', 'rabbets'],
             self::PinRow => ['pin hole', 'pin holes'],
             self::Cup => ['hinge cup', 'hinge cups'],
             self::Plate => ['screw hole of a hinge plate', 'screw holes of hinge plates'],
@@ -40,7 +42,7 @@ enum MarkKind: string
     /** Whether it is drilled at points; all others are drawn from one end to the other. */
     public function isHole(): bool
     {
-        return ! in_array($this, [self::Line, self::Dado, self::Groove, self::SlideLine], true);
+        return ! in_array($this, [self::Line, self::Dado, self::Groove, self::Rabbet, self::SlideLine], true);
     }
 
     /** Whether something is taken out of the wood. */

@@ -8,8 +8,9 @@ use Attribute;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unreadable;
 use Incastro\Rules\HouseRules;
+use Incastro\Rules\Schools\School;
 
-/** One of a few words. */
+/** One of a few words. Of a school: usually the one that the job follows. */
 #[Attribute(Attribute::TARGET_PARAMETER)]
 final readonly class Choice extends Parameter
 {
@@ -25,7 +26,7 @@ final readonly class Choice extends Parameter
 
     public function usual(HouseRules $rules): Choosable
     {
-        return $this->usual;
+        return $this->usual instanceof School ? $rules->schools->followed($this->usual) : $this->usual;
     }
 
     public function stored(mixed $given, LengthFormat $format): string

@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace Incastro\Rules\Schools;
 
-use Incastro\Rules\Parameters\Choosable;
 use Incastro\Rules\Tool;
 
 /** How the boards of a box meet (handbook, "Schools"). */
-enum BoxJoint: string implements Choosable
+enum BoxJoint: string implements School
 {
     case Pocket = 'pocket';
     case Screws = 'screws';
     case Dado = 'dado';
+
+    public static function question(): string
+    {
+        return 'Boxes are joined with';
+    }
 
     public function label(): string
     {
@@ -23,7 +27,6 @@ enum BoxJoint: string implements Choosable
         };
     }
 
-    /** What it costs and what it gains. */
     public function reason(): string
     {
         return match ($this) {

@@ -15,7 +15,6 @@ use Incastro\Geometry\Solid;
 use Incastro\Geometry\Vector;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
-use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Works\Finish;
@@ -35,6 +34,7 @@ use Incastro\Rules\Parameters\Made;
 use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
+use Incastro\Rules\Schools\Mount;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
 use Incastro\Units\FrontUnit;
@@ -42,7 +42,6 @@ use Incastro\Units\Hand;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
-use Incastro\Units\Mount;
 use Incastro\Units\Movement;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
@@ -79,9 +78,9 @@ final readonly class Door implements FrontUnit
         public Hand $hand,
         #[Choice('Opened by', Pull::Bar)] public Pull $pull,
         #[Choice('Closes', Mount::Inset)] public Mount $mount,
-        #[Size('Laps over the frame', ['12.7', '1/2'], 5, 18)]
+        #[Size('Laps over the edges', null, 5, 18, 'Usually half an inch over a face frame, and nearly all of a banded board.')]
         #[When('mount', Mount::Overlay)]
-        public Length $lap,
+        public ?Length $lap = null,
         #[Made('Made of', Purpose::Front)] public ?string $made = null,
     ) {
     }
@@ -102,14 +101,13 @@ final readonly class Door implements FrontUnit
     {
         $site = $site->madeOf(Purpose::Front, $this->made);
         $rules = $site->terms->rules;
-        $between = $this->mount === Mount::Inset
-            ? $site->between()->minusTimes('gap left and right', 2, $rules->get(Rule::DoorReveal))
-            : $site->between()->plusTimes('lap left and right', 2, $this->lap);
+        $laps = $site->laps($this->mount, $this->lap);
+        $between = $site->over($site->between(), $this->mount, $laps[0], $laps[1], 'left and right');
         $width = ($this->leaves === 1 ? $between : $between->minus('gap between the leaves', $rules->get(Rule::PairGap))->dividedBy('two leaves', 2))->roundedDown($site->terms->format->fine());
         $wide = $width->result->toDouble();
         [$left, , $foot] = $site->frame();
-        $reveal = $this->within($site);
-        $starts = $this->leaves === 1 ? [$left + $reveal] : [$left + $reveal, $left + $site->between()->result->toDouble() - $reveal - $wide];
+        [$atLeft, $atRight, $below] = array_map(fn (Length $lap) => $lap->toDouble(), $laps);
+        $starts = $this->leaves === 1 ? [$left - $atLeft] : [$left - $atLeft, $left + $site->between()->result->toDouble() + $atRight - $wide];
         $heights = array_map(fn (float $x) => [$this->high($site, $x), $this->high($site, $x + $wide)], $starts);
         if ($wide < self::LEAST || min(array_merge(...$heights)) < self::LEAST) {
             return new Assembly([], findings: [$this->tooSmall($site, $wide, min(array_merge(...$heights)))]);
@@ -117,42 +115,33 @@ final readonly class Door implements FrontUnit
         $own = $this->hand !== Hand::Either ? $this->hand : ($heights[0][0] >= $heights[0][1] ? Hand::Left : Hand::Right);
         $hands = $this->leaves === 1 ? [$own] : [Hand::Left, Hand::Right];
 
-        $built = Assembly::all(...array_map(fn (Hand $hand, float $x) => $this->leaf($site, $hand, $width, [$this->high($site, $x), $this->high($site, $x + $wide)], $x, $foot + $reveal), $hands, $starts));
+        $built = Assembly::all(...array_map(fn (Hand $hand, float $x) => $this->leaf($site, $hand, $width, [$this->high($site, $x), $this->high($site, $x + $wide)], $x, $foot - $below), $hands, $starts));
         if ($this->mount === Mount::Overlay) {
             return $built;
         }
         [$in, $out] = $site->frame();
         $factors = array_fill_keys(array_map(fn (Placed $leaf) => $leaf->piece->key.'.width', $built->placed), -1.0);
         $gap = $this->leaves === 1 ? 0.0 : $site->terms->rule(Rule::PairGap);
-        $use = $site->play('gaps beside a door', $factors, 2.0, 2 * $reveal + 2.0, 'The door binds in its frame, or shows wide gaps.', -$in - $out - $gap);
+        $use = $site->play('gaps beside a door', $factors, 2.0, 2 * $site->terms->rule(Rule::DoorReveal) + 2.0, 'The door binds in its frame, or shows wide gaps.', -$in - $out - $gap);
 
         return Assembly::all($built, new Assembly([], uses: [$use]));
     }
 
-    /** How far its edges stand inside the face opening, mm: less than 0 where they lap over the frame. */
-    private function within(OpeningSite $site): float
+    private function hinge(OpeningSite $site): string
     {
-        return $this->mount === Mount::Inset ? $site->terms->rule(Rule::DoorReveal) : -$this->lap->toDouble();
-    }
-
-    /** Where its back stands: flush in the frame, or before it on its bumpers; y, mm. */
-    private function back(OpeningSite $site, float $leaf): float
-    {
-        return $this->mount === Mount::Inset ? $site->face() - $leaf : $site->face() + self::bump($site);
-    }
-
-    private static function bump(OpeningSite $site): float
-    {
-        return $site->terms->rules->unit === Unit::Inch ? 25.4 / 16 : 2.0;
+        return match (true) {
+            $site->terms->frame()->isZero() => $this->mount === Mount::Inset ? 'concealed hinge for an inset leaf' : 'concealed hinge for a leaf over its board',
+            default => $this->mount === Mount::Inset ? 'concealed hinge for a face frame' : 'concealed hinge for a leaf over a face frame',
+        };
     }
 
     /** How high a leaf is at a place: what the face opening leaves, less a gap at the foot and one square to its upper edge; mm. */
     private function high(OpeningSite $site, float $x): float
     {
         [, , $foot] = $site->frame();
-        $reveal = $this->within($site);
+        [, , $below, $above] = array_map(fn (Length $lap) => $lap->toDouble(), $site->laps($this->mount, $this->lap));
 
-        return $site->upper($x) - $foot - $reveal - $reveal * hypot(1.0, $site->upper($x + 1.0) - $site->upper($x));
+        return $site->upper($x) - $foot + $below + $above * hypot(1.0, $site->upper($x + 1.0) - $site->upper($x));
     }
 
     /** @param array{float, float} $heights at its left and its right */
@@ -163,8 +152,9 @@ final readonly class Door implements FrontUnit
         $fine = $terms->format->fine();
         $wide = $width->result->toDouble();
         // One height is decided, the lower one: the other follows, so that the angle is kept.
-        $opening = Working::start('height of the face opening', Length::ofDouble(min($heights) + 2 * $this->within($site)));
-        $low = ($this->mount === Mount::Inset ? $opening->minusTimes('gap over and under', 2, $terms->rules->get(Rule::DoorReveal)) : $opening->plusTimes('lap over and under', 2, $this->lap))->roundedDown($fine);
+        [, , $below, $above] = $site->laps($this->mount, $this->lap);
+        $opening = Working::start('height of the face opening', Length::ofDouble(min($heights) - $below->toDouble() - $above->toDouble()));
+        $low = $site->over($opening, $this->mount, $below, $above, 'over and under')->roundedDown($fine);
         $rise = abs($heights[1] - $heights[0]);
         $high = $rise > 1e-6 ? $low->plus('higher at its high side', Length::ofDouble($rise)) : $low;
         $role = 'door-'.($hand === Hand::Left ? 'L' : 'R');
@@ -178,7 +168,7 @@ final readonly class Door implements FrontUnit
         $piece = $outline === null
             ? $site->make->moving($role, 'Door', $low, $width, Purpose::Front, Grain::Length, $works, ['on concealed hinges'], $site->mark($role))
             : $site->make->shaped($role, 'Door', $high, $width, Purpose::Front, $outline, $works, ['on concealed hinges'], $site->mark($role));
-        $placed = $site->placed($piece, $x, $this->back($site, $leaf), $z, Way::Up, Way::Right, Way::Out, Part::Face);
+        $placed = $site->placed($piece, $x, $site->frontAt($this->mount, $leaf), $z, Way::Up, Way::Right, Way::Out, Part::Face);
         $hinges = $this->hinges($placed, $wide);
         $findings = $hinges === null ? [$this->tooHeavy($site)] : [];
         if ($this->leaves === 1 && $wide > self::WIDE && $site->opening->front !== null) {
@@ -186,15 +176,15 @@ final readonly class Door implements FrontUnit
                 ->withWaysOut([new WayOut('Make it two leaves', Edits::front($site->opening->front->id)->setting(['leaves' => 2]))]);
         }
         $hardware = [
-            new Hardware($this->mount === Mount::Inset ? 'concealed hinge for a face frame' : 'concealed hinge for a leaf over a face frame', $hinges ?? 5, 'doors', ArticleKind::Hinge),
+            new Hardware($this->hinge($site), $hinges ?? 5, 'doors', ArticleKind::Hinge),
             ...($this->mount === Mount::Overlay ? [new Hardware('bumper', 2, 'doors', ArticleKind::Bumper)] : []),
             ...$this->pull->bought(1, 'doors'),
         ];
-        [$swept, $lines] = $this->swing($site, $hand, $x, $this->mount === Mount::Inset ? $wide : hypot($wide, $leaf + self::bump($site)), $z, $heights, $wide);
+        [$swept, $lines] = $this->swing($site, $hand, $x, $this->mount === Mount::Inset ? $wide : hypot($wide, $leaf + $site->bump()), $z, $heights, $wide);
         $ways = $this->leaves === 1 && $site->opening->front !== null ? [new WayOut('Hinge it at the '.$hand->other()->value, Edits::front($site->opening->front->id)->setting(['hand' => $hand->other()->value]))] : [];
         $movement = new Movement(sprintf('Door of %s', $site->name()), $site->opening->tierId, [$piece->key], $swept, [$lines], 0.0, $ways);
 
-        $post = $site->stiles()[$hand === Hand::Left ? 0 : 1];
+        $post = $site->posts()[$hand === Hand::Left ? 0 : 1];
 
         return new Assembly([$placed], [new Joint($piece->key, $post, JointKind::Hinge, 'doors', at: self::hung($site->at(0.0, 0.0, $z)->z, $heights[$hand === Hand::Left ? 0 : 1], $hinges ?? 5, $terms->rule(Rule::HingeEnd)))], $hardware, [], $findings, [$movement]);
     }
@@ -205,18 +195,24 @@ final readonly class Door implements FrontUnit
      *
      * @param  float  $reaches  from the hinge line to its farthest corner, mm
      * @param  array{float, float}  $heights
-     * @return array{non-empty-list<Solid>, list<Point>}
+     * @return array{list<Solid>, list<Point>}
      */
     private function swing(OpeningSite $site, Hand $hand, float $x, float $reaches, float $z, array $heights, float $wide): array
     {
         [$hinge, $way] = $hand === Hand::Left ? [$x, 1.0] : [$x + $wide, -1.0];
         [$inner, $outer] = $hand === Hand::Left ? $heights : array_reverse($heights);
-        $radius = $reaches / cos(M_PI / 4 / self::STEPS);
+        // Round the arc with a corner between every two of its steps: closed and open it reaches no farther than the leaf.
+        $half = M_PI / 4 / self::STEPS;
+        $turns = [0.0, ...array_map(fn (int $i): float => (2 * $i + 1) * $half, range(0, self::STEPS - 1)), M_PI / 2];
         $pivot = $site->at($hinge, $site->face(), $z);
-        $edge = fn (int $i): Vector => $site->at($hinge + $way * $radius * cos(M_PI / 2 * $i / self::STEPS), $site->face() + $radius * sin(M_PI / 2 * $i / self::STEPS), $z);
+        $edge = function (int $i) use ($site, $hinge, $way, $turns, $half, $reaches, $z): Vector {
+            $radius = $i === 0 || $i === count($turns) - 1 ? $reaches : $reaches / cos($half);
+
+            return $site->at($hinge + $way * $radius * cos($turns[$i]), $site->face() + $radius * sin($turns[$i]), $z);
+        };
         $swept = [];
         $line = [new Point($pivot->x, $pivot->y), new Point($edge(0)->x, $edge(0)->y)];
-        for ($i = 1; $i <= self::STEPS; $i++) {
+        for ($i = 1; $i < count($turns); $i++) {
             [$a, $b] = [$edge($i - 1), $edge($i)];
             $line[] = new Point($b->x, $b->y);
             $foot = array_map(fn (Vector $at) => new Point($at->x, $at->y), $way > 0.0 ? [$pivot, $a, $b] : [$pivot, $b, $a]);

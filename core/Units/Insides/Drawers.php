@@ -29,6 +29,8 @@ use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Rule;
+use Incastro\Rules\Schools\Edges;
+use Incastro\Rules\Schools\Mount;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
@@ -43,8 +45,8 @@ use Incastro\Units\Pull;
 use Incastro\Units\Sites\OpeningSite;
 
 /**
- * Drawers on side-mounted slides, with fronts inside the face frame: what goes in and out passes between the stiles, so boxes are
- * as wide as these and two slides leave, all on slides of one length, and each front is lower than the one under it by the grade.
+ * Drawers on side-mounted slides, with fronts inside their edges or over them: what goes in and out passes between the stiles, or the
+ * boards of a banded box, so boxes are as wide as these and two slides leave, all on slides of one length, and each front is lower than the one under it by the grade.
  */
 #[About('drawers', 'Drawers', 'Boxes that pull out on slides, each with its front.', 'Storage')]
 final readonly class Drawers implements InsideUnit
@@ -78,13 +80,15 @@ final readonly class Drawers implements InsideUnit
         #[Size('Each front higher than the one over it', ['0', '0'], 0, 100)] public Length $grade,
         #[Count('Load in each, kg', 25, 5, 100)] public int $load,
         #[Choice('Opened by', Pull::Bar)] public Pull $pull,
+        #[Choice('Fronts close', Mount::Inset)] public Mount $mount = Mount::Inset,
     ) {
     }
 
     public function demand(HouseRules $rules, Catalogue $materials): OpeningDemand
     {
-        $frame = $rules->get(Rule::StileWidth)->minus($materials->carcass->thickness)->times(2);
-        $rails = $rules->get(Rule::RailWidth)->minus($materials->carcass->thickness)->times(2);
+        $isFramed = $rules->schools->edges === Edges::Frame;
+        $frame = $isFramed ? $rules->get(Rule::StileWidth)->minus($materials->carcass->thickness)->times(2) : Length::zero();
+        $rails = $isFramed ? $rules->get(Rule::RailWidth)->minus($materials->carcass->thickness)->times(2) : Length::zero();
         $each = Length::ofDouble(self::LOWEST)->plus($rules->get(Rule::DrawerAir))->plus($rules->get(Rule::PairGap));
 
         return new OpeningDemand(
@@ -105,14 +109,14 @@ final readonly class Drawers implements InsideUnit
             return new Assembly([], findings: [Finding::clash(Code::FrontTwice, 'Drawers have fronts of their own; nothing else closes their opening.', $site->opening->tierId)->withWaysOut([new WayOut('Take what is before them away', Edits::withoutFront($site->opening->front->id)), $site->emptied()])]);
         }
         $fronts = $this->fronts($site);
-        $lowest = min(array_map(fn (Working $front) => $front->result->toDouble(), $fronts)) - $site->terms->rule(Rule::DrawerAir);
+        $shares = $this->shares($site, $fronts);
+        $lowest = min(array_map(fn (Length $share) => $share->toDouble(), $shares)) - $site->terms->rule(Rule::DrawerAir);
         if ($lowest < self::LOWEST) {
             return new Assembly([], findings: [$this->tooLow($site, $lowest)]);
         }
         $places = $this->feet($site, $fronts);
         $behind = max(array_map(fn (float $foot, Working $front) => $site->nailerBetween($foot, $foot + $front->result->toDouble()), $places, $fronts));
-        $free = $site->depth()
-            ->minus('drawer front', $site->terms->materials->for(Purpose::Front)->thickness)
+        $free = ($this->mount === Mount::Inset ? $site->depth()->minus('drawer front', $site->terms->materials->for(Purpose::Front)->thickness) : $site->depth())
             ->minus('a nailer behind', Length::ofDouble($behind))
             ->minus('free behind a slide', $site->terms->rules->get(Rule::SlideEnd));
         $slide = $this->slide($site, $free);
@@ -126,7 +130,7 @@ final readonly class Drawers implements InsideUnit
         if ($width->result->toDouble() < self::LOWEST) {
             return new Assembly([], findings: [$this->tooNarrow($site, $width)]);
         }
-        $assemblies = array_map(fn (int $i) => $this->drawer($site, $i, $fronts[$i], $places[$i], $width, $slide), array_keys($fronts));
+        $assemblies = array_map(fn (int $i) => $this->drawer($site, $i, $fronts[$i], $shares[$i], $places[$i], $width, $slide), array_keys($fronts));
 
         return Assembly::all(...[...$assemblies, new Assembly([], findings: $this->racks($site, $width, $slide))]);
     }
@@ -140,12 +144,11 @@ final readonly class Drawers implements InsideUnit
     private function fronts(OpeningSite $site): array
     {
         [, , $foot, $top] = $site->frame();
-        $rules = $site->terms->rules;
+        [, , $below, $above] = $site->laps($this->mount);
         $fine = $site->terms->format->fine();
-        $all = $site->height()
-            ->minus('what the frame stands inside the boards', Length::ofDouble($foot + $top))
-            ->minusTimes('gap over and under', 2, $rules->get(Rule::DoorReveal));
-        $all = $this->count === 1 ? $all : $all->minusTimes('gaps between the fronts', $this->count - 1, $rules->get(Rule::PairGap));
+        $all = $foot + $top < 1e-6 ? $site->height() : $site->height()->minus('what the frame stands inside the boards', Length::ofDouble($foot + $top));
+        $all = $site->over($all, $this->mount, $below, $above, 'over and under');
+        $all = $this->count === 1 ? $all : $all->minusTimes('gaps between the fronts', $this->count - 1, $this->apart($site));
         $steps = intdiv($this->count * ($this->count - 1), 2);
         $equal = ($this->grade->isZero() || $steps === 0 ? $all : $all->minusTimes('what lower fronts have more', $steps, $this->grade))
             ->dividedBy('equal parts', $this->count)
@@ -161,6 +164,30 @@ final readonly class Drawers implements InsideUnit
         return $fronts;
     }
 
+    /** From front to front. */
+    private function apart(OpeningSite $site): Length
+    {
+        return $site->terms->rules->get($this->mount === Mount::Inset ? Rule::PairGap : Rule::OverlayGap);
+    }
+
+    /**
+     * What each drawer has of the opening: its front, less what that laps over the boards at the foot and the head.
+     *
+     * @param  non-empty-list<Working>  $fronts
+     * @return non-empty-list<Length>
+     */
+    private function shares(OpeningSite $site, array $fronts): array
+    {
+        [, , $below, $above] = $site->laps($this->mount);
+        $shares = array_map(fn (Working $front) => $front->result, $fronts);
+        if ($this->mount === Mount::Overlay) {
+            $shares[0] = $shares[0]->minus($above);
+            $shares[count($shares) - 1] = $shares[count($shares) - 1]->minus($below);
+        }
+
+        return $shares;
+    }
+
     /**
      * @param  non-empty-list<Working>  $fronts
      * @return non-empty-list<float> z of the foot of each front
@@ -168,11 +195,11 @@ final readonly class Drawers implements InsideUnit
     private function feet(OpeningSite $site, array $fronts): array
     {
         [, , $foot] = $site->frame();
-        $z = $foot + $site->terms->rule(Rule::DoorReveal);
+        $z = $foot - $site->laps($this->mount)[2]->toDouble();
         $feet = [];
         foreach (array_reverse($fronts) as $front) {
             $feet[] = $z;
-            $z += $front->result->toDouble() + $site->terms->rule(Rule::PairGap);
+            $z += $front->result->toDouble() + $this->apart($site)->toDouble();
         }
 
         return array_reverse($feet);
@@ -189,26 +216,28 @@ final readonly class Drawers implements InsideUnit
         return $longest;
     }
 
-    private function drawer(OpeningSite $site, int $i, Working $front, float $foot, Working $width, Length $slide): Assembly
+    private function drawer(OpeningSite $site, int $i, Working $front, Length $share, float $foot, Working $width, Length $slide): Assembly
     {
         $terms = $site->terms;
         [$left] = $site->frame();
         $leaf = $terms->materials->for(Purpose::Front)->thickness->toDouble();
-        $y1 = $site->face() - $leaf;
+        $y1 = $site->frontAt($this->mount, $leaf);
+        $isLowest = $i === $this->count - 1;
         $number = (string) ($this->count - $i);
-        $share = Working::start('height of its front', $front->result)
+        $lapped = $front->result->minus($share);
+        $high = ($lapped->isZero() ? Working::start('height of its front', $front->result) : Working::start('height of its front', $front->result)->minus('what that laps over the boards', $lapped))
             ->minus('air under and over it', $terms->rules->get(Rule::DrawerAir))
             ->atMost('no higher, whatever its front', Length::ofMillimetres(self::HIGHEST))
             ->roundedDown($terms->format);
         $x = $left + ($site->between()->result->toDouble() - $width->result->toDouble()) / 2;
-        $up = $foot + ($terms->rules->unit === Unit::Inch ? 12.7 : 12.0);
-        $box = (new DrawerBox($site, $number, $width, $share, Working::start('length of the slides', $slide)))->build($x, $y1 - $slide->toDouble(), $up);
+        $up = $foot + ($this->mount === Mount::Overlay && $isLowest ? $site->laps($this->mount)[2]->toDouble() : 0.0) + ($terms->rules->unit === Unit::Inch ? 12.7 : 12.0);
+        $box = (new DrawerBox($site, $number, $width, $high, Working::start('length of the slides', $slide)))->build($x, $y1 - $slide->toDouble(), $up);
         $face = $this->face($site, $number, $front);
-        $inset = $left + $terms->rule(Rule::DoorReveal);
+        $inset = $left - $site->laps($this->mount)[0]->toDouble();
         $placed = $site->placed($face, $inset, $y1, $foot, Way::Right, Way::Up, Way::Out, Part::Face);
-        $packers = $this->packers($site, $number, $slide, $y1, $up + $share->result->toDouble() / 2);
+        $packers = $this->packers($site, $number, $slide, $y1, $up + $high->result->toDouble() / 2);
         $wide = $face->length->result->toDouble();
-        $line = [$site->at(0.0, 0.0, $up + $share->result->toDouble() / 2)->z];
+        $line = [$site->at(0.0, 0.0, $up + $high->result->toDouble() / 2)->z];
         [$left, $right] = $site->beside();
         $joints = [
             new Joint($box->placed[2]->piece->key, $face->key, JointKind::Screws, 'drawer fronts'),
@@ -218,8 +247,8 @@ final readonly class Drawers implements InsideUnit
         $travel = $slide->toDouble();
         // As far back as it stands, and out by its slides; the front before it, with its pull.
         $swept = [
-            $site->block($x, $x + $width->result->toDouble(), $y1 - $travel, $y1 + $travel, $up, $up + $share->result->toDouble()),
-            $site->block($inset, $inset + $wide, $y1, $site->face() + $travel + self::PULL, $foot, $foot + $front->result->toDouble()),
+            $site->block($x, $x + $width->result->toDouble(), $y1 - $travel, $y1 + $travel, $up, $up + $high->result->toDouble()),
+            $site->block($inset, $inset + $wide, $y1, $y1 + $leaf + $travel + self::PULL, $foot, $foot + $front->result->toDouble()),
         ];
         $moving = array_map(fn (Placed $one) => $one->piece->key, [...$box->placed, $placed]);
         $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, array_map(Solid::block(...), $swept), array_map(fn (Block $block) => Polygon::rectangle($block->u0, $block->v0, $block->u1 - $block->u0, $block->v1 - $block->v0)->points, $swept), $travel);
@@ -241,7 +270,8 @@ final readonly class Drawers implements InsideUnit
 
     private function face(OpeningSite $site, string $number, Working $front): Piece
     {
-        $length = $site->between()->minusTimes('gap left and right', 2, $site->terms->rules->get(Rule::DoorReveal));
+        [$left, $right] = $site->laps($this->mount);
+        $length = $site->over($site->between(), $this->mount, $left, $right, 'left and right');
 
         return $site->make->moving("drawer-$number-face", 'Drawer front', $length, $front, Purpose::Front, Grain::Length, [new Finished('all four', Finish::Banded)], ['screwed from inside the drawer'], $site->mark("drawer-$number-face"));
     }

@@ -29,7 +29,7 @@ final readonly class BoxJoints
     /** How deep a board stands in each of those beside it. */
     public function deep(): Length
     {
-        if ($this->terms->rules->boxJoint !== BoxJoint::Dado) {
+        if ($this->terms->rules->schools->boxJoint !== BoxJoint::Dado) {
             return Length::zero();
         }
         $t = $this->terms->board();
@@ -47,7 +47,7 @@ final readonly class BoxJoints
     /** A board that ends at the face of an upright one. */
     public function joint(string $board, string $upright, string $use): Joint
     {
-        return match ($this->terms->rules->boxJoint) {
+        return match ($this->terms->rules->schools->boxJoint) {
             BoxJoint::Pocket => new Joint($board, $upright, JointKind::Pocket, $use),
             BoxJoint::Screws => new Joint($upright, $board, JointKind::Screws, $use),
             BoxJoint::Dado => new Joint($board, $upright, JointKind::Dado, $use, $this->deep()->toDouble()),
@@ -57,7 +57,7 @@ final readonly class BoxJoints
     /** The same where none is let in: a nailer, and a top that stands askew. */
     public function butt(string $board, string $upright, string $use): Joint
     {
-        return $this->terms->rules->boxJoint === BoxJoint::Pocket
+        return $this->terms->rules->schools->boxJoint === BoxJoint::Pocket
             ? new Joint($board, $upright, JointKind::Pocket, $use)
             : new Joint($upright, $board, JointKind::Screws, $use);
     }
@@ -65,23 +65,23 @@ final readonly class BoxJoints
     /** As it is told of a board between two others. */
     public function words(): string
     {
-        return $this->terms->rules->boxJoint->words();
+        return $this->terms->rules->schools->boxJoint->words();
     }
 
     public function buttWords(): string
     {
-        return ($this->terms->rules->boxJoint === BoxJoint::Pocket ? BoxJoint::Pocket : BoxJoint::Screws)->words();
+        return ($this->terms->rules->schools->boxJoint === BoxJoint::Pocket ? BoxJoint::Pocket : BoxJoint::Screws)->words();
     }
 
     /** Two parts of the face, edge to edge: glued, and held by pocket screws where those are used at all. */
     public static function inFace(Terms $terms, string $part, string $other, string $use): Joint
     {
-        return new Joint($part, $other, $terms->rules->boxJoint === BoxJoint::Pocket ? JointKind::Pocket : JointKind::Glue, $use);
+        return new Joint($part, $other, $terms->rules->schools->boxJoint === BoxJoint::Pocket ? JointKind::Pocket : JointKind::Glue, $use);
     }
 
     /** @param string $partners "into the stiles", or "from the rails" */
     public static function inFaceWords(Terms $terms, string $partners): string
     {
-        return $terms->rules->boxJoint === BoxJoint::Pocket ? "pocket screws $partners" : 'glued edge to edge';
+        return $terms->rules->schools->boxJoint === BoxJoint::Pocket ? "pocket screws $partners" : 'glued edge to edge';
     }
 }

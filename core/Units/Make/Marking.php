@@ -50,6 +50,9 @@ final readonly class Marking
     /** Screws of a hinge plate, from its middle, mm. */
     private const PLATE = 16.0;
 
+    /** The line of a plate on a board lies so far behind the board's front edge, or behind a leaf that closes inside it, mm. */
+    private const PLATE_IN = 37.0;
+
     /** Left between a hole and what is cut away, mm. */
     private const CLEAR = 8.0;
 
@@ -81,6 +84,9 @@ final readonly class Marking
         }
         if ($joint->kind === JointKind::Slide) {
             return $this->slide($joint, $a, $b);
+        }
+        if ($joint->kind === JointKind::Rabbet) {
+            return [[], self::rabbet($joint, $a, $b)];
         }
         $marks = $contact === null ? [[], []] : match ($joint->kind) {
             JointKind::Pocket => $this->pocket($contact, $a, $b),
@@ -248,6 +254,16 @@ final readonly class Marking
         return [new Mark($kind, [$b->pose->seen($contact->place($line, $from, $middle)), $b->pose->seen($contact->place($line, $to, $middle))], self::isUp($b, $contact->through, -$contact->toward), $a->piece->mark, $a->piece->thickness->toDouble() + self::EASE, $deep)];
     }
 
+    /** @return list<Mark> what is cut along the rear edge of a side for a back to lie in */
+    private static function rabbet(Joint $joint, Placed $back, Placed $side): array
+    {
+        [$from, $to] = $back->along(Axis::Z);
+        [$rear, $front] = $back->along(Axis::V);
+        $inward = array_sum($back->along(Axis::U)) > array_sum($side->along(Axis::U)) ? 1 : -1;
+
+        return [new Mark(MarkKind::Rabbet, array_map(fn (float $z) => self::seen($side, ($rear + $front) / 2, $z), [$from, $to]), self::isUp($side, Axis::U, $inward), $back->piece->mark, $front - $rear, $joint->shares)];
+    }
+
     /**
      * Five holes about each end of a shelf's two edges, its own in the middle: those of them that no other hole is in the way of.
      *
@@ -323,16 +339,20 @@ final readonly class Marking
         $back = $leaf->along(Axis::V)[0];
         $cups = $plates = [];
         [$low, $high] = $post->along(Axis::U);
+        // On the edge of a stile in its middle; on the face of a board so far behind its front edge, or behind the leaf in it.
+        $isStile = Pose::axis($post->pose->thickness) === Axis::V;
+        $front = min($post->along(Axis::V)[1], $back);
+        $out = $isStile ? array_sum($post->along(Axis::V)) / 2 : $front - self::PLATE_IN;
         foreach ($joint->at as $z) {
             $cups[] = $leaf->seen($isLeft ? $left + self::CUP_IN : $right - self::CUP_IN, $back, $z);
             foreach ([-self::PLATE, self::PLATE] as $off) {
-                $plates[] = $post->seen($isLeft ? $high : $low, array_sum($post->along(Axis::V)) / 2, $z + $off);
+                $plates[] = $post->seen($isLeft ? $high : $low, $out, $z + $off);
             }
         }
 
         return $cups === [] ? [[], []] : [
             [new Mark(MarkKind::Cup, $cups, self::isUp($leaf, Axis::V, -1), $post->piece->mark, self::CUP, self::CUP_DEEP)],
-            [new Mark(MarkKind::Plate, $plates, true, $leaf->piece->mark, self::PILOT)],
+            [new Mark(MarkKind::Plate, $plates, $isStile || self::isUp($post, Axis::U, $isLeft ? 1 : -1), $leaf->piece->mark, self::PILOT)],
         ];
     }
 

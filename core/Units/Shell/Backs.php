@@ -13,21 +13,25 @@ use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
+use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Works\Sawn;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Rule;
+use Incastro\Rules\Schools\BoxBack;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
+use Incastro\Units\Make\BoxJoints;
 use Incastro\Units\Make\Workshop;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
 
 /**
- * The thin back of a box, laid on behind and a little smaller than it; under a rake or a slope it follows the top. Where a
- * box of several bays is wider than a sheet, its back is in parts that meet in the middle of a divider.
+ * The back of a box, by the job's school: thin and laid on behind, a little smaller than it; the same in rabbets of the sides;
+ * or as thick as the box between its boards. Under a rake or a slope it follows the top. Where a box of several bays is wider
+ * than a sheet, its back is in parts that meet in the middle of a divider.
  */
 final readonly class Backs
 {
@@ -38,15 +42,29 @@ final readonly class Backs
 
     private float $wide;
 
-    public function __construct(private Box $box, private Terms $terms)
+    private Length $rabbet;
+
+    private float $in;
+
+    public function __construct(private Box $box, private Terms $terms, private Behind $behind)
     {
         $this->make = new Workshop($box->id, $box->mark, $terms->materials, $terms->format);
         $this->half = $terms->rule(Rule::BackPlay) / 2;
         $this->wide = $box->outerWidth()->toDouble();
+        $this->rabbet = Length::ofDouble(min($terms->board() / 2, $terms->rules->unit === Unit::Inch ? 9.525 : 9.0));
+        // How far it begins inside the sides' outer faces.
+        $this->in = match ($behind->school) {
+            BoxBack::Rabbeted => $terms->board() - $this->rabbet->toDouble(),
+            BoxBack::Inset => $terms->board(),
+            default => 0.0,
+        };
     }
 
     public function build(): Assembly
     {
+        if ($this->behind->school === BoxBack::None) {
+            return new Assembly([]);
+        }
         $seams = $this->seams();
         $placed = $joints = [];
         $from = array_shift($seams);
@@ -56,12 +74,24 @@ final readonly class Backs
             $under = ['bottom', $this->box->top->isSloped() ? 'top-slope' : 'top'];
             $beside = [$i === 0 ? 'side-L' : 'divider-'.$this->dividerAt($from), $i === $count - 1 ? 'side-R' : 'divider-'.$this->dividerAt($to)];
             foreach ([...$beside, ...$under] as $board) {
-                $joints[] = new Joint($back->piece->key, $this->box->id.':'.$board, JointKind::Screws, 'backs');
+                $joints[] = $this->joint($back->piece->key, $board);
             }
             $from = $to;
         }
 
         return new Assembly($placed, $joints);
+    }
+
+    private function joint(string $back, string $board): Joint
+    {
+        $key = $this->box->id.':'.$board;
+        $isSide = str_starts_with($board, 'side');
+
+        return match (true) {
+            $this->behind->school === BoxBack::Rabbeted && $isSide => new Joint($back, $key, JointKind::Rabbet, 'backs', $this->rabbet->toDouble()),
+            $this->behind->school === BoxBack::Inset && ! str_starts_with($board, 'divider') => (new BoxJoints($this->terms, $this->box))->butt($back, $key, 'backs'),
+            default => new Joint($back, $key, JointKind::Screws, 'backs'),
+        };
     }
 
     /** Up, but across in a low and wide box, whose back lies along the sheet. */
@@ -76,8 +106,8 @@ final readonly class Backs
     private function seams(): array
     {
         $most = $this->terms->rule(Rule::WidestBack);
-        $ends = [...array_map(fn (Column $column) => $column->x - $this->terms->board() / 2, array_slice($this->box->columns, 1)), $this->wide];
-        $seams = [0.0];
+        $ends = [...array_map(fn (Column $column) => $column->x - $this->terms->board() / 2, array_slice($this->box->columns, 1)), $this->wide - $this->in];
+        $seams = [$this->in];
         // A part goes on to the last divider that it reaches.
         for ($i = 1; $i < count($ends); $i++) {
             if ($ends[$i] - $seams[count($seams) - 1] > $most) {
@@ -85,7 +115,7 @@ final readonly class Backs
             }
         }
 
-        return [...$seams, $this->wide];
+        return [...$seams, $this->wide - $this->in];
     }
 
     private function dividerAt(float $seam): int
@@ -102,13 +132,18 @@ final readonly class Backs
     private function part(float $from, float $to, ?int $number): Placed
     {
         $play = $this->terms->rules->get(Rule::BackPlay);
+        $board = $this->terms->materials->carcass->thickness;
         $top = $this->box->top;
         $high = $top->isSloped()
             ? Working::start('height of the back, under the slope', Length::ofDouble($top->back))
             : Working::start('height of the box', $this->box->outerHeight());
-        $length = $high->minus('less than the box', $play);
+        $length = match (true) {
+            $this->behind->school !== BoxBack::Inset => $high->minus('less than the box', $play),
+            $this->box->isOpen => $high->minus('bottom', $board)->minus('air', $play),
+            default => $high->minusTimes('bottom and top', 2, $board)->minus('air', $play),
+        };
         $width = $number === null
-            ? Working::start('width of the box', $this->box->outerWidth())->minus('less than the box', $play)
+            ? $this->width($play)
             : Working::start('to the middle of a divider', Length::ofDouble($to - $from))->minus('air at its seams and sides', $play);
         $outline = null;
         $works = [];
@@ -121,8 +156,25 @@ final readonly class Backs
             $works[] = new Sawn('top, short', $top->angle($this->wide), ' to the rake');
         }
         $role = $number === null ? 'back' : "back-$number";
-        $back = $this->make->inner($role, 'Back', $length, $width, Purpose::Back, $this->grain($length, $width), $works, ['laid on behind, screwed all round'], $outline);
+        [$purpose, $words, $foot] = match ($this->behind->school) {
+            BoxBack::Inset => [Purpose::Carcass, 'between the boards', $this->terms->board()],
+            BoxBack::Rabbeted => [Purpose::Back, 'in the rabbets of the sides, screwed all round', 0.0],
+            default => [Purpose::Back, 'laid on behind, screwed all round', 0.0],
+        };
+        $back = $this->make->inner($role, 'Back', $length, $width, $purpose, $this->grain($length, $width), $works, [$words], $outline);
 
-        return new Placed($back, Pose::at($this->box->u + $from + $this->half, $this->box->v, $this->box->z + $this->half, Way::Up, Way::Right, Way::Out), Part::Back, $this->box->id);
+        return new Placed($back, Pose::at($this->box->u + $from + $this->half, $this->box->v, $this->box->z + $foot + $this->half, Way::Up, Way::Right, Way::Out), Part::Back, $this->box->id);
+    }
+
+    private function width(Length $play): Working
+    {
+        $wide = Working::start('width of the box', $this->box->outerWidth());
+        $t = $this->terms->materials->carcass->thickness;
+
+        return match ($this->behind->school) {
+            BoxBack::Rabbeted => $wide->minusTimes('two sides', 2, $t)->plusTimes('into both rabbets', 2, $this->rabbet)->minus('air', $play),
+            BoxBack::Inset => $wide->minusTimes('two sides', 2, $t)->minus('air', $play),
+            default => $wide->minus('less than the box', $play),
+        };
     }
 }

@@ -6,7 +6,6 @@ namespace Incastro\Units\Shell;
 
 use Incastro\Fit\Box;
 use Incastro\Fit\Terms;
-use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
@@ -21,12 +20,14 @@ use Incastro\Units\Sites\Numbers;
 use Incastro\Units\Sites\OpeningSite;
 
 /**
- * A box of one cell or several: its shell, a board between each two tiers, what stands in every opening, a thin laid-on back
+ * A box of one cell or several: its shell, a board between each two tiers, what stands in every opening, a back
  * and solid nailers top and bottom (handbook, "Units and their sums").
  */
 final readonly class BoxBuilder
 {
     private Workshop $make;
+
+    private Behind $behind;
 
     private BoxShell $shell;
 
@@ -35,8 +36,9 @@ final readonly class BoxBuilder
     public function __construct(private Box $box, private Terms $terms)
     {
         $this->make = new Workshop($box->id, $box->mark, $terms->materials, $terms->format);
-        $this->shell = new BoxShell($box, $terms, $this->innerDepth());
-        $this->nailers = new Nailers($box, $terms, $box->v + $terms->materials->back->thickness->toDouble());
+        $this->behind = new Behind($box, $terms);
+        $this->shell = new BoxShell($box, $terms, $this->behind);
+        $this->nailers = new Nailers($box, $terms, $this->behind);
     }
 
     public function build(): Assembly
@@ -46,7 +48,7 @@ final readonly class BoxBuilder
         $changes = [];
         foreach ($this->box->columns as $c => $column) {
             foreach ($column->openings as $i => $opening) {
-                $site = new OpeningSite($this->box, $c, $opening, $this->terms, $this->shell, $this->nailers, $numbers);
+                $site = new OpeningSite($this->box, $c, $opening, $this->terms, $this->shell, $this->nailers, $this->behind, $numbers);
                 if ($opening->holds instanceof InsideUnit) {
                     $assemblies[] = $opening->holds->build($site);
                 }
@@ -62,7 +64,7 @@ final readonly class BoxBuilder
             }
         }
 
-        $box = Assembly::all(...[...$assemblies, (new Backs($this->box, $this->terms))->build(), $this->nailers->build($this->make, $this->shell)]);
+        $box = Assembly::all(...[...$assemblies, (new Backs($this->box, $this->terms, $this->behind))->build(), $this->nailers->build($this->make, $this->shell)]);
         foreach ($changes as [$site, $option]) {
             $box = $option->holds instanceof BoxOption ? $option->holds->change($site, $box, $option->id) : $box;
         }
@@ -70,19 +72,11 @@ final readonly class BoxBuilder
         return $box;
     }
 
-    /** Depth of sides, bottom and top: the back is laid on behind, the face frame before them. */
-    private function innerDepth(): Working
-    {
-        return Working::start('depth of the box', $this->box->outerDepth())
-            ->minus('face frame', $this->terms->materials->frame->thickness)
-            ->minus('laid-on back', $this->terms->materials->back->thickness);
-    }
-
     /** The board over an opening, shared with the tier above, as deep as the slope leaves it. */
     private function board(OpeningSite $below): Assembly
     {
         $z = $below->opening->height->result->toDouble();
-        $piece = $below->make->inner('board', 'Fixed board', $below->joints()->between($below->width()), $below->depthAt($z, $this->terms->board(), false), Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::Covered)], [$below->joints()->words()], null, $below->next('board'));
+        $piece = $below->make->inner('board', 'Fixed board', $below->joints()->between($below->width()), $below->depthAt($z, $this->terms->board(), false), Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::ofFront($this->terms->rules->schools->edges))], [$below->joints()->words()], null, $below->next('board'));
 
         return new Assembly([$below->level($piece, $z, Part::Body, false)], $below->fixed($piece, 'fixed shelves to the sides'));
     }

@@ -45,19 +45,23 @@ final readonly class BoxShell
 
     private BoxJoints $joints;
 
+    /** Of what stands inside it, from the back to the front edges. */
+    public Working $depth;
+
     private float $t;
 
     private float $v;
 
     private float $d;
 
-    public function __construct(private Box $box, private Terms $terms, public Working $depth)
+    public function __construct(private Box $box, private Terms $terms, private Behind $behind)
     {
         $this->make = new Workshop($box->id, $box->mark, $terms->materials, $terms->format);
         $this->joints = new BoxJoints($terms, $box);
         $this->t = $terms->board();
-        $this->v = $box->v + $terms->materials->back->thickness->toDouble();
-        $this->d = $depth->roundedDown($terms->format)->result->toDouble();
+        $this->depth = $behind->depth($behind->inner);
+        $this->v = $box->v + $behind->inner->toDouble();
+        $this->d = $this->depth->roundedDown($terms->format)->result->toDouble();
     }
 
     public function build(): Assembly
@@ -118,15 +122,17 @@ final readonly class BoxShell
     private function upright(string $role, string $name, float $u, bool $isSide): Placed
     {
         $top = $this->box->top;
-        $works = [new Finished('front, long', Finish::Covered)];
+        $works = [new Finished('front, long', Finish::ofFront($this->terms->rules->schools->edges))];
         $joints = [$isSide ? 'bottom, top and fixed shelves butt against it' : 'screws through bottom and top; fixed shelves butt against it'];
         $z = $this->box->z + ($isSide ? 0.0 : $this->t);
-        $pose = Pose::at($u, $this->v, $z, Way::Up, Way::Out, Way::Right);
+        $kept = $isSide ? $this->behind->sides : $this->behind->inner;
+        $depth = $this->behind->depth($kept);
+        $pose = Pose::at($u, $this->box->v + $kept->toDouble(), $z, Way::Up, Way::Out, Way::Right);
         if ($top->isSloped()) {
             $outline = $this->underTheSlope($isSide);
             $length = Working::start('height of its front, under the slope', Length::ofDouble($outline->bounds()[1]));
             $works[] = new Sawn('back of the top', $this->angle(), ' to the slope');
-            $piece = $this->make->covering($role, $name, $this->isFull($isSide, $outline) ? $this->height($isSide) : $length, $this->depth, Purpose::Carcass, $outline, $works, $joints);
+            $piece = $this->make->covering($role, $name, $this->isFull($isSide, $outline) ? $this->height($isSide) : $length, $depth, Purpose::Carcass, $outline, $works, $joints);
 
             return new Placed($piece, $pose, Part::Body, $this->box->id);
         }
@@ -134,9 +140,9 @@ final readonly class BoxShell
         if ($top->isRaked()) {
             $length = $this->rakedHeight($u, $isSide);
             $long = $length->roundedDown($this->terms->format)->result->toDouble();
-            $works[] = new Bevelled('top, short', $this->angle(), bevels: [new Bevel([new Point($long, 0.0), new Point($long, $this->d)], tan($this->angle()), $top->left > $top->right)]);
+            $works[] = new Bevelled('top, short', $this->angle(), bevels: [new Bevel([new Point($long, 0.0), new Point($long, $depth->roundedDown($this->terms->format)->result->toDouble())], tan($this->angle()), $top->left > $top->right)]);
         }
-        $piece = $this->make->inner($role, $name, $length, $this->depth, Purpose::Carcass, Grain::Length, $works, $joints);
+        $piece = $this->make->inner($role, $name, $length, $depth, Purpose::Carcass, Grain::Length, $works, $joints);
 
         return new Placed($piece, $pose, Part::Body, $this->box->id);
     }
@@ -194,9 +200,9 @@ final readonly class BoxShell
 
     private function between(string $role, string $name, float $z): Placed
     {
-        $piece = $this->make->inner($role, $name, $this->joints->between($this->betweenSides()), $this->depth, Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::Covered)], [$this->joints->words()]);
+        $piece = $this->make->inner($role, $name, $this->joints->between($this->betweenSides()), $this->behind->depth($this->behind->levels), Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::ofFront($this->terms->rules->schools->edges))], [$this->joints->words()]);
 
-        return new Placed($piece, Pose::at($this->box->u + $this->t - $this->joints->deep()->toDouble(), $this->v, $z, Way::Right, Way::Out, Way::Up), Part::Body, $this->box->id);
+        return new Placed($piece, Pose::at($this->box->u + $this->t - $this->joints->deep()->toDouble(), $this->box->v + $this->behind->levels->toDouble(), $z, Way::Right, Way::Out, Way::Up), Part::Body, $this->box->id);
     }
 
     /** @return list<Placed> */
@@ -226,7 +232,7 @@ final readonly class BoxShell
         $rises = $this->box->top->right > $this->box->top->left;
         $long = $length->roundedDown($this->terms->format)->result->toDouble();
         $bevels = $this->plumbEnds($long, $this->d, $rises);
-        $works = [new Finished('front, long', Finish::Covered), new Bevelled('both ends, short', $angle, bevels: $bevels)];
+        $works = [new Finished('front, long', Finish::ofFront($this->terms->rules->schools->edges)), new Bevelled('both ends, short', $angle, bevels: $bevels)];
         $piece = $this->make->inner('top', 'Sloped top', $length, $this->depth, Purpose::Carcass, Grain::Length, $works, [$isOver ? 'screwed down into both sides' : $this->joints->buttWords()]);
         $from = $this->box->u + ($isOver ? 0.0 : $this->t);
         $turn = $rises ? $angle : -$angle;

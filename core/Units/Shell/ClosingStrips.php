@@ -80,8 +80,8 @@ final readonly class ClosingStrips
     private function filler(FittedEdge $edge): Assembly
     {
         $length = $this->lengthAlong($edge->side);
-        $outline = $this->isScribedAbove()
-            ? $this->underTheCeiling($edge)
+        $outline = $this->isScribedAbove() || $this->box->top->isRaked()
+            ? $this->underWhatIsAbove($edge)
             : ScribedOutline::of($edge->gap, 0.0, 0.0, $length->result->toDouble());
         $outer = array_slice($outline->points, 2);
         $works = [$this->scribing->wall('outer, long', $edge->side, $this->box->z, $this->box->z + $edge->gap->stations[count($edge->gap->stations) - 1]->x, $outer)];
@@ -90,7 +90,7 @@ final readonly class ClosingStrips
         }
         $strip = $this->make->covering('filler-'.$edge->side->value, 'Filler', $length, $this->widthOf($edge, $outline), Purpose::Frame, new Outline($outline), $works);
         $placed = [new Placed($strip, Pose::at($this->beside($edge->side), $this->v, $this->box->z, Way::Up, $edge->side === Side::Left ? Way::Left : Way::Right, Way::Out), Part::Face, $this->box->id)];
-        $joints = [BoxJoints::inFace($this->terms, $strip->key, $this->box->id.($edge->side === Side::Left ? ':stile-L' : ':stile-R'), 'fillers to stiles')];
+        $joints = [$this->held($strip, $edge->side === Side::Left ? 'stile-L' : 'stile-R', $edge->side === Side::Left ? 'side-L' : 'side-R')];
         $cleat = $this->cleat($edge, $this->underTheCeilingBehind($this->heightBeside($edge->side), $edge->side));
         if ($cleat !== null) {
             [$u, $t] = [$this->beside($edge->side), $this->terms->board()];
@@ -101,13 +101,21 @@ final readonly class ClosingStrips
         return new Assembly($placed, $joints);
     }
 
+    /** A strip is held in the plane of the face by the frame beside it, or through the board of a banded box into its edge. */
+    private function held(Piece $strip, string $ofFrame, string $board): Joint
+    {
+        return $this->terms->frame()->isZero()
+            ? new Joint($this->box->id.':'.$board, $strip->key, JointKind::Screws, 'fillers to boxes')
+            : BoxJoints::inFace($this->terms, $strip->key, $this->box->id.':'.$ofFrame, 'fillers to the face frame');
+    }
+
     /** The strip above a box, from wall to wall over what closes its sides, and the cleat behind it. */
     private function frieze(FittedEdge $edge): Assembly
     {
         $length = $this->lengthAlong(Side::Top);
         $shape = $this->betweenTheWalls($edge);
         $before = $this->reach(Side::Left);
-        $profile = $this->above($shape, $before);
+        $profile = $this->standing($shape, $before);
         $face = new InFace($profile, $this->v, $this->turn());
         $works = [$this->scribing->ceiling('outer, long', $this->box->u, $this->box->right(), $face->line(array_slice($profile, 2)))];
         foreach ([Side::Left, Side::Right] as $end) {
@@ -122,7 +130,7 @@ final readonly class ClosingStrips
         $width = $wide > $width->result->toDouble() ? $width->plus('along the rake', Length::ofDouble($wide - $width->result->toDouble())) : $width;
         $strip = $this->make->covering('filler-top', 'Frieze', $length, $width, Purpose::Frame, $face->outline, $works);
         $placed = [new Placed($strip, $face->pose, Part::Face, $this->box->id)];
-        $joints = [BoxJoints::inFace($this->terms, $strip->key, $this->box->id.':rail-top', 'fillers to rails')];
+        $joints = [$this->held($strip, 'rail-top', 'top')];
         $cleat = $this->cleat($edge, Working::start('width of the box', $this->box->outerWidth()));
         if ($cleat !== null && ! $this->box->top->isRaked()) {
             $placed[] = new Placed($cleat, Pose::at($this->box->u, $this->v - self::CLEAT, $this->box->highest(), Way::Right, Way::Out, Way::Up), Part::Cleat, $this->box->id);
@@ -187,7 +195,7 @@ final readonly class ClosingStrips
      *
      * @return list<Point>
      */
-    private function above(Polygon $shape, float $before): array
+    private function standing(Polygon $shape, float $before): array
     {
         $top = fn (float $u): float => $this->box->topAt($u, $this->box->face());
 
@@ -217,7 +225,7 @@ final readonly class ClosingStrips
         $long = $length->result->toDouble();
         $face = $this->trimFace()->toDouble();
         $at = fn (float $x): float => $first + $slope * ($x - $before);
-        $profile = $this->above(new Polygon([new Point(0.0, $at(0.0) - $face), new Point($long, $at($long) - $face), new Point($long, $at($long)), new Point(0.0, $at(0.0))]), $before);
+        $profile = $this->standing(new Polygon([new Point(0.0, $at(0.0) - $face), new Point($long, $at($long) - $face), new Point($long, $at($long)), new Point(0.0, $at(0.0))]), $before);
         $shape = new InFace($profile, $this->v + $this->thickness, atan2($profile[1]->y - $profile[0]->y, $profile[1]->x - $profile[0]->x));
         $piece = $this->make->covering('trim-top', 'Trim', $this->along($length, $shape->outline->bounds()[1]), Working::start('face of the trim', $this->trimFace()), Purpose::Trim, $shape->outline, [new Finished('outer, long', Finish::TouchesHouse)]);
 
@@ -256,13 +264,14 @@ final readonly class ClosingStrips
         if ($side !== Side::Top) {
             $length = $this->heightBeside($side);
             $top = $this->run->edge(Side::Top, $this->box->id);
-            if (! $this->isScribedAbove() || $top?->scribe === null) {
+            $isScribed = $this->isScribedAbove() && $top?->scribe !== null;
+            if (! $isScribed && ! $this->box->top->isRaked()) {
                 return $length;
             }
-            // Beyond the box the ceiling may be higher.
+            // Beyond the box the ceiling, or its rake, may be higher.
             $outer = $this->beside($side) + ($side === Side::Left ? -1.0 : 1.0) * $this->reach($side);
-            $rise = $this->ceiling($outer) - $this->ceiling($this->beside($side));
-            $length = $length->plus('overhang to scribe to the ceiling', $top->scribe->blank());
+            $rise = $this->above($outer) - $this->above($this->beside($side));
+            $length = $isScribed ? $length->plus('overhang to scribe to the ceiling', $top->scribe->blank()) : $length;
 
             return $rise > 1e-6 ? $length->plus('to its outer corner, which is higher', Length::ofDouble($rise)) : $length;
         }
@@ -300,6 +309,12 @@ final readonly class ClosingStrips
         return $side === Side::Left ? $this->box->u : $this->box->right();
     }
 
+    /** How high what closes a side goes, over the box's foot, mm. */
+    private function above(float $u): float
+    {
+        return $this->isScribedAbove() ? $this->ceiling($u) : $this->box->topAt($u, $this->box->face()) - $this->box->z;
+    }
+
     /** Height of the ceiling over the box's foot in the plane of its face, mm. */
     private function ceiling(float $u): float
     {
@@ -331,14 +346,14 @@ final readonly class ClosingStrips
         return $stations === null ? 0.0 : (new Polyline($stations))->at($stations[count($stations) - 1]->x + $over);
     }
 
-    /** A filler beside a box that is scribed to the ceiling goes up to it too, along its whole width. */
-    private function underTheCeiling(FittedEdge $edge): Polygon
+    /** A filler beside a box that is scribed to the ceiling goes up to it too, along its whole width; beside a raked top it follows the rake. */
+    private function underWhatIsAbove(FittedEdge $edge): Polygon
     {
         $away = $edge->side === Side::Left ? -1.0 : 1.0;
-        $inner = $this->ceiling($this->beside($edge->side));
+        $inner = $this->above($this->beside($edge->side));
         $line = ScribedOutline::line($edge->gap, 0.0, 0.0, $inner);
         $wide = $line[count($line) - 1]->y;
-        $outer = $this->ceiling($this->beside($edge->side) + $away * $wide);
+        $outer = $this->above($this->beside($edge->side) + $away * $wide);
         $below = array_filter($line, fn (Point $point) => $point->x < $outer - 1e-6);
 
         return new Polygon([new Point(0.0, 0.0), new Point($inner, 0.0), new Point($outer, $wide), ...array_reverse(array_values($below))]);

@@ -63,6 +63,9 @@ final readonly class FaceFrame
 
     public function build(): Assembly
     {
+        if ($this->terms->frame()->isZero()) {
+            return new Assembly([]);
+        }
         $middles = $this->middles();
         $frame = [$left, $right, $bottom, $top] = [$this->outer(Side::Left), $this->outer(Side::Right), $this->bottomRail(), $this->topRail()];
         $joints = [];

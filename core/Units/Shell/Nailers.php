@@ -14,6 +14,7 @@ use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Rule;
+use Incastro\Rules\Schools\BoxBack;
 use Incastro\Units\Assembly;
 use Incastro\Units\Make\BoxJoints;
 use Incastro\Units\Make\Workshop;
@@ -29,9 +30,13 @@ final readonly class Nailers
     /** @var list<array<string, array{float, float}>> by column and "top" or "bottom": foot over the box's foot, and width, mm */
     private array $places;
 
-    public function __construct(private Box $box, private Terms $terms, private float $v)
+    private float $v;
+
+    public function __construct(private Box $box, private Terms $terms, private Behind $behind)
     {
-        $this->places = array_map($this->inColumn(...), array_keys($box->columns));
+        $this->v = $box->v + $behind->inner->toDouble();
+        // A thick back between the boards is one nailer itself.
+        $this->places = array_map(fn (int $c) => $behind->school === BoxBack::Inset ? [] : $this->inColumn($c), array_keys($box->columns));
     }
 
     public function build(Workshop $make, BoxShell $shell): Assembly

@@ -13,11 +13,13 @@ use Incastro\Geometry\Pose;
 use Incastro\Geometry\Vector;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
+use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Rule;
+use Incastro\Rules\Schools\Mount;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
@@ -25,6 +27,7 @@ use Incastro\Units\Make\BoxJoints;
 use Incastro\Units\Make\Workshop;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
+use Incastro\Units\Shell\Behind;
 use Incastro\Units\Shell\BoxShell;
 use Incastro\Units\Shell\FaceFrame;
 use Incastro\Units\Shell\Nailers;
@@ -36,6 +39,9 @@ use Incastro\Units\SizeUse;
  */
 final readonly class OpeningSite
 {
+    /** A front usually laps over a face frame by half an inch, mm. */
+    private const OVER_FRAME = 12.7;
+
     public Workshop $make;
 
     private Column $column;
@@ -50,6 +56,7 @@ final readonly class OpeningSite
         public Terms $terms,
         private BoxShell $shell,
         private Nailers $nailers,
+        private Behind $behind,
         private Numbers $numbers,
     ) {
         $this->column = $box->columns[$at];
@@ -60,7 +67,7 @@ final readonly class OpeningSite
     /** The same where what is made for a purpose is made of another material. */
     public function madeOf(Purpose $purpose, ?string $material): self
     {
-        return new self($this->box, $this->at, $this->opening, $this->terms->making($purpose, $material), $this->shell, $this->nailers, $this->numbers);
+        return new self($this->box, $this->at, $this->opening, $this->terms->making($purpose, $material), $this->shell, $this->nailers, $this->behind, $this->numbers);
     }
 
     /** Clear width between the boards. */
@@ -103,13 +110,15 @@ final readonly class OpeningSite
     /** Where the face is, from the back's front: y, mm. */
     public function face(): float
     {
-        return $this->inner->roundedDown($this->terms->format)->result->toDouble() + $this->terms->materials->frame->thickness->toDouble();
+        return $this->inner->roundedDown($this->terms->format)->result->toDouble() + $this->terms->frame()->toDouble();
     }
 
     /** Depth from the back to the face. */
     public function depth(): Working
     {
-        return $this->inner->roundedDown($this->terms->format)->plus('face frame', $this->terms->materials->frame->thickness);
+        $inner = $this->inner->roundedDown($this->terms->format);
+
+        return $this->terms->frame()->isZero() ? $inner : $inner->plus('face frame', $this->terms->frame());
     }
 
     /**
@@ -121,7 +130,7 @@ final readonly class OpeningSite
     public function frame(): array
     {
         $t = $this->terms->board();
-        $outer = fn (Rule $rule): float => $this->terms->rule($rule) - $t;
+        $outer = fn (Rule $rule): float => $this->terms->faceOf($rule) - $t;
         $rows = $this->column->openings;
         $isLast = $rows[count($rows) - 1] === $this->opening;
         $plumb = $isLast && $this->box->top->isRaked() ? 1 / cos($this->box->top->angle($this->box->outerWidth()->toDouble())) : 1.0;
@@ -139,7 +148,7 @@ final readonly class OpeningSite
     {
         [$left, $right] = $this->frame();
 
-        return $this->width()->minus('what the frame stands inside the boards', Length::ofDouble($left + $right));
+        return $left + $right < 1e-6 ? $this->width() : $this->width()->minus('what the frame stands inside the boards', Length::ofDouble($left + $right));
     }
 
     /** How far out what reaches between two heights is held off the back by a nailer, mm. */
@@ -193,15 +202,15 @@ final readonly class OpeningSite
     public function behindFront(): Length
     {
         $behind = $this->opening->front?->holds->demand($this->terms->rules, $this->terms->materials)->behind ?? Length::zero();
-        $frame = $this->terms->materials->frame->thickness;
+        $frame = $this->terms->frame();
 
         return $behind->isGreaterThan($frame) ? $behind->minus($frame) : Length::zero();
     }
 
-    /** Thickness of the back, mm. */
+    /** How far the back's front is from the box's rear, mm. */
     private function behind(): float
     {
-        return $this->terms->materials->back->thickness->toDouble();
+        return $this->behind->inner->toDouble();
     }
 
     /** @return non-empty-list<string> keys of the boards at its left and right */
@@ -241,10 +250,61 @@ final readonly class OpeningSite
         return array_map(fn (string $side) => $this->joints()->joint($piece->key, $side, $use), $this->beside());
     }
 
-    /** @return array{string, string} keys of the stiles at its left and right */
-    public function stiles(): array
+    /** @return non-empty-list<string> keys of what a leaf is hinged to at its left and right: stiles, or the boards themselves */
+    public function posts(): array
     {
-        return FaceFrame::stiles($this->box, $this->at);
+        return $this->terms->frame()->isZero() ? $this->beside() : FaceFrame::stiles($this->box, $this->at);
+    }
+
+    /**
+     * How far a leaf or a drawer front stands over the edges of the face opening at the left, the right, the foot and the top: less
+     * than 0 where it stands inside them. Unless chosen, half an inch over a face frame; over banded edges all of an outer board
+     * but its rim, and half of one that the next opening shares.
+     *
+     * @return array{Length, Length, Length, Length}
+     */
+    public function laps(Mount $mount, ?Length $chosen = null): array
+    {
+        $rules = $this->terms->rules;
+        if ($mount === Mount::Inset || $chosen !== null || ! $this->terms->frame()->isZero()) {
+            $lap = $mount === Mount::Inset ? Length::zero()->minus($rules->get(Rule::DoorReveal)) : $chosen ?? Length::ofDouble(self::OVER_FRAME);
+
+            return [$lap, $lap, $lap, $lap];
+        }
+        $t = $this->terms->materials->carcass->thickness;
+        $fine = $this->terms->format->fine()->step;
+        $outer = $t->minus($rules->get(Rule::OverlayEdge))->roundedDown($fine);
+        $shared = $t->minus($rules->get(Rule::OverlayGap))->dividedBy(2)->roundedDown($fine);
+        $rows = $this->column->openings;
+
+        return [
+            $this->at === 0 ? $outer : $shared,
+            $this->at === count($this->box->columns) - 1 ? $outer : $shared,
+            $rows[0] === $this->opening ? $outer : $shared,
+            $rows[count($rows) - 1] === $this->opening ? $outer : $shared,
+        ];
+    }
+
+    /** A size of the face opening with what a front has more of it, or less, at both its edges. */
+    public function over(Working $opening, Mount $mount, Length $one, Length $other, string $edges): Working
+    {
+        return match (true) {
+            $mount === Mount::Inset => $opening->minusTimes("gap $edges", 2, $this->terms->rules->get(Rule::DoorReveal)),
+            $one->isEqualTo($other) => $opening->plusTimes("lap $edges", 2, $one),
+            default => $opening->plus("laps $edges", $one->plus($other)),
+        };
+    }
+
+    /** Where the back of a front stands: flush inside the edges, or before them on its bumpers; y, mm. */
+    public function frontAt(Mount $mount, float $thick): float
+    {
+        return $mount === Mount::Inset ? $this->face() - $thick : $this->face() + $this->bump();
+    }
+
+    /** How far a front that laps over its edges stands before them, mm. */
+    public function bump(): float
+    {
+        return $this->terms->rules->unit === Unit::Inch ? 25.4 / 16 : 2.0;
     }
 
     /** @return list<Joint> of a piece that is held by the boards on both sides */

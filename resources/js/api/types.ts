@@ -441,7 +441,7 @@ export interface Vocabulary {
   purposes: (Choice & { falls_back_to: string | null })[]
   woods: Choice[]
   articles: (Choice & { has_length: boolean; has_load: boolean })[]
-  joints: (Choice & { hint: string })[]
+  schools: { name: string; question: string; choices: (Choice & { hint: string })[] }[]
   tools: Choice[]
   papers: Choice[]
 }
@@ -521,7 +521,7 @@ export interface JobAnswer {
       skirting_stays: boolean
       painted: boolean
       top_over_sides: boolean
-      schools: { box_joint?: string }
+      schools: Record<string, string>
       /** Those that are not at hand are false. */
       tools: Record<string, boolean>
       rules: Record<string, StoredLength>

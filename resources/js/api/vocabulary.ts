@@ -22,7 +22,7 @@ export function useVocabulary() {
         purposes: [],
         woods: [],
         articles: [],
-        joints: [],
+        schools: [],
         tools: [],
         papers: [],
       },

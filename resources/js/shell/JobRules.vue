@@ -43,11 +43,6 @@ async function removeSpace() {
   leaves.value = null
 }
 
-const joint = computed(
-  () =>
-    words.value.joints.find((one) => one.value === choices.value?.schools.box_joint) ?? words.value.joints[0],
-)
-
 const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
@@ -149,18 +144,23 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
       <JobArticles />
 
       <h2>How it is made</h2>
-      <div class="field">
-        <label for="box-joint">Boxes are joined with</label>
+      <div v-for="school in words.schools" :key="school.name" class="field">
+        <label :for="`school-${school.name}`">{{ school.question }}</label>
         <Select
-          input-id="box-joint"
-          aria-label="Boxes are joined with"
-          :model-value="choices.schools.box_joint ?? words.joints[0]?.value"
-          :options="words.joints"
+          :input-id="`school-${school.name}`"
+          :aria-label="school.question"
+          :model-value="choices.schools[school.name] ?? school.choices[0]?.value"
+          :options="school.choices"
           option-label="label"
           option-value="value"
-          @update:model-value="set('schools.box_joint', $event)"
+          @update:model-value="set(`schools.${school.name}`, $event)"
         />
-        <p class="soft">{{ joint?.hint }}</p>
+        <p class="soft">
+          {{
+            (school.choices.find((one) => one.value === choices?.schools[school.name]) ?? school.choices[0])
+              ?.hint
+          }}
+        </p>
       </div>
       <h3>Tools at hand</h3>
       <p class="soft">What is planned and cannot be made with them is said, with another way.</p>

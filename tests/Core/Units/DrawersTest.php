@@ -12,6 +12,7 @@ use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Materials\Article;
 use Incastro\Rules\Materials\ArticleKind;
+use Incastro\Rules\Schools\Mount;
 use Incastro\Units\Hardware;
 use Incastro\Units\Insides\Drawers;
 use Incastro\Units\Pull;
@@ -73,6 +74,22 @@ final class DrawersTest extends TestCase
         // 27 1/32 + 2 · 3/16 − 1/16 by 18 − 2 · 15/32 + 2 · 3/16 − 1/16.
         self::assertSame([27.34375, 17.375], $pieces['drawer-1-bottom']);
         self::assertContains('pair of drawer slides 18 in, 45 kg', array_map(fn (Hardware $one) => $one->name, $built->hardware));
+        self::assertSame([], $built->findings);
+    }
+
+    public function test_fronts_over_banded_edges_by_hand(): void
+    {
+        $box = UnitBox::banded();
+        $built = $box->build(new Drawers(3, Length::zero(), 25, Pull::Bar, Mount::Overlay));
+        $pieces = array_map(fn (array $piece) => array_map(fn (float $mm) => round($mm / 25.4, 6), array_slice($piece, 0, 2)), $box->pieces($built));
+        // (33 5/16 + 2 · 21/32 − 2 · 1/8)/3 = 11.458, down to 11 7/16; the lowest takes the rest. 28 9/16 + 2 · 21/32 wide.
+        self::assertSame([[29.875, 11.4375], [29.875, 11.4375], [29.875, 11.5]], [$pieces['drawer-3-face'], $pieces['drawer-2-face'], $pieces['drawer-1-face']]);
+        // 28 9/16 − 2 · 1/2 − 1/32 = 27 17/32, less two sides of 15/32; 21 25/32 − 23/32 − 3/8 = 20 11/16 leaves slides of 20.
+        self::assertSame([26.59375, 9.8125], $pieces['drawer-1-front']);
+        // Of the opening each has its front, less the lap at the foot and the head: 10 27/32, 11 7/16, 10 25/32; less 1, down.
+        self::assertSame([[20.0, 9.75], [20.0, 10.4375], [20.0, 9.8125]], [$pieces['drawer-3-side-L'], $pieces['drawer-2-side-L'], $pieces['drawer-1-side-L']]);
+        // No frame, no packers.
+        self::assertArrayNotHasKey('drawer-1-packer-L', $pieces);
         self::assertSame([], $built->findings);
     }
 

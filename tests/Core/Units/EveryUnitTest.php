@@ -101,9 +101,15 @@ final class EveryUnitTest extends TestCase
         $blueprint = Kinds::standard()->find($kind);
         self::assertNotNull($blueprint);
         $fitting = 0;
-        $rooms = [[SpaceKind::Alcove, 'mm/1', 'pocket'], [SpaceKind::Closet, 'in/16', 'dado'], [SpaceKind::UnderStair, 'mm/1', 'dado'], [SpaceKind::RoofSlope, 'in/16', 'screws'], [SpaceKind::RoomCorner, 'mm/1', 'screws']];
-        foreach ($rooms as $i => [$space, $measure, $school]) {
-            $room = new TestKind($space, 31 + $i, $measure, ['schools' => ['box_joint' => $school]]);
+        $rooms = [
+            [SpaceKind::Alcove, 'mm/1', ['box_joint' => 'pocket']],
+            [SpaceKind::Closet, 'in/16', ['box_joint' => 'dado', 'back' => 'rabbeted']],
+            [SpaceKind::UnderStair, 'mm/1', ['box_joint' => 'dado', 'edges' => 'band', 'doors' => 'overlay']],
+            [SpaceKind::RoofSlope, 'in/16', ['box_joint' => 'screws', 'edges' => 'band', 'back' => 'none']],
+            [SpaceKind::RoomCorner, 'mm/1', ['box_joint' => 'screws', 'back' => 'inset']],
+        ];
+        foreach ($rooms as $i => [$space, $measure, $schools]) {
+            $room = new TestKind($space, 31 + $i, $measure, ['schools' => $schools]);
             foreach (self::settings($blueprint) as $with) {
                 $plan = $room->plan(self::layout($kind, $with));
                 $name = sprintf('%s %s in %s', $kind, json_encode($with), $space->value);

@@ -24,10 +24,12 @@ use Incastro\Rules\Materials\Article;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\SheetGood;
 use Incastro\Rules\Schools\BoxJoint;
+use Incastro\Rules\Schools\Edges;
+use Incastro\Rules\Schools\Mount;
+use Incastro\Rules\Schools\Schools;
 use Incastro\Units\Assembly;
 use Incastro\Units\Fronts\Door;
 use Incastro\Units\Hand;
-use Incastro\Units\Mount;
 use Incastro\Units\Placed;
 use Incastro\Units\Pull;
 use Incastro\Units\Shell\BoxBuilder;
@@ -41,7 +43,7 @@ final readonly class UnitBox
     private Length $behind;
 
     /** @param list<Article> $articles that can be bought; none: the usual ones */
-    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre, private BoxJoint $joint = BoxJoint::Pocket, private array $articles = [])
+    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre, private BoxJoint $joint = BoxJoint::Pocket, private array $articles = [], private ?Schools $schools = null)
     {
         $this->board = $this->length($unit === Unit::Inch ? '23/32' : '17.7');
         $this->behind = $this->length($unit === Unit::Inch ? '7/32' : '6');
@@ -53,9 +55,15 @@ final readonly class UnitBox
         return new self('800', '900', '560', joint: $joint);
     }
 
-    public static function door(int $leaves, Hand $hand, Pull $pull, Mount $mount = Mount::Inset, string $lap = '12.7', Unit $unit = Unit::Millimetre): Door
+    /** 30 × 34 3/4 × 22 of 23/32 with banded edges: 28 9/16 × 33 5/16 clear, boards 21 25/32 deep. */
+    public static function banded(): self
     {
-        return new Door($leaves, $hand, $pull, $mount, (new LengthReader($unit))->read($lap));
+        return new self('30', '34 3/4', '22', Unit::Inch, schools: new Schools(edges: Edges::Band));
+    }
+
+    public static function door(int $leaves, Hand $hand, Pull $pull, Mount $mount = Mount::Inset, ?string $lap = null, Unit $unit = Unit::Millimetre): Door
+    {
+        return new Door($leaves, $hand, $pull, $mount, $lap === null ? null : (new LengthReader($unit))->read($lap));
     }
 
     private function length(string $typed): Length
@@ -77,7 +85,7 @@ final readonly class UnitBox
         $catalogue = new Catalogue($all, ['carcass' => 'carcass', 'frame' => 'frame', 'back' => 'back', 'drawer' => 'drawer', 'front' => 'front'], $this->articles);
         $room = TestAlcove::leaning()->survey()->room ?? throw new \LogicException('The test alcove has a room.');
 
-        return (new BoxBuilder($box, new Terms($room, new HouseRules($this->unit, boxJoint: $this->joint), $catalogue, $this->unit === Unit::Inch ? LengthFormat::inches() : LengthFormat::millimetres())))->build();
+        return (new BoxBuilder($box, new Terms($room, new HouseRules($this->unit, schools: $this->schools ?? new Schools($this->joint)), $catalogue, $this->unit === Unit::Inch ? LengthFormat::inches() : LengthFormat::millimetres())))->build();
     }
 
     /**

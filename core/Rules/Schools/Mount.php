@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Rules\Schools;
+
+/** How a leaf closes its opening: inside its edges, or lapping over them. */
+enum Mount: string implements School
+{
+    case Inset = 'inset';
+    case Overlay = 'overlay';
+
+    public static function question(): string
+    {
+        return 'Doors';
+    }
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Inset => 'Inside the opening',
+            self::Overlay => 'Over the front edges',
+        };
+    }
+
+    public function reason(): string
+    {
+        return match ($this) {
+            self::Inset => 'Looks built-in; every error shows in the reveals.',
+            self::Overlay => 'Forgives a box that is not quite square.',
+        };
+    }
+}
