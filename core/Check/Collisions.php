@@ -8,7 +8,7 @@ use Incastro\Fit\Box;
 use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\FittedSurface;
-use Incastro\Fit\FittedWorktop;
+use Incastro\Fit\Members\Over;
 use Incastro\Fit\Terms;
 use Incastro\Measure\Length;
 use Incastro\Rules\Code;
@@ -159,7 +159,7 @@ final class Collisions
                     }
                 }
             }
-            foreach ([...$run->worktops, ...$run->plinths, ...$run->panels] as $member) {
+            foreach ($run->members as $member) {
                 if ($member->id === $owner && ! str_contains($member->id, '/plinth/')) {
                     return [new WayOut('Take the '.lcfirst(Blueprint::of($member->holds::class)->about->label).' away', Edits::withoutMember($id))];
                 }
@@ -173,7 +173,7 @@ final class Collisions
     private function overFurniture(FittedSurface $surface): array
     {
         foreach ($this->layout->runs as $run) {
-            $tops = [...array_map(fn (Box $box) => $box->highest(), $run->boxes), ...array_map(fn (FittedWorktop $top) => $top->z + $this->terms->materials->for(Purpose::Top)->thickness->toDouble(), $run->worktops)];
+            $tops = [...array_map(fn (Box $box) => $box->highest(), $run->boxes), ...array_map(fn (Over $top) => $top->z + $this->terms->materials->for(Purpose::Top)->thickness->toDouble(), $run->over())];
             if ($run->frame->wall === $surface->frame->wall && $tops !== []) {
                 $over = Length::ofDouble(max($tops))->roundedUp($this->terms->format->step);
                 $least = $surface->surface->holds->demand($this->terms->rules, $this->terms->materials)->height->least->toDouble();

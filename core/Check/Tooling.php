@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Check;
 
 use Incastro\Fit\FittedRun;
+use Incastro\Pieces\Works\SawCut;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
@@ -20,6 +21,9 @@ use Incastro\Units\JointKind;
 /** Whether the tools at hand make what is planned: what one of them alone can make, and nobody has, is told once. */
 final readonly class Tooling
 {
+    /** How far most saws tilt, degrees. */
+    private const TILTS = 45.0;
+
     public function __construct(private HouseRules $rules)
     {
     }
@@ -41,7 +45,26 @@ final readonly class Tooling
             }
         }
 
+        foreach ($assemblies as $assembly) {
+            array_push($findings, ...self::steep($assembly));
+        }
+
         return array_values($findings);
+    }
+
+    /** @return list<Finding> bevels that most saws do not tilt to */
+    private static function steep(Assembly $assembly): array
+    {
+        $findings = [];
+        foreach ($assembly->placed as $placed) {
+            foreach ($placed->piece->sawSettings() as $setting) {
+                if ($setting->cut() === SawCut::Bevel && $setting->degrees() > self::TILTS) {
+                    $findings[] = Finding::warning(Code::BevelTooSteep, sprintf('The bevel of %s is %.1f° off square; most saws tilt to %.0f°. Cut it at %.1f° with the piece on edge against a tall fence, well clamped, or along a guide.', $placed->piece->mark, $setting->degrees(), self::TILTS, 90.0 - $setting->degrees()), $placed->owner);
+                }
+            }
+        }
+
+        return $findings;
     }
 
     /** @return list<Tool> of which one makes a joint; none where any workshop does */

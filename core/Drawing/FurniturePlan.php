@@ -97,7 +97,7 @@ final readonly class FurniturePlan
     /** @return list<Shape> */
     private function worktops(FittedRun $run): array
     {
-        return array_map(fn ($worktop) => new Outline($this->placed($run, self::rectangle($worktop->u, $worktop->end(), $worktop->v, $worktop->front())), true, Style::Hidden, $worktop->id), $run->worktops);
+        return array_map(fn ($worktop) => new Outline($this->placed($run, self::rectangle($worktop->u, $worktop->end(), $worktop->v, $worktop->front())), true, Style::Hidden, $worktop->id), $run->over());
     }
 
     /** @return list<Shape> */

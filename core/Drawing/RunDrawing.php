@@ -96,7 +96,7 @@ final readonly class RunDrawing
 
     private function isWorktop(FittedEdge $edge): bool
     {
-        foreach ($this->run->worktops as $worktop) {
+        foreach ($this->run->over() as $worktop) {
             if ($worktop->id === $edge->owner) {
                 return true;
             }
@@ -128,7 +128,7 @@ final readonly class RunDrawing
         $outer = $inner = [];
         foreach ($edge->gap->stations as $station) {
             if ($box === null) {
-                $plinth = array_values(array_filter($this->run->plinths, fn ($plinth) => $plinth->id === $edge->owner))[0] ?? null;
+                $plinth = array_values(array_filter($this->run->under(), fn ($plinth) => $plinth->id === $edge->owner))[0] ?? null;
                 $u = ($plinth->u ?? $this->run->left) + $station->x;
                 [$inner[], $outer[]] = [new DrawnPoint($u, 0.0), $this->surface($u, -$station->y)];
             } elseif ($edge->side === Side::Top) {

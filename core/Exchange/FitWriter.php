@@ -14,14 +14,14 @@ use Incastro\Fit\Closing\Closing;
 use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Fit\FittedBay;
 use Incastro\Fit\FittedCell;
-use Incastro\Fit\FittedPanel;
-use Incastro\Fit\FittedPlinth;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\FittedSurface;
-use Incastro\Fit\FittedWorktop;
 use Incastro\Fit\Layout\Member;
 use Incastro\Fit\Layout\Option;
 use Incastro\Fit\Layout\RunEnd;
+use Incastro\Fit\Members\Beside;
+use Incastro\Fit\Members\Over;
+use Incastro\Fit\Members\Under;
 use Incastro\Geometry\Point;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
@@ -90,8 +90,8 @@ final readonly class FitWriter
             ], $run->cells),
             'boxes' => array_map($this->box(...), $run->boxes),
             'members' => $this->members($run),
-            'plinths' => array_map(fn ($plinth) => ['id' => $plinth->id, 'mark' => $plinth->mark, 'length' => $this->lengths->working($plinth->length), 'depth' => $this->lengths->working($plinth->depth), 'height' => $this->lengths->length($plinth->height)], $run->plinths),
-            'worktops' => array_map(fn ($worktop) => ['id' => $worktop->id, 'mark' => $worktop->mark, 'length' => $this->lengths->working($worktop->length), 'depth' => $this->lengths->working($worktop->depth), 'height' => $this->lengths->mm($worktop->z)], $run->worktops),
+            'plinths' => array_map(fn ($plinth) => ['id' => $plinth->id, 'mark' => $plinth->mark, 'length' => $this->lengths->working($plinth->length), 'depth' => $this->lengths->working($plinth->depth), 'height' => $this->lengths->length($plinth->height)], $run->under()),
+            'worktops' => array_map(fn ($worktop) => ['id' => $worktop->id, 'mark' => $worktop->mark, 'length' => $this->lengths->working($worktop->length), 'depth' => $this->lengths->working($worktop->depth), 'height' => $this->lengths->mm($worktop->z)], $run->over()),
             'edges' => array_map($this->edge(...), array_values($run->edges)),
         ];
     }
@@ -100,7 +100,7 @@ final readonly class FitWriter
     private function members(FittedRun $run): array
     {
         $cells = array_merge(array_map(fn (FittedBay $bay) => $bay->bay->id, $run->bays), array_map(fn (FittedCell $cell) => $cell->tier->id, $run->cells));
-        $made = [...array_map(fn (FittedPlinth|FittedWorktop $one) => [$one->id, $one->mark, $one->length], [...$run->plinths, ...$run->worktops]), ...array_map(fn (FittedPanel $one) => [$one->id, $one->mark, $one->height], $run->panels)];
+        $made = [...array_map(fn (Under|Over $one) => [$one->id, $one->mark, $one->length], [...$run->under(), ...$run->over()]), ...array_map(fn (Beside $one) => [$one->id, $one->mark, $one->height], $run->beside())];
 
         return array_values(array_map(fn (Member $member) => [
             'id' => $member->id, 'cells' => $member->cells, 'holds' => $this->unit($member->holds), 'form' => $member->holds->form()->value,

@@ -22,6 +22,7 @@ use Incastro\Geometry\Polygon;
 use Incastro\Measure\Length;
 use Incastro\Pieces\Marks\Mark;
 use Incastro\Pieces\Piece;
+use Incastro\Pieces\Works\SawSetting;
 use Incastro\Planning\Plan;
 use Incastro\Planning\SpacePlan;
 use Incastro\Planning\TakenPlace;
@@ -289,6 +290,7 @@ final readonly class PlanWriter
             'material' => $piece->material->id, 'material_name' => $piece->material->name,
             'grain' => $piece->grain->value, 'likeness' => $piece->likeness()->key(),
             'edges' => $piece->told($this->plan->job->format),
+            'saw' => array_map(fn (SawSetting $setting) => ['edge' => $setting->edge(), 'cut' => $setting->cut()->value, 'degrees' => round($setting->degrees(), 2)], $piece->sawSettings()),
             'joints' => $piece->joints, 'marked' => $piece->markings($this->plan->job->format), 'shaped' => $piece->isShaped(),
             'outline' => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $piece->outline->outer->points),
             'holes' => array_map(fn (Polygon $hole) => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $hole->points), $piece->outline->holes),

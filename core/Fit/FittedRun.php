@@ -7,6 +7,10 @@ namespace Incastro\Fit;
 use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Fit\Closing\Side;
 use Incastro\Fit\Layout\Run;
+use Incastro\Fit\Members\Beside;
+use Incastro\Fit\Members\FittedMember;
+use Incastro\Fit\Members\Over;
+use Incastro\Fit\Members\Under;
 use Incastro\Measure\Working;
 use Incastro\Rules\Finding;
 use Incastro\Survey\ClearSpan;
@@ -22,9 +26,7 @@ final readonly class FittedRun
      * @param  list<FittedBay>  $bays
      * @param  list<FittedCell>  $cells
      * @param  list<Box>  $boxes
-     * @param  list<FittedPlinth>  $plinths
-     * @param  list<FittedWorktop>  $worktops
-     * @param  list<FittedPanel>  $panels
+     * @param  list<FittedMember>  $members
      * @param  list<FittedShelf>  $shelves
      * @param  array<string, FittedEdge>  $edges  by key
      * @param  list<Finding>  $findings
@@ -41,9 +43,7 @@ final readonly class FittedRun
         public array $bays,
         public array $cells,
         public array $boxes,
-        public array $plinths,
-        public array $worktops,
-        public array $panels,
+        public array $members,
         public array $shelves,
         public array $edges,
         public array $findings,
@@ -66,13 +66,31 @@ final readonly class FittedRun
         return $this->edges[$side->of($owner)] ?? null;
     }
 
-    /** How far it stands out from its wall, its worktops included: v, mm. */
+    /** @return list<Under> what carries its boxes */
+    public function under(): array
+    {
+        return array_values(array_filter($this->members, fn (FittedMember $member) => $member instanceof Under));
+    }
+
+    /** @return list<Over> what lies over its cells */
+    public function over(): array
+    {
+        return array_values(array_filter($this->members, fn (FittedMember $member) => $member instanceof Over));
+    }
+
+    /** @return list<Beside> what stands at its ends */
+    public function beside(): array
+    {
+        return array_values(array_filter($this->members, fn (FittedMember $member) => $member instanceof Beside));
+    }
+
+    /** How far it stands out from its wall, what lies over it included: v, mm. */
     public function front(): float
     {
         return max([
             $this->depth->result->toDouble(),
             ...array_map(fn (Box $box) => $box->face(), $this->boxes),
-            ...array_map(fn (FittedWorktop $worktop) => $worktop->front(), $this->worktops),
+            ...array_map(fn (Over $over) => $over->front(), $this->over()),
         ]);
     }
 

@@ -12,6 +12,7 @@ use Incastro\Fit\Layout\Layout;
 use Incastro\Fit\Layout\Run;
 use Incastro\Fit\Layout\Size;
 use Incastro\Fit\Layout\TopForm;
+use Incastro\Fit\Members\MemberFitter;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 use Incastro\Rules\Code;
@@ -46,7 +47,7 @@ final class RunFitter
 
     private Ends $ends;
 
-    private Members $members;
+    private MemberFitter $members;
 
     /**
      * @param  list<FittedRun>  $before  runs that were fitted before
@@ -64,7 +65,7 @@ final class RunFitter
         $this->gaps = new GapReader($terms, $this->frame);
         $this->depth = $this->depth();
         $this->ends = new Ends($this->frame, $run, $before, $corners, $this->depth->result->toDouble());
-        $this->members = new Members($terms, $this->frame, $layout, $run, $this->ends);
+        $this->members = new MemberFitter($terms, $this->frame, $layout, $run, $this->ends);
         $this->foot = $this->members->hasPlinth() ? $terms->rule(Rule::PlinthHeight) : 0.0;
     }
 
@@ -154,7 +155,7 @@ final class RunFitter
         $members = $this->members->fitted($maker->boxes, $maker->cells, $headroom, $this->back, $this->face(), [$start, $u], $this->marks);
         $findings = [...$maker->findings, ...$this->overfull($across, $divisions), ...$members->findings, ...TierDivider::findings($bays)];
 
-        return new FittedRun($this->run, $this->frame, $span, $decided, $this->depth, $start, $u, $reserved, $bays, $maker->cells, $maker->boxes, $members->plinths, $members->worktops, $members->panels, $members->shelves, [], $findings);
+        return new FittedRun($this->run, $this->frame, $span, $decided, $this->depth, $start, $u, $reserved, $bays, $maker->cells, $maker->boxes, $members->members, $members->shelves, [], $findings);
     }
 
     /**

@@ -13,6 +13,7 @@ use Incastro\Pieces\Marks\Mark;
 use Incastro\Pieces\Works\Bevel;
 use Incastro\Pieces\Works\Bevelled;
 use Incastro\Pieces\Works\CutFor;
+use Incastro\Pieces\Works\SawSetting;
 use Incastro\Pieces\Works\Scribed;
 use Incastro\Pieces\Works\Work;
 use Incastro\Rules\Materials\Material;
@@ -24,6 +25,9 @@ use Incastro\Rules\Materials\Purpose;
  */
 final readonly class Piece
 {
+    /** What is off square by less than this is square, degrees: no saw is set finer. */
+    private const SQUARE = 0.3;
+
     /**
      * @param  list<Work>  $works
      * @param  list<string>  $joints
@@ -85,6 +89,12 @@ final readonly class Piece
     public function told(LengthFormat $format): array
     {
         return array_map(fn (Work $work) => $work->edge().': '.$work->words($format), $this->works);
+    }
+
+    /** @return list<SawSetting> cuts for which the saw is set off square */
+    public function sawSettings(): array
+    {
+        return array_values(array_filter($this->works, fn (Work $work) => $work instanceof SawSetting && $work->degrees() >= self::SQUARE));
     }
 
     /** @return list<Bevel> of all its edges */

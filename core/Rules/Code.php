@@ -67,6 +67,7 @@ enum Code: string
     case Strikes = 'strikes';
     case Strip = 'strip';
     case Struck = 'struck';
+    case BevelTooSteep = 'bevel-too-steep';
     case Suspect = 'suspect';
     case SurfaceNowhere = 'surface-nowhere';
     case TakesDiffer = 'takes-differ';

@@ -270,7 +270,7 @@ final class Judge
 
     private function toFloor(FittedRun $run, FittedEdge $edge, int $wall, float $by, float $level, float $at): ?float
     {
-        foreach ($run->plinths as $plinth) {
+        foreach ($run->under() as $plinth) {
             if ($plinth->id === $edge->owner) {
                 return $level - $this->room->floorAt($this->room->along($wall, $plinth->u + $at + $by, $plinth->front()));
             }

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Incastro\Units;
 
-use Incastro\Fit\FittedPanel;
-use Incastro\Fit\FittedPlinth;
 use Incastro\Fit\FittedRun;
-use Incastro\Fit\FittedWorktop;
 use Incastro\Fit\Marks;
+use Incastro\Fit\Members\FittedMember;
 use Incastro\Fit\Terms;
 use Incastro\Rules\Parameters\Blueprint;
 use Incastro\Units\Shell\BoxBuilder;
@@ -34,7 +32,7 @@ final readonly class RunBuilder
             $assemblies[] = (new FaceFrame($run, $box, $this->terms))->build();
             $assemblies[] = (new ClosingStrips($run, $box, $this->terms))->build();
         }
-        array_push($assemblies, ...array_map(fn (FittedPlinth|FittedWorktop|FittedPanel $member) => $this->member($run, $member), [...$run->plinths, ...$run->worktops, ...$run->panels]));
+        array_push($assemblies, ...array_map(fn (FittedMember $member) => $this->member($run, $member), $run->members));
         foreach ($run->cells as $cell) {
             $holds = $cell->tier->holds;
             if ($holds instanceof CellUnit && $cell->tier->isBuilt() && ! $cell->isTooSmall($this->terms)) {
@@ -45,7 +43,7 @@ final readonly class RunBuilder
         return (new CutAround($run->frame, $this->terms, $this->openings))->all(Assembly::all(...$assemblies));
     }
 
-    private function member(FittedRun $run, FittedPlinth|FittedWorktop|FittedPanel $member): Assembly
+    private function member(FittedRun $run, FittedMember $member): Assembly
     {
         return $member->holds instanceof MemberUnit ? $member->holds->build(new MemberSite($run, $member, $this->terms)) : new Assembly([]);
     }

@@ -6,11 +6,11 @@ namespace Incastro\Fit\Closing;
 
 use Incastro\Fit\Box;
 use Incastro\Fit\Ends;
-use Incastro\Fit\FittedPlinth;
 use Incastro\Fit\FittedRun;
-use Incastro\Fit\FittedWorktop;
 use Incastro\Fit\Layout\Layout;
 use Incastro\Fit\Layout\TopForm;
+use Incastro\Fit\Members\Over;
+use Incastro\Fit\Members\Under;
 use Incastro\Fit\Terms;
 use Incastro\Rules\Parameters\Blueprint;
 use Incastro\Rules\Rule;
@@ -42,14 +42,14 @@ final readonly class EdgeFitter
         foreach ($run->boxes as $box) {
             array_push($edges, ...$this->ofBox($run, $box, $kept));
         }
-        foreach ($run->worktops as $worktop) {
+        foreach ($run->over() as $worktop) {
             array_push($edges, ...$this->ofWorktop($worktop));
         }
-        foreach ($run->panels as $panel) {
+        foreach ($run->beside() as $panel) {
             $gap = $this->gaps->backUpright($panel->u, $panel->v, $panel->z, $panel->z + $panel->height->result->toDouble());
             $edges[] = $this->fitting(Side::Back, $panel->id, 'End panel '.$panel->mark.' to the wall behind', $gap, $this->gaps->backUprightOffsets($panel->u));
         }
-        foreach ($run->plinths as $plinth) {
+        foreach ($run->under() as $plinth) {
             $edges[] = $this->foot($plinth);
         }
         $byKey = [];
@@ -103,7 +103,7 @@ final readonly class EdgeFitter
 
     private function isUnderTheCeiling(FittedRun $run, Box $box): bool
     {
-        foreach ($run->worktops as $worktop) {
+        foreach ($run->over() as $worktop) {
             if (in_array($box->id.':top', $worktop->carriers, true)) {
                 return false;
             }
@@ -142,7 +142,7 @@ final readonly class EdgeFitter
     }
 
     /** @return list<FittedEdge> */
-    private function ofWorktop(FittedWorktop $worktop): array
+    private function ofWorktop(Over $worktop): array
     {
         $name = Blueprint::of($worktop->holds::class)->about->label.' '.$worktop->mark;
         $edges = $worktop->meetsBack ? [$this->fitting(Side::Back, $worktop->id, "$name to the wall behind", $this->gaps->back($worktop->u, $worktop->end(), $worktop->v, $worktop->z), $this->gaps->backOffsets($worktop->z))] : [];
@@ -156,7 +156,7 @@ final readonly class EdgeFitter
         return $edges;
     }
 
-    private function foot(FittedPlinth $plinth): FittedEdge
+    private function foot(Under $plinth): FittedEdge
     {
         $gap = $this->gaps->floor($plinth->u, $plinth->end(), $plinth->front());
 

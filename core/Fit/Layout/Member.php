@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Fit\Layout;
 
 use Incastro\Fit\Holds\SpansCells;
+use Incastro\Rules\Parameters\Blueprint;
 
 /**
  * A board or frame that spans cells: a plinth under bays, a worktop over tiers, an end panel beside a bay. It names the
@@ -18,5 +19,17 @@ final readonly class Member
         public SpansCells $holds,
         public array $cells,
     ) {
+    }
+
+    /** The letter that its mark begins with. */
+    public function letter(): string
+    {
+        return Blueprint::of($this->holds::class)->about->mark ?? 'U';
+    }
+
+    /** As it is called within a sentence. */
+    public function name(): string
+    {
+        return lcfirst(Blueprint::of($this->holds::class)->about->label);
     }
 }

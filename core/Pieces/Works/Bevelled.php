@@ -7,7 +7,7 @@ namespace Incastro\Pieces\Works;
 use Incastro\Measure\LengthFormat;
 
 /** An edge sawn off square, by so much. */
-final readonly class Bevelled implements Work
+final readonly class Bevelled implements SawSetting
 {
     /**
      * @param  float  $angle  rad from square
@@ -21,6 +21,16 @@ final readonly class Bevelled implements Work
     public function edge(): string
     {
         return $this->edge;
+    }
+
+    public function cut(): SawCut
+    {
+        return SawCut::Bevel;
+    }
+
+    public function degrees(): float
+    {
+        return rad2deg($this->angle);
     }
 
     public function words(LengthFormat $format): string

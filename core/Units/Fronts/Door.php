@@ -195,7 +195,7 @@ final readonly class Door implements FrontUnit
      *
      * @param  float  $reaches  from the hinge line to its farthest corner, mm
      * @param  array{float, float}  $heights
-     * @return array{list<Solid>, list<Point>}
+     * @return array{non-empty-list<Solid>, list<Point>}
      */
     private function swing(OpeningSite $site, Hand $hand, float $x, float $reaches, float $z, array $heights, float $wide): array
     {
@@ -206,13 +206,13 @@ final readonly class Door implements FrontUnit
         $turns = [0.0, ...array_map(fn (int $i): float => (2 * $i + 1) * $half, range(0, self::STEPS - 1)), M_PI / 2];
         $pivot = $site->at($hinge, $site->face(), $z);
         $edge = function (int $i) use ($site, $hinge, $way, $turns, $half, $reaches, $z): Vector {
-            $radius = $i === 0 || $i === count($turns) - 1 ? $reaches : $reaches / cos($half);
+            $radius = $i === 0 || $i === self::STEPS + 1 ? $reaches : $reaches / cos($half);
 
             return $site->at($hinge + $way * $radius * cos($turns[$i]), $site->face() + $radius * sin($turns[$i]), $z);
         };
         $swept = [];
         $line = [new Point($pivot->x, $pivot->y), new Point($edge(0)->x, $edge(0)->y)];
-        for ($i = 1; $i < count($turns); $i++) {
+        foreach (range(1, self::STEPS + 1) as $i) {
             [$a, $b] = [$edge($i - 1), $edge($i)];
             $line[] = new Point($b->x, $b->y);
             $foot = array_map(fn (Vector $at) => new Point($at->x, $at->y), $way > 0.0 ? [$pivot, $a, $b] : [$pivot, $b, $a]);

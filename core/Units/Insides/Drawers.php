@@ -283,6 +283,8 @@ final readonly class Drawers implements InsideUnit
         $t = $site->terms->board();
         $wide = $site->width()->result->toDouble();
         $y = $y1 - $slide->toDouble() - $site->terms->rule(Rule::SlideFront);
+        // The slides reach into the frame where fronts lap over it; what packs them out ends behind it.
+        $long = Working::start('length of the slides', $slide)->atMost('behind the face frame', Length::ofDouble($site->face() - $site->terms->frame()->toDouble() - $y));
         $placed = $joints = [];
         $beside = $site->beside();
         foreach ([['L', $left, $beside[0]], ['R', $right, $beside[1]]] as [$hand, $in, $side]) {
@@ -294,7 +296,7 @@ final readonly class Drawers implements InsideUnit
             $across = $isFilled ? Working::start('packer width', Length::ofMillimetres(self::PACKER)) : Working::start('what the frame stands inside the board', Length::ofDouble($in));
             for ($k = 0; $k < max(1, $isFilled ? $boards : 1); $k++) {
                 $role = "drawer-$number-packer-$hand".($k === 0 ? '' : '-'.($k + 1));
-                $piece = $site->make->inner($role, 'Packer', Working::start('length of the slides', $slide), $across, Purpose::Carcass, Grain::Any, [], $isFilled ? ['screwed to the side'] : ['on edge, screwed to the side'], null, $site->mark($role));
+                $piece = $site->make->inner($role, 'Packer', $long, $across, Purpose::Carcass, Grain::Any, [], $isFilled ? ['screwed to the side'] : ['on edge, screwed to the side'], null, $site->mark($role));
                 $deep = $piece->width->result->toDouble();
                 $placed[] = $isFilled
                     ? $site->placed($piece, $hand === 'L' ? $k * $t : $wide - ($k + 1) * $t, $y, $line - $deep / 2, Way::Out, Way::Up, Way::Right, Part::Cleat)

@@ -6,7 +6,7 @@ namespace Incastro\Units\Make;
 
 use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Fit\Closing\Side;
-use Incastro\Fit\FittedWorktop;
+use Incastro\Fit\Members\Over;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
@@ -22,7 +22,7 @@ final readonly class ScribedTop
     /** Times that a corner between two scribed edges is looked for: each brings it ten times nearer and more. */
     private const MEETS = 4;
 
-    public function __construct(private MemberSite $site, private FittedWorktop $top)
+    public function __construct(private MemberSite $site, private Over $top)
     {
     }
 

@@ -7,8 +7,8 @@ namespace Incastro\Units\Members;
 use Incastro\Fit\Box;
 use Incastro\Fit\Demand\MemberDemand;
 use Incastro\Fit\Demand\MemberForm;
-use Incastro\Fit\FittedWorktop;
 use Incastro\Fit\Holds\OpensBoxes;
+use Incastro\Fit\Members\Over;
 use Incastro\Geometry\Convex;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
@@ -91,7 +91,7 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
     public function build(MemberSite $site): Assembly
     {
         $top = $site->place;
-        if (! $top instanceof FittedWorktop) {
+        if (! $top instanceof Over) {
             return new Assembly([]);
         }
         $deep = Working::start('from the wall behind to its front', $top->depth->result)
@@ -117,12 +117,12 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
         return Length::ofDouble($site->terms->rules->unit === Unit::Inch ? 25.4 * $of[1] : $of[0]);
     }
 
-    private function away(FittedWorktop $top): WayOut
+    private function away(Over $top): WayOut
     {
         return new WayOut('Take the lids away', Edits::withoutMember(explode('/', $top->id)[0]));
     }
 
-    private function strip(MemberSite $site, FittedWorktop $top): Placed
+    private function strip(MemberSite $site, Over $top): Placed
     {
         $scribed = new ScribedTop($site, $top);
         $front = $top->v + $this->strip->toDouble();
@@ -134,7 +134,7 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
     }
 
     /** The lid over a box, and the bearers under its hinge line, one in each of its bays. */
-    private function lid(MemberSite $site, FittedWorktop $top, Box $box, int $i, int $count, Working $deep, Placed $strip): Assembly
+    private function lid(MemberSite $site, Over $top, Box $box, int $i, int $count, Working $deep, Placed $strip): Assembly
     {
         $gap = $this->gap($site, self::GAP);
         $number = $count === 1 ? '' : '-'.($i + 1);
@@ -158,7 +158,7 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
     }
 
     /** @return list<Placed> on edge between the boards of each bay, its middle under the gap of the hinge */
-    private function bearers(MemberSite $site, FittedWorktop $top, Box $box, string $number, float $back): array
+    private function bearers(MemberSite $site, Over $top, Box $box, string $number, float $back): array
     {
         $t = $site->terms->board();
         $middle = $back - $this->gap($site, self::HINGE_GAP)->toDouble() / 2;
@@ -188,7 +188,7 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
     }
 
     /** Round its hinge line, the upper edge of its back, from level to upright. */
-    private function swing(FittedWorktop $top, Box $box, Placed $lid, string $number): Movement
+    private function swing(Over $top, Box $box, Placed $lid, string $number): Movement
     {
         $b = $lid->bounds;
         $radius = hypot($b->v1 - $b->v0, $b->z1 - $b->z0) / cos(M_PI / 4 / self::STEPS);
@@ -206,7 +206,7 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
      * @param  bool  $isFirst  what is said of all of them is said once
      * @return list<Finding>
      */
-    private function findings(FittedWorktop $top, Box $box, Placed $lid, bool $isFirst): array
+    private function findings(Over $top, Box $box, Placed $lid, bool $isFirst): array
     {
         $findings = [];
         if ($lid->piece->weight() > self::HEAVY) {

@@ -7,7 +7,7 @@ namespace Incastro\Units\Members;
 use Incastro\Fit\Closing\Side;
 use Incastro\Fit\Demand\MemberDemand;
 use Incastro\Fit\Demand\MemberForm;
-use Incastro\Fit\FittedPanel;
+use Incastro\Fit\Members\Beside;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
@@ -46,7 +46,7 @@ final readonly class EndPanel implements MemberUnit
     public function build(MemberSite $site): Assembly
     {
         $panel = $site->place;
-        if (! $panel instanceof FittedPanel) {
+        if (! $panel instanceof Beside) {
             return new Assembly([]);
         }
         $edge = $site->scribed(Side::Back);

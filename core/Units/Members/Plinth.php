@@ -8,7 +8,7 @@ use Incastro\Fit\Box;
 use Incastro\Fit\Closing\Side;
 use Incastro\Fit\Demand\MemberDemand;
 use Incastro\Fit\Demand\MemberForm;
-use Incastro\Fit\FittedPlinth;
+use Incastro\Fit\Members\Under;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Way;
@@ -50,7 +50,7 @@ final readonly class Plinth implements MemberUnit
     public function build(MemberSite $site): Assembly
     {
         $plinth = $site->place;
-        if (! $plinth instanceof FittedPlinth) {
+        if (! $plinth instanceof Under) {
             return new Assembly([]);
         }
         $t = $site->terms->board();
@@ -77,7 +77,7 @@ final readonly class Plinth implements MemberUnit
     }
 
     /** @return non-empty-list<float> u of each bearer's left */
-    private static function bearers(MemberSite $site, FittedPlinth $plinth): array
+    private static function bearers(MemberSite $site, Under $plinth): array
     {
         $t = $site->terms->board();
         $places = [$plinth->u];
@@ -94,7 +94,7 @@ final readonly class Plinth implements MemberUnit
         return $places;
     }
 
-    private static function toeBoard(MemberSite $site, FittedPlinth $plinth): ?Placed
+    private static function toeBoard(MemberSite $site, Under $plinth): ?Placed
     {
         $edge = $site->scribed(Side::Foot);
         if ($edge?->scribe === null) {

@@ -6,7 +6,7 @@ namespace Incastro\Units\Members;
 
 use Incastro\Fit\Demand\MemberDemand;
 use Incastro\Fit\Demand\MemberForm;
-use Incastro\Fit\FittedWorktop;
+use Incastro\Fit\Members\Over;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
@@ -52,7 +52,7 @@ final readonly class Worktop implements MemberUnit
     {
         $site = $site->madeOf(Purpose::Top, $this->made);
         $worktop = $site->place;
-        if (! $worktop instanceof FittedWorktop) {
+        if (! $worktop instanceof Over) {
             return new Assembly([]);
         }
         $scribed = new ScribedTop($site, $worktop);

@@ -6,10 +6,8 @@ namespace Incastro\Units\Sites;
 
 use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Fit\Closing\Side;
-use Incastro\Fit\FittedPanel;
-use Incastro\Fit\FittedPlinth;
 use Incastro\Fit\FittedRun;
-use Incastro\Fit\FittedWorktop;
+use Incastro\Fit\Members\FittedMember;
 use Incastro\Fit\Terms;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Units\Make\Workshop;
@@ -19,7 +17,7 @@ final readonly class MemberSite
 {
     public Workshop $make;
 
-    public function __construct(public FittedRun $run, public FittedPlinth|FittedWorktop|FittedPanel $place, public Terms $terms)
+    public function __construct(public FittedRun $run, public FittedMember $place, public Terms $terms)
     {
         $this->make = new Workshop($place->id, $place->mark, $terms->materials, $terms->format);
     }

@@ -83,7 +83,7 @@ final class AssembledTest extends TestCase
         $plan = $split->plan();
         $box = $plan->layout?->runs[0]->boxes[0];
         self::assertNotNull($box);
-        self::assertEqualsWithDelta($box->highest(), $plan->layout->runs[0]->worktops[0]->z, 1e-6);
+        self::assertEqualsWithDelta($box->highest(), $plan->layout->runs[0]->over()[0]->z, 1e-6);
         self::assertSame([], self::clashes($plan));
     }
 
@@ -94,7 +94,7 @@ final class AssembledTest extends TestCase
         self::assertNotNull($run);
         self::assertCount(2, $run->boxes);
         // 700, then the worktop of 18.
-        self::assertSame([700.0, 718.0], [$run->worktops[0]->z, $run->boxes[1]->z]);
+        self::assertSame([700.0, 718.0], [$run->over()[0]->z, $run->boxes[1]->z]);
         self::assertSame([], $layout->clashes());
     }
 
@@ -103,7 +103,7 @@ final class AssembledTest extends TestCase
         $plan = (new TestKind(SpaceKind::RoofSlope, 3))->plan(['runs' => [Doc::run('r', 0, [Doc::bay('a', [Doc::tier('a1', ['size' => TestLayout::mm(950)]), Doc::tier('a2', ['holds' => Recipe::gap(), 'joined' => false])], ['top' => 'stepped'])])], 'members' => [Doc::member('w', 'worktop', ['a1'])]] + Doc::none());
         $run = $plan->layout?->runs[0];
         self::assertNotNull($run);
-        self::assertGreaterThan(50.0, $run->worktops[0]->v);
+        self::assertGreaterThan(50.0, $run->over()[0]->v);
         $bounds = self::placed($plan, 'W1-top')->bounds;
         self::assertLessThan($run->frame->ceilingAt(($bounds->u0 + $bounds->u1) / 2, $bounds->v0), $bounds->z1);
         self::assertSame([], self::clashes($plan));

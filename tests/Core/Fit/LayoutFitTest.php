@@ -120,20 +120,20 @@ final class LayoutFitTest extends TestCase
     {
         $layout = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('low', ['size' => TestLayout::mm(700)]), Doc::tier('high', ['joined' => false])])]);
         $run = self::fitted($layout->with(['members' => [...$layout->layout['members'], Doc::member('top', 'worktop', ['low'])]]));
-        self::assertSame(770.0, $run->worktops[0]->z);
+        self::assertSame(770.0, $run->over()[0]->z);
         // The upper box stands on the worktop, and is lower by its thickness: 2321 − 700 − 18.
         self::assertSame([770.0 + 18.0, 1603.0], [$run->boxes[1]->z, $run->boxes[1]->outerHeight()->toDouble()]);
         // Scribed to the wall behind, which nobody looked at, and to both sides.
         self::assertSame(Closing::Scribe, $run->edge(Side::Back, 'top')?->closing);
         self::assertNotNull($run->edge(Side::Left, 'top'));
-        self::assertSame(420.0, $run->worktops[0]->depth->result->toDouble());
+        self::assertSame(420.0, $run->over()[0]->depth->result->toDouble());
     }
 
     public function test_a_plinth_stops_at_a_knee_space(): void
     {
         $run = self::fitted(TestLayout::of([TestLayout::bay('a'), TestLayout::bay('k', [], [Doc::tier('k-1', ['holds' => Recipe::knees()])]), TestLayout::bay('b')], [], 2000.0));
-        self::assertCount(2, $run->plinths);
-        self::assertSame(['P1', 'P1b'], array_map(fn ($plinth) => $plinth->mark, $run->plinths));
+        self::assertCount(2, $run->under());
+        self::assertSame(['P1', 'P1b'], array_map(fn ($plinth) => $plinth->mark, $run->under()));
     }
 
     public function test_depth_changes_by_tier(): void

@@ -32,12 +32,12 @@ final class MembersTest extends TestCase
     {
         $layout = TestLayout::of([TestLayout::bay('a'), TestLayout::bay('b')]);
         $run = self::fitted($layout, [Doc::member('p', 'plinth', ['a', 'b'])]);
-        self::assertCount(1, $run->plinths);
+        self::assertCount(1, $run->under());
         // Two boxes of 594 are 1188, and the plinth comes in whole, from the mouth, where 1200 − 6 − 4.21 go. Set back 65.
-        self::assertSame([1188.0, 335.0, 70.0], [$run->plinths[0]->length->result->toDouble(), $run->plinths[0]->depth->result->toDouble(), $run->plinths[0]->height->toDouble()]);
+        self::assertSame([1188.0, 335.0, 70.0], [$run->under()[0]->length->result->toDouble(), $run->under()[0]->depth->result->toDouble(), $run->under()[0]->height->toDouble()]);
         self::assertSame(70.0, $run->boxes[0]->z);
         $without = self::fitted($layout, []);
-        self::assertSame([[], 0.0], [$without->plinths, $without->boxes[0]->z]);
+        self::assertSame([[], 0.0], [$without->under(), $without->boxes[0]->z]);
         // The box gains the 70.
         self::assertSame(70.0, $without->boxes[0]->outerHeight()->minus($run->boxes[0]->outerHeight())->toDouble());
     }
@@ -47,12 +47,12 @@ final class MembersTest extends TestCase
         $layout = TestLayout::of([TestLayout::bay('a', [], self::stack('a')), TestLayout::bay('b', [], self::stack('b')), TestLayout::bay('c', [], self::stack('c')), TestLayout::bay('d', [], self::stack('d'))], [], 3600.0);
         $run = self::fitted($layout, [Doc::member('p', 'plinth', ['a', 'b', 'c', 'd']), Doc::member('w', 'worktop', ['a-low', 'b-low', 'c-low', 'd-low'])]);
         // 3590 in four bays of 897: two and two go on 2400, three do not.
-        self::assertSame(['p', 'p/c-low'], array_map(fn ($plinth) => $plinth->id, $run->plinths));
-        self::assertSame([1794.0, 1794.0], array_map(fn ($plinth) => $plinth->length->result->toDouble(), $run->plinths));
-        self::assertSame(['w', 'w/1'], array_map(fn ($top) => $top->id, $run->worktops));
-        self::assertEqualsWithDelta($run->worktops[0]->end(), $run->worktops[1]->u, 1e-6);
+        self::assertSame(['p', 'p/c-low'], array_map(fn ($plinth) => $plinth->id, $run->under()));
+        self::assertSame([1794.0, 1794.0], array_map(fn ($plinth) => $plinth->length->result->toDouble(), $run->under()));
+        self::assertSame(['w', 'w/1'], array_map(fn ($top) => $top->id, $run->over()));
+        self::assertEqualsWithDelta($run->over()[0]->end(), $run->over()[1]->u, 1e-6);
         // Only the outer ends are scribed to a wall.
-        self::assertSame([[true, false], [false, true]], array_map(fn ($top) => [$top->meetsLeft, $top->meetsRight], $run->worktops));
+        self::assertSame([[true, false], [false, true]], array_map(fn ($top) => [$top->meetsLeft, $top->meetsRight], $run->over()));
     }
 
     public function test_a_worktop_lies_only_over_tops_that_are_level(): void
@@ -60,11 +60,11 @@ final class MembersTest extends TestCase
         $high = fn (string $bay, float $mm) => [Doc::tier("$bay-low", ['size' => TestLayout::mm($mm)]), Doc::tier("$bay-high", ['joined' => false, 'holds' => Recipe::gap()])];
         $layout = TestLayout::of([TestLayout::bay('a', [], $high('a', 700)), TestLayout::bay('b', [], $high('b', 700)), TestLayout::bay('c', [], $high('c', 760))]);
         $run = self::fitted($layout, [Doc::member('p', 'plinth', ['a', 'b', 'c']), Doc::member('w', 'worktop', ['a-low', 'b-low', 'c-low'])]);
-        self::assertSame([770.0, 830.0], array_map(fn ($top) => $top->z, $run->worktops));
+        self::assertSame([770.0, 830.0], array_map(fn ($top) => $top->z, $run->over()));
         // The usual 20 over the face, or as chosen.
-        self::assertSame(420.0, $run->worktops[0]->depth->result->toDouble());
+        self::assertSame(420.0, $run->over()[0]->depth->result->toDouble());
         $wide = self::fitted($layout, [['with' => ['overhang' => TestLayout::mm(35)]] + Doc::member('w', 'worktop', ['a-low', 'b-low'])]);
-        self::assertSame(435.0, $wide->worktops[0]->depth->result->toDouble());
+        self::assertSame(435.0, $wide->over()[0]->depth->result->toDouble());
     }
 
     public function test_what_stands_on_a_worktop_is_lower_by_its_thickness(): void
@@ -80,12 +80,12 @@ final class MembersTest extends TestCase
     {
         // Between two walls there is no end for a panel.
         $closed = TestLayout::of([TestLayout::bay('a')]);
-        self::assertSame([], self::fitted($closed, [Doc::member('e', 'end-panel', ['a'])])->panels);
+        self::assertSame([], self::fitted($closed, [Doc::member('e', 'end-panel', ['a'])])->beside());
         // A run along the left wall is open at its left, where the space is.
         $side = $closed->with(['runs' => [Doc::run('side', 1, [TestLayout::bay('s')], ['depth' => TestLayout::mm(300)])]]);
         $run = self::fitted($side, [Doc::member('p', 'plinth', ['s']), Doc::member('e', 'end-panel', ['s'])]);
-        self::assertCount(1, $run->panels);
-        $panel = $run->panels[0];
+        self::assertCount(1, $run->beside());
+        $panel = $run->beside()[0];
         // From the floor to the top of its box, as deep as that, and before its left side.
         self::assertSame($run->boxes[0]->highest(), $panel->height->result->toDouble());
         self::assertSame([300.0, 0.0], [$panel->depth->result->toDouble(), $panel->z]);

@@ -92,7 +92,7 @@ final class LayoutPiecesTest extends TestCase
     public function test_a_plinth_has_two_rails_and_a_bearer_under_every_joint_by_hand(): void
     {
         $layout = TestLayout::of([TestLayout::bay('a'), TestLayout::bay('b')]);
-        $plinth = $layout->plan()->layout?->runs[0]->plinths[0];
+        $plinth = $layout->plan()->layout?->runs[0]->under()[0];
         self::assertNotNull($plinth);
         $pieces = self::pieces($layout);
         self::assertSame([$plinth->length->result->toDouble(), 70.0], self::sized($pieces['P1-rail-front']));

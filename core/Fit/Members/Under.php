@@ -2,20 +2,21 @@
 
 declare(strict_types=1);
 
-namespace Incastro\Fit;
+namespace Incastro\Fit\Members;
 
+use Incastro\Fit\Box;
 use Incastro\Fit\Holds\SpansCells;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 
-/** A plinth in its place: from u along its length, with its front at the depth from `v`; it carries boxes side by side. */
-final readonly class FittedPlinth
+/** What carries boxes side by side, in its place: from u along its length, with its front at the depth from `v`. */
+final readonly class Under extends FittedMember
 {
     /** @param non-empty-list<Box> $boxes from the left */
     public function __construct(
-        public SpansCells $holds,
-        public string $id,
-        public string $mark,
+        SpansCells $holds,
+        string $id,
+        string $mark,
         public float $u,
         public float $v,
         public Working $length,
@@ -23,6 +24,7 @@ final readonly class FittedPlinth
         public Length $height,
         public array $boxes,
     ) {
+        parent::__construct($holds, $id, $mark);
     }
 
     public function end(): float

@@ -2,22 +2,22 @@
 
 declare(strict_types=1);
 
-namespace Incastro\Fit;
+namespace Incastro\Fit\Members;
 
 use Incastro\Fit\Holds\SpansCells;
 use Incastro\Measure\Working;
 
 /**
- * A worktop in its place: its underside at z, from u along its length and from v out to its front edge, mm. Length and depth
+ * What lies over cells, in its place: its underside at z, from u along its length and from v out to its front edge, mm. Length and depth
  * are those of its reference lines; what is scribed to the walls goes beyond.
  */
-final readonly class FittedWorktop
+final readonly class Over extends FittedMember
 {
     /** @param list<string> $carriers keys of the pieces that it lies on */
     public function __construct(
-        public SpansCells $holds,
-        public string $id,
-        public string $mark,
+        SpansCells $holds,
+        string $id,
+        string $mark,
         public float $u,
         public float $v,
         public float $z,
@@ -28,6 +28,7 @@ final readonly class FittedWorktop
         public bool $meetsBack,
         public array $carriers,
     ) {
+        parent::__construct($holds, $id, $mark);
     }
 
     public function end(): float
