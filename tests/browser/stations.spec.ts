@@ -148,6 +148,46 @@ test('boxes are joined in another way, their sizes follow, and a tool that is no
   await expect(page.getByRole('button', { name: 'B1-bottom, length: 847 mm' })).toBeVisible()
 })
 
+test('edges are banded and backs left out, sizes follow, and strips close the walls', async ({ page }) => {
+  await landingAlcove(page, 'pieces')
+  await expect(page.getByRole('button', { name: 'B1-bottom, width: 372 mm' })).toBeVisible()
+  await page.getByRole('button', { name: 'Landing alcove: rules and materials' }).click()
+  await opened(page)
+  for (const [question, choice] of [
+    ['Front edges of boxes', 'Edge banding'],
+    ['Backs of boxes', 'None, nailers only'],
+  ]) {
+    await page.getByRole('combobox', { name: question }).click()
+    await page.getByRole('option', { name: choice }).click()
+  }
+  await page.getByRole('button', { name: 'Close' }).first().click()
+  // 372, and the frame of 18 and the back of 6 that are no longer there.
+  await expect(page.getByRole('button', { name: 'B1-bottom, width: 396 mm' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'B1-filler-left, drawing' })).toBeVisible()
+  await expect(page.getByRole('button', { name: /stile/ })).toHaveCount(0)
+  await expect(page.getByText(/^Fits\./)).toBeVisible()
+})
+
+test('hardware is bought in packs, and what has no price is said', async ({ page }) => {
+  await landingAlcove(page, 'sheets')
+  const hardware = page.locator('section', { has: page.getByRole('heading', { name: 'Hardware' }) })
+  await expect(hardware.getByRole('row', { name: /shelf pin 1 pack of 20 € 3.20/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Landing alcove: rules and materials' }).click()
+  await opened(page)
+  await page.getByText('sizes, packs and prices').click()
+  const pins = page.getByRole('region', { name: 'Shelf pins' })
+  await pins.getByLabel('In a pack').fill('0')
+  await pins.getByLabel('In a pack').press('Enter')
+  await expect(pins.getByText('“0” is not a whole number from 1 to 10000.')).toBeVisible()
+  await pins.getByLabel('In a pack').fill('6')
+  await pins.getByLabel('In a pack').press('Enter')
+  await pins.getByLabel(/Price/).fill('')
+  await pins.getByLabel(/Price/).press('Enter')
+  await page.getByRole('button', { name: 'Close' }).first().click()
+  await expect(hardware.getByRole('row', { name: /shelf pin \d packs of 6 \?/ })).toBeVisible()
+  await expect(hardware.getByText(/^≥ €/)).toBeVisible()
+})
+
 test('a sheet size is added and taken out, and the plan follows', async ({ page }) => {
   await landingAlcove(page, 'sheets')
   await expect(page.getByText('in all', { exact: true })).toBeVisible()
