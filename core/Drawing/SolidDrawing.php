@@ -7,6 +7,7 @@ namespace Incastro\Drawing;
 use Incastro\Fit\FittedRun;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
+use Incastro\Geometry\Vector;
 use Incastro\Units\Assembly;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
@@ -17,9 +18,6 @@ use Incastro\Units\Placed;
  */
 final readonly class SolidDrawing
 {
-    /** How far pieces are drawn apart, as a share of their distance from the middle. */
-    private const APART = 0.55;
-
     /** Light on the three sides one sees. */
     private const STYLES = ['z' => Style::BoardTop, 'v' => Style::Board, 'u' => Style::BoardSide];
 
@@ -30,9 +28,11 @@ final readonly class SolidDrawing
     public function draw(bool $apart): Drawing
     {
         $solids = [];
+        $away = new Apart($this->run);
         foreach ($this->assembly->placed as $placed) {
             if ($placed->part !== Part::Cleat) {
-                $solids[] = [$placed, $apart ? $this->moved($placed) : [0.0, 0.0, 0.0]];
+                $by = $apart ? $away->of($placed) : new Vector(0.0, 0.0, 0.0);
+                $solids[] = [$placed, [$by->x, $by->y, $by->z]];
             }
         }
         $shapes = [];
@@ -41,21 +41,6 @@ final readonly class SolidDrawing
         }
 
         return new Drawing($apart ? 'Drawn apart' : 'Seen from the right and above', ['pieces' => $shapes]);
-    }
-
-    /** @return array{float, float, float} how far a piece is moved along u, v and z */
-    private function moved(Placed $placed): array
-    {
-        $box = $this->run->box($placed->owner);
-        if ($box === null) {
-            return [0.0, 0.0, $placed->part === Part::Plinth ? -220.0 : 220.0];
-        }
-        $all = $box->block();
-        $own = $placed->bounds;
-        $off = fn (float $a, float $b, float $c, float $d): float => (($a + $b) / 2 - ($c + $d) / 2) * self::APART;
-        $boxes = $off($all->u0, $all->u1, $this->run->left, $this->run->right);
-
-        return [$off($own->u0, $own->u1, $all->u0, $all->u1) + $boxes, 1.6 * $off($own->v0, $own->v1, $all->v0, $all->v1) + ($placed->part === Part::Face ? 140.0 : 0.0), $off($own->z0, $own->z1, $all->z0, $all->z1) + ($all->z0 > 300.0 ? 200.0 : 0.0)];
     }
 
     /**

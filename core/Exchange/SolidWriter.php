@@ -69,7 +69,7 @@ final readonly class SolidWriter
         return array_map(fn (array $at) => self::vertex(new Point($at[0], $at[1]), $at[2]), $part->corners());
     }
 
-    /** @return list<array<string, mixed>> every edge of the plan: its corners, and where it is a wall its surface from station to station and height to height */
+    /** @return list<array{from: string, to: string, kind: string, corners: list<array{float, float, float}>, grid: list<list<array{float, float, float}>>}> every edge of the plan: its corners, and where it is a wall its surface from station to station and height to height */
     public function walls(Room $room): array
     {
         return array_map(function (int $edge) use ($room): array {

@@ -100,6 +100,12 @@ final class Convex
         return $this->corners;
     }
 
+    /** @return list<list<int>> each face by its corners' places in their list, in order round it */
+    public function faces(): array
+    {
+        return $this->faces;
+    }
+
     /** What of it lies on the inner side of a plane, which is n·p ≤ d; null where nothing does. */
     public function cut(Vector $normal, float $distance): ?self
     {

@@ -156,7 +156,7 @@ test('edges are banded and backs left out, sizes follow, and strips close the wa
   for (const [question, choice] of [
     ['Front edges of boxes', 'Edge banding'],
     ['Backs of boxes', 'None, nailers only'],
-  ]) {
+  ] as const) {
     await page.getByRole('combobox', { name: question }).click()
     await page.getByRole('option', { name: choice }).click()
   }
@@ -190,7 +190,7 @@ test('hardware is bought in packs, and what has no price is said', async ({ page
 
 test('a sheet size is added and taken out, and the plan follows', async ({ page }) => {
   await landingAlcove(page, 'sheets')
-  await expect(page.getByText('in all', { exact: true })).toBeVisible()
+  await expect(page.getByText('in all', { exact: true }).first()).toBeVisible()
   await page.getByRole('button', { name: 'Landing alcove: rules and materials' }).click()
   for (const left of [6, 5]) {
     await page.getByRole('button', { name: 'Take this sheet out' }).first().click()

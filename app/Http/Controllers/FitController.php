@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Space;
+use App\Planning\CellSketches;
 use App\Planning\JobAnswer;
 use App\Planning\JobDocument;
 use App\Planning\LayoutSketches;
@@ -19,6 +20,7 @@ use Incastro\Drawing\ScreenWriter;
 use Incastro\Drawing\SectionDrawing;
 use Incastro\Drawing\SolidDrawing;
 use Incastro\Exchange\LengthWriter;
+use Incastro\Exchange\RoundWriter;
 use Incastro\Exchange\Templates;
 use Incastro\Planning\JobReader;
 use Incastro\Planning\Planner;
@@ -51,6 +53,18 @@ final class FitController extends Controller
         return response()->json(ScreenWriter::write($drawing));
     }
 
+    /** Everything of a space in three dimensions, to be turned, opened and drawn apart. */
+    public function round(Space $space, JobAnswer $answer): JsonResponse
+    {
+        $fitted = $answer->plan($space->job)->space($space->id);
+        $room = $fitted === null ? null : $fitted->survey->room?->with($fitted->space->things);
+        if ($fitted === null || $room === null || $fitted->layout === null) {
+            abort(404, 'Nothing is fitted here yet.');
+        }
+
+        return response()->json((new RoundWriter($fitted))->write($room));
+    }
+
     /** All ways out of one finding: of a large layout the answer to an edit brings only the first few. */
     public function waysOut(Request $request, Space $space, Planner $planner): JsonResponse
     {
@@ -67,6 +81,14 @@ final class FitController extends Controller
     public function startingLayouts(Space $space, LayoutSketches $sketches): JsonResponse
     {
         return response()->json($sketches->of(JobReader::read(JobDocument::of($space->job)), $space->id));
+    }
+
+    /** What a cell would look like with another unit in it, or before it. */
+    public function sketch(Request $request, Space $space, string $tier, CellSketches $sketches): JsonResponse
+    {
+        $data = $request->validate(['list' => ['required', Rule::in(['tiers', 'fronts'])], 'kind' => ['required', 'string', 'max:60']]);
+
+        return response()->json($sketches->of(JobReader::read(JobDocument::of($space->job)), $space->id, $tier, $data['list'], $data['kind']));
     }
 
     public function template(Request $request, Space $space, JobAnswer $answer): Response

@@ -42,6 +42,7 @@ use Incastro\Units\Hand;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
+use Incastro\Units\Motion;
 use Incastro\Units\Movement;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
@@ -182,11 +183,19 @@ final readonly class Door implements FrontUnit
         ];
         [$swept, $lines] = $this->swing($site, $hand, $x, $this->mount === Mount::Inset ? $wide : hypot($wide, $leaf + $site->bump()), $z, $heights, $wide);
         $ways = $this->leaves === 1 && $site->opening->front !== null ? [new WayOut('Hinge it at the '.$hand->other()->value, Edits::front($site->opening->front->id)->setting(['hand' => $hand->other()->value]))] : [];
-        $movement = new Movement(sprintf('Door of %s', $site->name()), $site->opening->tierId, [$piece->key], $swept, [$lines], 0.0, $ways);
+        $movement = new Movement(sprintf('Door of %s', $site->name()), $site->opening->tierId, [$piece->key], $swept, [$lines], $this->opening($site, $hand, $x, $wide, $z), 0.0, $ways);
 
         $post = $site->posts()[$hand === Hand::Left ? 0 : 1];
 
         return new Assembly([$placed], [new Joint($piece->key, $post, JointKind::Hinge, 'doors', at: self::hung($site->at(0.0, 0.0, $z)->z, $heights[$hand === Hand::Left ? 0 : 1], $hinges ?? 5, $terms->rule(Rule::HingeEnd)))], $hardware, [], $findings, [$movement]);
+    }
+
+    /** Round its hinged edge in the plane of the face, by a right angle. */
+    private function opening(OpeningSite $site, Hand $hand, float $x, float $wide, float $z): Motion
+    {
+        $isLeft = $hand === Hand::Left;
+
+        return Motion::turn($site->at($isLeft ? $x : $x + $wide, $site->face(), $z), ($isLeft ? Way::Right : Way::Left)->vector(), Way::Out->vector(), M_PI / 2);
     }
 
     /**

@@ -38,6 +38,7 @@ use Incastro\Units\InsideUnit;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\DrawerBox;
+use Incastro\Units\Motion;
 use Incastro\Units\Movement;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
@@ -251,7 +252,7 @@ final readonly class Drawers implements InsideUnit
             $site->block($inset, $inset + $wide, $y1, $y1 + $leaf + $travel + self::PULL, $foot, $foot + $front->result->toDouble()),
         ];
         $moving = array_map(fn (Placed $one) => $one->piece->key, [...$box->placed, $placed]);
-        $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, array_map(Solid::block(...), $swept), array_map(fn (Block $block) => Polygon::rectangle($block->u0, $block->v0, $block->u1 - $block->u0, $block->v1 - $block->v0)->points, $swept), $travel);
+        $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, array_map(Solid::block(...), $swept), array_map(fn (Block $block) => Polygon::rectangle($block->u0, $block->v0, $block->u1 - $block->u0, $block->v1 - $block->v0)->points, $swept), Motion::slide(Way::Out->vector(), $travel), $travel);
 
         [$in, $out] = $site->frame();
         $inner = $box->placed[2]->piece;

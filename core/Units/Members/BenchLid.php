@@ -40,6 +40,7 @@ use Incastro\Units\JointKind;
 use Incastro\Units\Make\BoxJoints;
 use Incastro\Units\Make\ScribedTop;
 use Incastro\Units\MemberUnit;
+use Incastro\Units\Motion;
 use Incastro\Units\Movement;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
@@ -199,7 +200,7 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
             $swept[] = new Solid([Convex::plate([new Point($b->v0, $b->z1), $at($i - 1), $at($i)], $b->u1 - $b->u0, new Pose(new Vector($b->u0, 0.0, 0.0), Way::Out->vector(), Way::Up->vector(), Way::Right->vector()))]);
         }
 
-        return new Movement(trim("Lid $top->mark$number"), $box->columns[0]->openings[0]->tierId, [$lid->piece->key], $swept, [Polygon::rectangle($b->u0, $b->v0, $b->u1 - $b->u0, $radius)->points], 0.0, [$this->away($top)]);
+        return new Movement(trim("Lid $top->mark$number"), $box->columns[0]->openings[0]->tierId, [$lid->piece->key], $swept, [Polygon::rectangle($b->u0, $b->v0, $b->u1 - $b->u0, $radius)->points], Motion::turn(new Vector($b->u0, $b->v0, $b->z1), Way::Out->vector(), Way::Up->vector(), M_PI / 2), 0.0, [$this->away($top)]);
     }
 
     /**

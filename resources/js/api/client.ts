@@ -14,7 +14,7 @@ function cookie(name: string): string {
   return found ? decodeURIComponent(found.slice(name.length + 1)) : ''
 }
 
-async function send(method: string, path: string, body?: unknown): Promise<Response> {
+async function send(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<Response> {
   const isForm = body instanceof FormData
   try {
     return await fetch(path, {
@@ -26,6 +26,7 @@ async function send(method: string, path: string, body?: unknown): Promise<Respo
         'X-XSRF-TOKEN': cookie('XSRF-TOKEN'),
         ...(body !== undefined && !isForm ? { 'Content-Type': 'application/json' } : {}),
       },
+      ...(signal ? { signal } : {}),
       ...(body === undefined ? {} : { body: isForm ? body : JSON.stringify(body) }),
     })
   } catch {
@@ -41,12 +42,13 @@ export async function api<T>(
   method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE',
   path: string,
   body?: unknown,
+  signal?: AbortSignal,
 ): Promise<T> {
-  let response = await send(method, path, body)
+  let response = await send(method, path, body, signal)
   if (response.status === 419) {
     // The form key has run out while the page lay open: fetch a new one and send again.
     await send('GET', '/sanctum/csrf-cookie')
-    response = await send(method, path, body)
+    response = await send(method, path, body, signal)
   }
   if (response.status === 204) return undefined as T
   const data: unknown = await response.json().catch(() => ({}))

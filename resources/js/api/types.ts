@@ -266,6 +266,13 @@ export interface FitStation {
   things: { id: string; name: string; wall: number; kind: string }[]
 }
 
+/** A cell with another unit in it or before it, worked out; why not, where none may stand there. */
+export interface CellSketch {
+  drawing: Drawing | null
+  part?: { x: number; y: number; width: number; height: number }
+  verdict: { state: string; sentence: string }
+}
+
 /** A layout that an empty space can be begun with, planned in it. */
 export interface LayoutSketch {
   name: string

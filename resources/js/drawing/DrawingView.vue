@@ -3,6 +3,14 @@ import type { Drawing, DrawnPoint, Shape } from '@/api/types'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 
+export interface Flag {
+  number: number
+  severity: string
+  label: string
+  /** The shapes at which it stands: the first that is drawn. */
+  refs: string[]
+}
+
 /**
  * Shows any drawing: true places, exaggerated by the crookedness vector of each point. Lines and letters keep their
  * size on screen, whatever the scale. What is selected or pressed is told by its reference.
@@ -24,6 +32,10 @@ const props = withDefaults(
     tools?: boolean
     /** Where an upright line lies that can be dragged, mm; and how far it may go. */
     cut?: { at: number; from: number; to: number } | undefined
+    /** What part of the drawing is shown, mm; else all of it. */
+    part?: { x: number; y: number; width: number; height: number } | undefined
+    /** What is said of places of the drawing: numbered, at the shapes with their references. */
+    flags?: Flag[]
   }>(),
   {
     exaggeration: 1,
@@ -34,9 +46,11 @@ const props = withDefaults(
     clashing: () => [],
     tools: false,
     cut: undefined,
+    part: undefined,
+    flags: () => [],
   },
 )
-const emit = defineEmits<{ select: [ref: string]; cut: [at: number] }>()
+const emit = defineEmits<{ select: [ref: string]; cut: [at: number]; flag: [number: number] }>()
 
 const frame = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(frame)
@@ -50,6 +64,7 @@ const pointsOf = (shape: Shape): DrawnPoint[] =>
   shape.kind === 'outline' ? shape.points : shape.kind === 'label' ? [shape.at] : [shape.from, shape.to]
 
 const box = computed(() => {
+  if (props.part) return { ...props.part, y: -(props.part.y + props.part.height) }
   const points = props.drawing.layers.flatMap((layer) => layer.shapes.flatMap(pointsOf)).map(at)
   if (points.length === 0) return { x: 0, y: 0, width: 1, height: 1 }
   const xs = points.map((point) => point[0])
@@ -81,6 +96,53 @@ const viewBox = computed(() => {
   return `${box.value.x - (wide - box.value.width) / 2} ${box.value.y - (high - box.value.height) / 2} ${wide} ${high}`
 })
 
+/** Where a place of the drawing lies in its frame, px from the left and the top. */
+const onScreen = ([x, y]: [number, number]): [number, number] => {
+  const wide = Math.max(40, width.value) * scale.value
+  const high = Math.max(40, height.value) * scale.value
+  return [
+    (x - box.value.x + (wide - box.value.width) / 2) / scale.value,
+    (y - box.value.y + (high - box.value.height) / 2) / scale.value,
+  ]
+}
+
+/** What is around all shapes with a reference, px in the frame. */
+function around(ref: string) {
+  const points = props.drawing.layers
+    .flatMap((layer) => layer.shapes)
+    .filter((shape) => shape.ref === ref)
+    .flatMap(pointsOf)
+    .map((point) => onScreen(at(point)))
+  if (ref === '' || points.length === 0) return null
+  const xs = points.map((point) => point[0])
+  const ys = points.map((point) => point[1])
+  const [left, top] = [Math.min(...xs), Math.min(...ys)]
+  return { left, top, width: Math.max(...xs) - left, height: Math.max(...ys) - top }
+}
+const chosen = computed(() => (props.selected === undefined ? null : around(props.selected)))
+
+/** Flags of one place stand side by side, on it and inside the frame. */
+const placed = computed(() => {
+  const taken: Record<string, number> = {}
+  return props.flags.flatMap((flag) => {
+    const place = flag.refs.map(around).find((one) => one !== null)
+    if (!place) return []
+    const key = `${Math.round(place.left)} ${Math.round(place.top)}`
+    taken[key] = (taken[key] ?? 0) + 1
+    const x = place.left + place.width / 2 + 34 * (taken[key] - 1)
+    const y = place.top + Math.min(place.height / 2, 40)
+    return [
+      {
+        ...flag,
+        style: {
+          left: `${Math.max(18, Math.min(width.value - 18, x))}px`,
+          top: `${Math.max(18, Math.min(height.value - 18, y))}px`,
+        },
+      },
+    ]
+  })
+})
+
 const path = (points: DrawnPoint[], closed: boolean) =>
   `M${points.map((point) => at(point).join(' ')).join('L')}${closed ? 'Z' : ''}`
 
@@ -103,6 +165,12 @@ const ticks = (from: DrawnPoint, to: DrawnPoint) => {
 
 /** Letters of the drawing are about this wide for their size, px. */
 const LETTER = 8.2
+
+/** A plate on which a dimension stands, so that no line runs through it; px. */
+const plate = (text: string) => {
+  const width = text.length * LETTER + 10
+  return { x: -width / 2, y: -10, width, height: 20 }
+}
 
 /** A text that would run out of its place is shortened, then left out. */
 function fitting(shape: Extract<Shape, { kind: 'label' }>): string {
@@ -202,14 +270,13 @@ const slant = (from: DrawnPoint, to: DrawnPoint) => {
                 :transform="`translate(${at(shape.to).join(' ')}) scale(${scale}) rotate(${slant(shape.from, shape.to)})`"
               />
             </g>
-            <text
+            <g
               v-if="shape.text && showsText(shape)"
               :transform="`translate(${middle(shape.from, shape.to).join(' ')}) scale(${scale})${isUpright(shape.from, shape.to) ? ' rotate(-90)' : ''}`"
-              text-anchor="middle"
-              dy="5"
             >
-              {{ shape.text }}
-            </text>
+              <rect class="plate" v-bind="plate(shape.text)" />
+              <text text-anchor="middle" dy="5">{{ shape.text }}</text>
+            </g>
           </template>
           <text
             v-else-if="shape.text && showsText(shape)"
@@ -226,11 +293,26 @@ const slant = (from: DrawnPoint, to: DrawnPoint) => {
         <path :d="`M${cut.at} ${box.y}v${box.height}`" />
       </g>
     </svg>
+    <button
+      v-for="flag in placed"
+      :key="flag.number"
+      type="button"
+      class="flag"
+      :class="flag.severity"
+      :style="flag.style"
+      :aria-label="`${flag.number}: ${flag.label}`"
+      :title="flag.label"
+      @click="emit('flag', flag.number)"
+    >
+      {{ flag.number }}
+    </button>
+    <slot v-if="chosen" name="beside" :around="chosen" :width="width" :height="height" />
   </figure>
 </template>
 
 <style scoped>
 .drawing {
+  position: relative;
   width: 100%;
   height: 100%;
   min-height: 0;
@@ -421,6 +503,9 @@ g.cell.selected.clashing path {
 g.board.selected path:first-child {
   fill: var(--chalk-wash);
 }
+rect.plate {
+  fill: var(--card);
+}
 text {
   fill: var(--ink);
   font: 600 14px var(--mono);
@@ -434,6 +519,31 @@ g.label text {
 }
 g.selected text {
   fill: var(--chalk);
+}
+.flag {
+  position: absolute;
+  width: 26px;
+  height: 26px;
+  padding: 0;
+  border: 2px solid var(--card);
+  border-radius: 50%;
+  background: var(--soft);
+  color: var(--card);
+  font: 700 14px/1 var(--sans);
+  transform: translate(-50%, -50%);
+  cursor: pointer;
+}
+/* As large to a thumb as anything else. */
+.flag::after {
+  position: absolute;
+  inset: -10px;
+  content: '';
+}
+.flag.clash {
+  background: var(--brick);
+}
+.flag.warning {
+  background: var(--ochre);
 }
 .small path {
   stroke-width: 0.8px;

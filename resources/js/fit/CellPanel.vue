@@ -8,7 +8,7 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import ChoiceRow from './ChoiceRow.vue'
 import UnitPanel from './UnitPanel.vue'
-import UnitSelect from './UnitSelect.vue'
+import UnitTiles from './UnitTiles.vue'
 import type { useLayout } from './useLayout'
 import { useUnits } from './useUnits'
 
@@ -17,7 +17,7 @@ const props = defineProps<{ station: FitStation; layout: ReturnType<typeof useLa
 const job = useJob()
 const words = useVocabulary()
 const { of } = useUnits()
-const { run, cell, bay, tier, place, actions, set, act, isShare } = props.layout
+const { run, cell, bay, tier, place, set, act, isShare } = props.layout
 const unit = computed(() => job.job?.unit ?? 'mm')
 const box = computed(() => run.value?.boxes.find((one) => one.id === cell.value?.box) ?? null)
 
@@ -72,22 +72,11 @@ async function setFront(kind: string): Promise<void> {
       <h2>{{ box ? `Box ${box.mark}` : cell.holds.label }}</h2>
       <span class="soft">{{ title }} · {{ share }}</span>
     </header>
-    <div class="actions">
-      <Button
-        v-for="action in actions"
-        :key="action.key"
-        severity="secondary"
-        outlined
-        size="small"
-        :disabled="!action.can"
-        @click="action.does()"
-      >
-        {{ action.label }} <kbd>{{ action.key.toUpperCase() }}</kbd>
-      </Button>
-    </div>
-    <UnitSelect
-      label="Holds"
+    <UnitTiles
+      label="Inside"
       name="What it holds"
+      list="tiers"
+      :tier="tier.id"
       :kind="cell.holds.kind"
       :families="['inside', 'cell']"
       @change="set(field(`tiers.${tier.id}.holds`), $event)"
@@ -97,11 +86,14 @@ async function setFront(kind: string): Promise<void> {
     </p>
     <UnitPanel :holds="cell.holds" :path="field(`tiers.${tier.id}`)" />
     <template v-if="cell.boxed">
-      <UnitSelect
+      <UnitTiles
         label="In front"
+        name="In front"
+        list="fronts"
+        :tier="tier.id"
         :kind="cell.front?.holds.kind ?? 'nothing'"
         :families="['front']"
-        nothing="nothing"
+        nothing="Open"
         @change="setFront"
       />
       <UnitPanel v-if="cell.front" :holds="cell.front.holds" :path="field(`fronts.${cell.front.id}`)" />
@@ -225,20 +217,6 @@ header {
   gap: 2px 12px;
   align-items: baseline;
   justify-content: space-between;
-}
-.actions {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 6px;
-  margin: 8px 0 10px;
-}
-.actions :deep(.p-button:not(:disabled)) {
-  color: var(--ink);
-  border-color: var(--line-strong);
-}
-.actions :deep(.p-button) {
-  justify-content: space-between;
-  min-height: 40px;
 }
 .option {
   padding: 6px 0;

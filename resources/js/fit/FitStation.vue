@@ -10,7 +10,14 @@ import Button from 'primevue/button'
 import Select from 'primevue/select'
 import SelectButton from 'primevue/selectbutton'
 import Slider from 'primevue/slider'
-import { computed, ref, watch } from 'vue'
+import Tab from 'primevue/tab'
+import TabList from 'primevue/tablist'
+import TabPanel from 'primevue/tabpanel'
+import TabPanels from 'primevue/tabpanels'
+import Tabs from 'primevue/tabs'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import CellCommands from './CellCommands.vue'
 import CellPanel from './CellPanel.vue'
 import GapLedger from './GapLedger.vue'
 import GoingIn from './GoingIn.vue'
@@ -18,22 +25,25 @@ import RunPanel from './RunPanel.vue'
 import SurfacePanel from './SurfacePanel.vue'
 import StartingLayouts from './StartingLayouts.vue'
 import TemplateMenu from './TemplateMenu.vue'
+import { useFlags } from './useFlags'
 import { useLayout } from './useLayout'
+
+/** Three dimensions are fetched when somebody looks at them. */
+const RoundView = defineAsyncComponent(() => import('@/round/RoundView.vue'))
 
 const job = useJob()
 const station = job.station('fit')
 const exaggeration = useLocalStorage('incastro.fit.exaggeration', 4)
 const layout = useLayout(station)
-const { run, selected, openRun } = layout
+const { run, selected, openRun, actions } = layout
 
 const VIEWS = [
-  { value: 'elevation', label: 'Elevation' },
+  { value: 'wall', label: 'Wall' },
   { value: 'plan', label: 'Plan' },
   { value: 'section', label: 'Section' },
-  { value: 'solid', label: 'Solid' },
-  { value: 'apart', label: 'Apart' },
+  { value: 'round', label: 'Round' },
 ]
-const view = ref('elevation')
+const view = ref('wall')
 const cutAt = ref(0)
 /** A section is first cut through the selected bay, not where two boxes meet; then wherever its line is dragged. */
 watch([view, run], ([, now], [before, old]) => {
@@ -45,12 +55,30 @@ watch([view, run], ([, now], [before, old]) => {
 })
 
 const findings = computed(() => station.value?.findings ?? [])
-const clashes = computed(() => findings.value.filter((finding) => finding.severity !== 'note'))
+const serious = computed(() => findings.value.filter((finding) => finding.severity !== 'note'))
 const notes = computed(() => findings.value.filter((finding) => finding.severity === 'note'))
 const clashing = computed(() =>
   findings.value
     .filter((finding) => finding.severity === 'clash')
     .flatMap((finding) => [finding.place, ...finding.related]),
+)
+const { flags, opened: openFinding } = useFlags(serious, run)
+
+const leaf = ref('cell')
+const edges = computed(() => run.value?.edges ?? [])
+/** What is pressed opens its leaf: an edge that of the gaps, a flag and the verdict that of the findings. */
+function openFlag(number: number): void {
+  openFinding.value = number
+  leaf.value = 'findings'
+}
+/** The verdict leads here. */
+const route = useRoute()
+watch(
+  () => route.query.leaf,
+  (asked) => {
+    if (asked === 'findings') openFlag(1)
+  },
+  { immediate: true },
 )
 
 /** The line is dragged smoothly; a section is asked for where it rests a moment. */
@@ -72,12 +100,12 @@ const other = useQuery({
       'GET',
       `/api/spaces/${job.space?.id}/view?${new URLSearchParams({ view: view.value, run: run.value?.id ?? '', at: String(cutSettled.value) })}`,
     ),
-  enabled: computed(() => view.value !== 'elevation' && run.value !== null),
+  enabled: computed(() => (view.value === 'plan' || view.value === 'section') && run.value !== null),
   placeholderData: (before: Drawing | undefined) => before,
   shallow: true,
 })
 const drawing = computed(() =>
-  view.value === 'elevation' ? (run.value?.drawing ?? null) : (other.data.value ?? null),
+  view.value === 'wall' ? (run.value?.drawing ?? null) : (other.data.value ?? null),
 )
 const runs = computed(
   () =>
@@ -87,22 +115,26 @@ const runs = computed(
     })) ?? [],
 )
 
-/** A box, a mark or a dimension stands for the cell it belongs to. */
+/** A box, a mark or a dimension stands for the cell it belongs to; a press shows its leaf. */
 function select(ref: string): void {
   const cells = run.value?.cells ?? []
   const id = ref.replace(/^(name|tier):/, '')
-  selected.value =
+  const cell =
     cells.find((cell) => cell.id === id)?.id ??
-    cells.find((cell) => cell.box === id || cell.bay === ref.replace(/^bay:/, ''))?.id ??
-    (/^(left|right|top|foot|back):/.test(ref) ? ref : selected.value)
+    cells.find((cell) => cell.box === id || cell.bay === ref.replace(/^bay:/, ''))?.id
+  const isEdge = /^(left|right|top|foot|back):/.test(ref)
+  if (cell || isEdge) {
+    selected.value = cell ?? ref
+    leaf.value = cell ? 'cell' : 'gaps'
+  }
 }
 </script>
 
 <template>
   <div v-if="station && !station.ready" class="card waits">
     <h2>Nothing can be fitted yet</h2>
-    <p v-for="finding in clashes" :key="finding.code + finding.place">{{ finding.sentence }}</p>
-    <p v-if="clashes.length === 0">
+    <p v-for="finding in serious" :key="finding.code + finding.place">{{ finding.sentence }}</p>
+    <p v-if="serious.length === 0">
       The space is not known: heights, depths and at least one width are needed.
     </p>
     <RouterLink :to="`/jobs/${job.job?.id}/measure`">Go on measuring <kbd>1</kbd></RouterLink>
@@ -128,16 +160,35 @@ function select(ref: string): void {
           aria-label="Run"
           @update:model-value="openRun = $event"
         />
-        <TemplateMenu class="right" :run="run.id" />
+        <div v-if="view === 'wall' || view === 'section'" class="slider">
+          <span id="crooked-fit"
+            >crookedness <span class="measure">×{{ exaggeration }}</span></span
+          >
+          <Slider v-model="exaggeration" :min="1" :max="20" aria-labelledby="crooked-fit" />
+        </div>
+        <TemplateMenu :run="run.id" />
       </div>
-      <DrawingView
-        v-if="drawing"
-        :drawing="drawing"
-        :exaggeration="view === 'elevation' || view === 'section' ? exaggeration : 1"
+      <RoundView
+        v-if="view === 'round'"
+        :run="run.id"
+        :exaggeration="exaggeration"
         :selected="selected"
-        :clashing="clashing"
         @select="select"
       />
+      <DrawingView
+        v-else-if="drawing"
+        :drawing="drawing"
+        :exaggeration="view === 'plan' ? 1 : exaggeration"
+        :selected="selected"
+        :clashing="clashing"
+        :flags="view === 'wall' ? flags : []"
+        @select="select"
+        @flag="openFlag"
+      >
+        <template v-if="view === 'wall'" #beside="place">
+          <CellCommands v-if="layout.cell.value" v-bind="place" :actions="actions" />
+        </template>
+      </DrawingView>
       <p v-else role="status" class="soft">Drawing …</p>
       <DrawingView
         v-if="view === 'section' && run.drawing"
@@ -147,14 +198,8 @@ function select(ref: string): void {
         :cut="{ at: cutAt, from: run.from, to: run.to }"
         @cut="cutAt = $event"
       />
-      <div v-if="view === 'elevation'" class="slider">
-        <span id="crooked-fit"
-          >Crookedness <span class="measure">×{{ exaggeration }}</span></span
-        >
-        <Slider v-model="exaggeration" :min="1" :max="20" aria-labelledby="crooked-fit" />
-      </div>
-      <div v-else-if="view === 'section'" class="slider">
-        <span id="cut-at">Cut through here</span>
+      <div v-if="view === 'section'" class="slider low">
+        <span id="cut-at">cut through here</span>
         <Slider
           v-model="cutAt"
           :min="Math.round(run.from)"
@@ -164,31 +209,48 @@ function select(ref: string): void {
         />
       </div>
     </section>
-    <aside class="side">
-      <FindingList :findings="clashes" label="What clashes" />
-      <CellPanel :station="station" :layout="layout" />
-      <RunPanel :station="station" :layout="layout" />
-      <SurfacePanel :station="station" :layout="layout" />
-      <GoingIn :carried="station.carried" />
-      <section class="card notes">
-        <h3>Mind</h3>
-        <FindingList :findings="notes" label="Mind" />
-      </section>
-      <Button
-        text
-        label="Start from another layout"
-        @click="layout.set('layout', { runs: [], members: [], closings: {}, openings: [] })"
-      />
-    </aside>
-    <GapLedger v-if="run.edges.length > 0" v-model:selected="selected" class="ledger" :edges="run.edges" />
+    <Tabs v-model:value="leaf" class="card side">
+      <TabList aria-label="About the furniture">
+        <Tab value="cell">Cell</Tab>
+        <Tab value="gaps"
+          >Gaps <span class="count">{{ edges.length }}</span></Tab
+        >
+        <Tab value="findings"
+          >Findings <span class="count" :class="serious[0]?.severity">{{ serious.length || '' }}</span></Tab
+        >
+      </TabList>
+      <TabPanels>
+        <TabPanel value="cell">
+          <CellPanel :station="station" :layout="layout" />
+          <RunPanel :station="station" :layout="layout" />
+          <SurfacePanel :station="station" :layout="layout" />
+          <Button
+            text
+            label="Start from another layout"
+            @click="layout.set('layout', { runs: [], members: [], closings: {}, openings: [] })"
+          />
+        </TabPanel>
+        <TabPanel value="gaps">
+          <GapLedger v-model:selected="selected" :edges="edges" />
+        </TabPanel>
+        <TabPanel value="findings">
+          <p v-if="serious.length === 0" class="settled">Nothing clashes, and nothing warns.</p>
+          <FindingList v-model:opened="openFinding" numbered :findings="serious" label="What clashes" />
+          <GoingIn :carried="station.carried" />
+          <section v-if="notes.length > 0" class="notes">
+            <h3>Mind</h3>
+            <FindingList :findings="notes" label="Mind" />
+          </section>
+        </TabPanel>
+      </TabPanels>
+    </Tabs>
   </div>
 </template>
 
 <style scoped>
 .fit-station {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 340px;
-  grid-template-rows: minmax(0, 1fr) auto;
+  grid-template-columns: minmax(0, 1fr) 356px;
   gap: 14px;
   height: 100%;
 }
@@ -197,16 +259,13 @@ function select(ref: string): void {
   display: flex;
   flex-direction: column;
   min-height: 0;
-  padding: 8px;
+  padding: 8px 8px 4px;
 }
 .bar {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: 8px 14px;
   align-items: center;
-}
-.bar .right {
-  margin-left: auto;
 }
 .drawing-card :deep(.drawing) {
   flex: 1;
@@ -223,26 +282,63 @@ function select(ref: string): void {
   background: var(--card);
 }
 .slider {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  margin-left: auto;
+  color: var(--soft);
+}
+.slider :deep(.p-slider) {
+  width: 110px;
+}
+.slider.low {
   position: absolute;
   bottom: 14px;
   left: 14px;
-  display: grid;
-  gap: 12px;
-  width: 170px;
-  padding: 8px 16px 18px;
+  padding: 10px 16px;
   border: 1px solid var(--line);
   border-radius: 10px;
   background: var(--card);
 }
 .side {
-  position: relative;
-  display: grid;
-  grid-row: 1 / 3;
-  grid-column: 2;
-  align-content: start;
-  gap: 12px;
+  display: flex;
+  flex-direction: column;
   min-height: 0;
+  padding: 6px 0 0;
+}
+.side :deep(.p-tabpanels) {
+  position: relative;
+  flex: 1;
+  min-height: 0;
+  padding: 0;
   overflow: auto;
+  background: none;
+}
+.side :deep(.p-tablist-tab-list),
+.side :deep(.p-tablist) {
+  background: none;
+}
+.side :deep(.p-tab) {
+  padding: 10px 16px;
+}
+.side :deep(.p-tabpanel > section) {
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  border-radius: 0;
+  background: none;
+}
+.count {
+  color: var(--soft);
+}
+.count.clash {
+  color: var(--brick);
+}
+.count.warning {
+  color: var(--ochre);
+}
+.settled {
+  margin: 14px 16px;
+  color: var(--moss);
 }
 .notes {
   padding: 12px 4px;
@@ -250,11 +346,6 @@ function select(ref: string): void {
 }
 .notes h3 {
   padding: 0 14px 4px;
-}
-.ledger {
-  position: relative;
-  max-height: min(236px, 32vh);
-  overflow: auto;
 }
 .waits {
   align-self: start;
@@ -264,16 +355,14 @@ function select(ref: string): void {
     display: flex;
     flex-direction: column;
     height: auto;
+    padding-bottom: 64px;
   }
-  .side {
+  .side :deep(.p-tabpanels) {
     overflow: visible;
   }
   .drawing-card :deep(.drawing) {
     flex: none;
-    height: min(420px, 100vw);
-  }
-  .ledger {
-    max-height: none;
+    height: min(440px, 108vw);
   }
   .bar :deep(.p-togglebutton) {
     padding: 4px 2px;
@@ -282,7 +371,7 @@ function select(ref: string): void {
   .bar :deep(.p-togglebutton-content) {
     padding: 8px;
   }
-  .slider,
+  .slider.low,
   .drawing-card :deep(.where) {
     position: static;
     width: auto;

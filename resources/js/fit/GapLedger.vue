@@ -51,8 +51,8 @@ const ask = (edge: Edge) => {
 </script>
 
 <template>
-  <section class="card ledger">
-    <table>
+  <section class="ledger">
+    <table class="edges">
       <thead>
         <tr>
           <th scope="col">Edge</th>
@@ -162,54 +162,57 @@ const ask = (edge: Edge) => {
 </template>
 
 <style scoped>
-.card {
+.ledger {
   padding: 4px 16px;
 }
-table {
+.edges {
   width: 100%;
-  border-collapse: collapse;
 }
-th,
-td {
-  padding: 2px 12px 2px 0;
+.edges thead {
+  position: absolute;
+  overflow: hidden;
+  width: 1px;
+  height: 1px;
+  clip-path: inset(50%);
+}
+/* A line of its own for each edge, and under it how it is closed and why. */
+.edges tr {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 2px 12px;
+  padding: 10px 0;
   border-bottom: 1px solid var(--line);
-  text-align: left;
+  cursor: pointer;
 }
-tr:last-child > * {
+.edges tr:last-child {
   border-bottom: 0;
 }
-thead th {
-  color: var(--soft);
-  font-weight: 400;
-  font-size: 15px;
+.edges th {
+  font-weight: 600;
+  text-align: left;
 }
-tbody th {
-  min-width: 140px;
-  font-weight: 400;
-  line-height: 1.3;
+.edges th,
+.edges td {
+  padding: 0;
 }
-td :deep(.p-select) {
-  width: 200px;
+.edges td:nth-of-type(n + 2) {
+  grid-column: 1 / -1;
 }
-td :deep(.p-button) {
-  white-space: nowrap;
+.edges :deep(.p-select) {
+  width: 100%;
 }
-.selected {
+.edges :deep(.p-button) {
+  padding: 4px 8px;
+}
+.edges .selected {
+  margin: 0 -16px;
+  padding: 10px 16px;
   background: var(--chalk-wash);
 }
 .reason {
-  min-width: 190px;
-  font-size: 14px;
-  line-height: 1.25;
-}
-td:last-child {
-  white-space: nowrap;
-}
-td :deep(.p-button) {
-  padding: 4px 8px;
-}
-.ledger {
-  overflow: auto;
+  color: var(--soft);
+  font-size: 15px;
+  line-height: 1.3;
 }
 dl {
   display: grid;
@@ -222,32 +225,14 @@ dd {
   text-align: right;
 }
 .stations {
+  width: 100%;
   margin-top: 16px;
+  border-collapse: collapse;
 }
-@media (max-width: 900px) {
-  thead {
-    display: none;
-  }
-  tr {
-    display: grid;
-    grid-template-columns: 1fr auto;
-    gap: 2px 12px;
-    padding: 10px 0;
-    border-bottom: 1px solid var(--line);
-  }
-  tr:last-child {
-    border-bottom: 0;
-  }
-  th,
-  td {
-    padding: 2px 0;
-    border: 0;
-  }
-  td:nth-of-type(n + 2) {
-    grid-column: 1 / -1;
-  }
-  td :deep(.p-select) {
-    width: 100%;
-  }
+.stations th,
+.stations td {
+  padding: 4px 12px 4px 0;
+  border-bottom: 1px solid var(--line);
+  text-align: left;
 }
 </style>

@@ -9,6 +9,8 @@ import { computed, ref, watch, type Ref } from 'vue'
 export interface LayoutAction {
   key: string
   label: string
+  /** What it stands under beside the cell; what has none stands among the others. */
+  group?: string
   does: () => void
   can: boolean
 }
@@ -73,15 +75,15 @@ export function useLayout(station: Ref<FitStation | null>) {
     // A bay that is alone has all shares, whatever its weight.
     const weighs = has && bays > 1 && isShare(bay.value?.size ?? { share: 1 })
     return [
-      { key: 'v', label: 'Split bay', does: onCell('split-bay'), can: has },
-      { key: 'h', label: 'Split tier', does: onCell('split-tier'), can: has },
-      { key: 'j', label: 'Join bay', does: onCell('remove-bay'), can: has && bays > 1 },
-      { key: 'k', label: 'Join tier', does: onCell('remove-tier'), can: has && tiers > 1 },
-      { key: ']', label: 'Wider', does: () => weigh(1), can: weighs },
-      { key: '[', label: 'Narrower', does: () => weigh(-1), can: weighs },
+      { key: 'v', label: 'Split bay', group: 'split', does: onCell('split-bay'), can: has },
+      { key: 'h', label: 'Split tier', group: 'split', does: onCell('split-tier'), can: has },
+      { key: 'j', label: 'Join bay', group: 'join', does: onCell('remove-bay'), can: has && bays > 1 },
+      { key: 'k', label: 'Join tier', group: 'join', does: onCell('remove-tier'), can: has && tiers > 1 },
+      { key: ']', label: 'Wider', group: 'size', does: () => weigh(1), can: weighs },
+      { key: '[', label: 'Narrower', group: 'size', does: () => weigh(-1), can: weighs },
       { key: 's', label: 'Swap right', does: onCell('swap-bay'), can: has && place.value.bay < bays - 1 },
       { key: 'u', label: 'Swap up', does: onCell('swap-tier'), can: has && place.value.tier < tiers - 1 },
-      { key: 'c', label: 'Copy bay', does: onCell('copy-bay'), can: has },
+      { key: 'c', label: 'Copy bay', group: 'copy', does: onCell('copy-bay'), can: has },
       {
         key: 'm',
         label: 'Mirror',

@@ -2,24 +2,21 @@
 import type { Finding } from '@/api/types'
 import { computed, ref } from 'vue'
 import FindingCard from './FindingCard.vue'
+import { orderly } from './findings'
 
-/** Findings, one line each, the most serious first and each once; a press opens one with its ways out. */
-const props = defineProps<{ findings: Finding[]; label: string }>()
+/** Findings, one line each, the most serious first and each once; a press opens one with its ways out. `opened` is its number. */
+const props = defineProps<{ findings: Finding[]; label: string; numbered?: boolean }>()
+const opened = defineModel<number | null>('opened', { default: null })
 
 /** So many lines stand there before the rest is asked for. */
 const MOST = 4
-const SERIOUS = ['clash', 'warning', 'note']
-
 const all = ref(false)
-const opened = ref<string | null>(null)
 
-const lines = computed(() =>
-  [...new Map(props.findings.map((finding) => [finding.sentence, finding])).values()].sort(
-    (a, b) => SERIOUS.indexOf(a.severity) - SERIOUS.indexOf(b.severity),
-  ),
-)
+const lines = computed(() => orderly(props.findings))
 const shown = computed(() =>
-  all.value || lines.value.length <= MOST + 1 ? lines.value : lines.value.slice(0, MOST),
+  all.value || lines.value.length <= MOST + 1 || (opened.value ?? 0) > MOST
+    ? lines.value
+    : lines.value.slice(0, MOST),
 )
 const key = (finding: Finding) => `${finding.code} ${finding.place}`
 
@@ -29,19 +26,19 @@ const words: Record<string, string> = { clash: 'Clash', warning: 'Warning', note
 
 <template>
   <ul v-if="lines.length > 0" class="findings" :aria-label="label">
-    <li v-for="finding in shown" :key="key(finding)" class="finding" :class="finding.severity">
+    <li v-for="(finding, i) in shown" :key="key(finding)" class="finding" :class="finding.severity">
       <button
         type="button"
         class="line"
-        :aria-expanded="opened === key(finding)"
-        @click="opened = opened === key(finding) ? null : key(finding)"
+        :aria-expanded="opened === i + 1"
+        @click="opened = opened === i + 1 ? null : i + 1"
       >
-        <span class="sign" role="img" :aria-label="words[finding.severity]">{{
-          signs[finding.severity]
+        <span class="sign" :class="{ number: numbered }" role="img" :aria-label="words[finding.severity]">{{
+          numbered ? i + 1 : signs[finding.severity]
         }}</span>
         <span class="sentence">{{ finding.sentence }}</span>
       </button>
-      <FindingCard v-if="opened === key(finding)" :finding="finding" bare />
+      <FindingCard v-if="opened === i + 1" :finding="finding" bare />
     </li>
     <li v-if="shown.length < lines.length">
       <button type="button" class="line more" @click="all = true">
@@ -81,6 +78,21 @@ const words: Record<string, string> = { clash: 'Clash', warning: 'Warning', note
 .sign {
   font-weight: 700;
   text-align: center;
+}
+.number {
+  width: 22px;
+  border-radius: 50%;
+  color: var(--card);
+  font-size: 14px;
+  line-height: 22px;
+}
+.clash .number {
+  background: var(--brick);
+  color: var(--card);
+}
+.warning .number {
+  background: var(--ochre);
+  color: var(--card);
 }
 .sentence {
   overflow: hidden;

@@ -87,7 +87,14 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
           @update:model-value="(space: string) => job.load(id, current, space)"
         />
         <p class="verdict" :class="job.answer?.verdict.state" role="status">
-          <span class="dot" aria-hidden="true"></span>{{ job.answer?.verdict.sentence }}
+          <span class="dot" aria-hidden="true"></span>
+          <RouterLink
+            v-if="['clash', 'warning'].includes(job.answer?.verdict.state ?? '')"
+            :to="`/jobs/${id}/fit?leaf=findings`"
+            title="Opens what was found"
+            >{{ job.answer?.verdict.sentence }}</RouterLink
+          >
+          <template v-else>{{ job.answer?.verdict.sentence }}</template>
         </p>
       </template>
       <template #tools>
@@ -182,6 +189,11 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
   min-width: 0;
   margin: 0 8px;
   font-weight: 600;
+}
+.verdict a {
+  color: inherit;
+  text-decoration-color: var(--line-strong);
+  text-underline-offset: 4px;
 }
 .dot {
   flex: none;

@@ -116,7 +116,7 @@ function addStock(material: MaterialEntry): void {
     />
     <template v-if="one.kind !== 'sheet'">
       <LengthField
-        label="Its width"
+        :label="`Width of the ${one.kind}`"
         :text="one.width?.typed ?? ''"
         :unit="unit"
         :refused="refused(`materials.${one.id}.width`)"

@@ -1,0 +1,393 @@
+import {
+  AmbientLight,
+  BufferAttribute,
+  BufferGeometry,
+  Color,
+  DirectionalLight,
+  DoubleSide,
+  EdgesGeometry,
+  Group,
+  LineBasicMaterial,
+  LineSegments,
+  Matrix4,
+  Mesh,
+  MeshBasicMaterial,
+  MeshLambertMaterial,
+  PerspectiveCamera,
+  Quaternion,
+  Raycaster,
+  Scene,
+  Vector2,
+  Vector3,
+  WebGLRenderer,
+} from 'three'
+import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
+import type { Round, RoundPiece, SolidParts } from './types'
+
+/** Metres, y up, as three and glTF have it; places come in mm with z up. */
+const vector = ([x, y, z]: readonly [number, number, number]) => new Vector3(x / 1000, z / 1000, -y / 1000)
+
+export interface Colours {
+  paper: string
+  ink: string
+  birch: string
+  face: string
+  back: string
+  chalk: string
+  wall: string
+}
+
+/** What one piece is in the two shared buffers. */
+interface Part {
+  piece: RoundPiece
+  from: number
+  count: number
+  linesFrom: number
+  linesCount: number
+}
+
+/** Triangles of convex parts, as a flat list of places. */
+function triangles(solid: SolidParts): Vector3[] {
+  return solid.flatMap((part) => {
+    const at = part.at.map(vector)
+    return part.faces.flatMap((face) =>
+      face
+        .slice(2)
+        .flatMap((_, i) => [face[0] ?? 0, face[i + 1] ?? 0, face[i + 2] ?? 0])
+        .map((corner) => at[corner] ?? new Vector3()),
+    )
+  })
+}
+
+function geometryOf(solid: SolidParts): BufferGeometry {
+  const geometry = new BufferGeometry().setFromPoints(triangles(solid))
+  geometry.computeVertexNormals()
+  return geometry
+}
+
+/**
+ * The furniture in its room. All pieces share one mesh and one set of edges, whose places are written anew when something
+ * opens, comes apart or is hidden: two calls to the renderer, however many there are. It draws only when something changes.
+ */
+export class Stage {
+  private readonly renderer: WebGLRenderer
+  private readonly scene = new Scene()
+  private readonly camera = new PerspectiveCamera(38, 1, 0.05, 60)
+  private readonly controls: OrbitControls
+  private readonly light = new DirectionalLight(0xffffff, 1.7)
+  private parts: Part[] = []
+  private rest = new Float32Array()
+  private restLines = new Float32Array()
+  private body: Mesh<BufferGeometry, MeshLambertMaterial> | null = null
+  private lines: LineSegments<BufferGeometry, LineBasicMaterial> | null = null
+  private room = new Group()
+  private isAsked = false
+  private round: Round | null = null
+  private state = { open: 0, apart: 0, exaggeration: 1, walls: true }
+  private hidden = new Set<string>()
+  private selected = new Set<string>()
+
+  constructor(
+    private readonly canvas: HTMLCanvasElement,
+    private readonly colours: Colours,
+  ) {
+    this.renderer = new WebGLRenderer({ canvas, antialias: true, preserveDrawingBuffer: true })
+    this.renderer.setPixelRatio(Math.min(2, devicePixelRatio))
+    this.scene.background = new Color(colours.paper)
+    this.scene.add(new AmbientLight(0xffffff, 1.6), this.light, this.room)
+    this.controls = new OrbitControls(this.camera, canvas)
+    this.controls.enableDamping = false
+    this.controls.addEventListener('change', () => this.ask())
+  }
+
+  /** Drawn with the next frame, once, however often it is asked for. */
+  private ask(): void {
+    if (this.isAsked) return
+    this.isAsked = true
+    requestAnimationFrame(() => {
+      this.isAsked = false
+      this.draw()
+    })
+  }
+
+  draw(): void {
+    this.light.position.copy(this.camera.position).add(new Vector3(0.6, 1.4, 0.4))
+    this.renderer.render(this.scene, this.camera)
+  }
+
+  resize(width: number, height: number): void {
+    this.renderer.setSize(width, height, false)
+    this.camera.aspect = width / Math.max(1, height)
+    this.camera.updateProjectionMatrix()
+    this.ask()
+  }
+
+  show(round: Round, keepsView: boolean): void {
+    this.round = round
+    this.build(round)
+    this.buildRoom()
+    this.place()
+    if (!keepsView) this.look()
+  }
+
+  /** From the front and a little from the right and above, everything in sight. */
+  look(): void {
+    const geometry = this.body?.geometry
+    if (!geometry) return
+    geometry.computeBoundingSphere()
+    const around = geometry.boundingSphere
+    if (!around) return
+    const wall = this.front()
+    const right = new Vector3().crossVectors(new Vector3(0, 1, 0), wall)
+    const far = (around.radius * 0.92) / Math.sin((this.camera.fov * Math.PI) / 360)
+    const from = wall
+      .clone()
+      .multiplyScalar(far * 0.86)
+      .addScaledVector(right, far * 0.42)
+      .add(new Vector3(0, far * 0.3, 0))
+    this.controls.target.copy(around.center)
+    this.camera.position.copy(around.center).add(from)
+    this.controls.update()
+    this.ask()
+  }
+
+  /** Which way the furniture faces: as its movements go, or its faces lie off the middle of its pieces. */
+  private front(): Vector3 {
+    const middle = new Vector3()
+    const faces = new Vector3()
+    let count = 0
+    for (const { piece } of this.parts) {
+      const at = vector(piece.solid[0]?.at[0] ?? [0, 0, 0])
+      middle.add(at)
+      if (piece.part === 'face') {
+        faces.add(at)
+        count++
+      }
+    }
+    if (count === 0) return new Vector3(0, 0, 1)
+    const way = faces.divideScalar(count).sub(middle.divideScalar(this.parts.length))
+    way.y = 0
+    return Math.abs(way.x) > Math.abs(way.z)
+      ? new Vector3(Math.sign(way.x), 0, 0)
+      : new Vector3(0, 0, Math.sign(way.z) || 1)
+  }
+
+  private build(round: Round): void {
+    this.body?.geometry.dispose()
+    this.lines?.geometry.dispose()
+    if (this.body) this.scene.remove(this.body)
+    if (this.lines) this.scene.remove(this.lines)
+    const places: number[] = []
+    const normals: number[] = []
+    const edges: number[] = []
+    this.parts = round.pieces.map((piece) => {
+      const geometry = geometryOf(piece.solid)
+      const outline = new EdgesGeometry(geometry, 20)
+      const part = {
+        piece,
+        from: places.length / 3,
+        count: geometry.getAttribute('position').count,
+        linesFrom: edges.length / 3,
+        linesCount: outline.getAttribute('position').count,
+      }
+      places.push(...geometry.getAttribute('position').array)
+      normals.push(...geometry.getAttribute('normal').array)
+      edges.push(...outline.getAttribute('position').array)
+      geometry.dispose()
+      outline.dispose()
+      return part
+    })
+    this.rest = new Float32Array(places)
+    this.restLines = new Float32Array(edges)
+    const geometry = new BufferGeometry()
+    geometry.setAttribute('position', new BufferAttribute(this.rest.slice(), 3))
+    geometry.setAttribute('normal', new BufferAttribute(new Float32Array(normals), 3))
+    geometry.setAttribute('color', new BufferAttribute(new Float32Array(places.length), 3))
+    this.body = new Mesh(geometry, new MeshLambertMaterial({ vertexColors: true, side: DoubleSide }))
+    const outline = new BufferGeometry()
+    outline.setAttribute('position', new BufferAttribute(this.restLines.slice(), 3))
+    this.lines = new LineSegments(outline, new LineBasicMaterial({ color: this.colours.ink }))
+    this.scene.add(this.body, this.lines)
+    this.paint()
+  }
+
+  private buildRoom(): void {
+    this.room.clear()
+    const round = this.round
+    if (!round) return
+    const glass = new MeshBasicMaterial({
+      color: this.colours.wall,
+      transparent: true,
+      opacity: 0.16,
+      side: DoubleSide,
+      depthWrite: false,
+    })
+    const edge = new LineBasicMaterial({ color: this.colours.ink, transparent: true, opacity: 0.45 })
+    const more = this.state.exaggeration - 1
+    const surface = (geometry: BufferGeometry) => {
+      this.room.add(new Mesh(geometry, glass), new LineSegments(new EdgesGeometry(geometry, 1), edge))
+    }
+    for (const wall of round.walls) {
+      const at = wall.grid.map((station) =>
+        station.map(([x, y, z, dx, dy]) => vector([x + more * dx, y + more * dy, z])),
+      )
+      const points = at.slice(1).flatMap((next, i) =>
+        next.slice(1).flatMap((corner, k) => {
+          const [a, b, c] = [at[i]?.[k], next[k], at[i]?.[k + 1]]
+          return a && b && c ? [a, b, corner, a, corner, c] : []
+        }),
+      )
+      surface(new BufferGeometry().setFromPoints(points))
+    }
+    const fan = (points: [number, number, number][]) =>
+      points
+        .slice(2)
+        .flatMap((last, i) => [points[0] ?? last, points[i + 1] ?? last, last])
+        .map(vector)
+    surface(new BufferGeometry().setFromPoints(fan(round.floor)))
+    const things = new MeshBasicMaterial({ color: this.colours.chalk, transparent: true, opacity: 0.5 })
+    for (const thing of round.things) this.room.add(new Mesh(geometryOf(thing.solid), things))
+    this.room.visible = this.state.walls
+  }
+
+  set(state: Partial<typeof this.state>): void {
+    const before = this.state.exaggeration
+    Object.assign(this.state, state)
+    if (this.state.exaggeration !== before) this.buildRoom()
+    this.room.visible = this.state.walls
+    this.place()
+  }
+
+  hide(keys: Iterable<string>): void {
+    this.hidden = new Set(keys)
+    this.place()
+  }
+
+  /** Pieces that are told apart from the others. */
+  mark(keys: Iterable<string>): void {
+    this.selected = new Set(keys)
+    this.paint()
+    this.ask()
+  }
+
+  private paint(): void {
+    const colours = this.body?.geometry.getAttribute('color')
+    if (!(colours instanceof BufferAttribute)) return
+    const plain = {
+      face: new Color(this.colours.face),
+      back: new Color(this.colours.back),
+      other: new Color(this.colours.birch),
+    }
+    const chosen = new Color(this.colours.chalk)
+    for (const part of this.parts) {
+      const colour = this.selected.has(part.piece.key)
+        ? chosen
+        : part.piece.part === 'face'
+          ? plain.face
+          : part.piece.part === 'back'
+            ? plain.back
+            : plain.other
+      for (let i = 0; i < part.count; i++) colours.setXYZ(part.from + i, colour.r, colour.g, colour.b)
+    }
+    colours.needsUpdate = true
+  }
+
+  /** Where a piece stands now: moved as far as it is open, then apart. */
+  private matrix(piece: RoundPiece): Matrix4 {
+    const matrix = new Matrix4()
+    const movement = piece.movement === null ? null : this.round?.movements[piece.movement]
+    if (movement && this.state.open > 0) {
+      const [from, to] = [vector(movement.from), vector(movement.to)]
+      if (movement.turns) {
+        const at = vector(movement.at)
+        const axis = new Vector3().crossVectors(from, to).normalize()
+        const turn = new Quaternion().setFromAxisAngle(axis, movement.by * this.state.open)
+        matrix
+          .makeTranslation(at)
+          .multiply(new Matrix4().makeRotationFromQuaternion(turn))
+          .multiply(new Matrix4().makeTranslation(at.negate()))
+      } else {
+        matrix.makeTranslation(to.multiplyScalar(movement.by * this.state.open))
+      }
+    }
+    const away = vector(piece.apart).multiplyScalar(this.state.apart)
+    return new Matrix4().makeTranslation(away).multiply(matrix)
+  }
+
+  private place(): void {
+    const body = this.body?.geometry.getAttribute('position')
+    const lines = this.lines?.geometry.getAttribute('position')
+    if (!(body instanceof BufferAttribute) || !(lines instanceof BufferAttribute)) return
+    const at = new Vector3()
+    const write = (
+      to: BufferAttribute,
+      rest: Float32Array,
+      from: number,
+      count: number,
+      by: Matrix4 | null,
+    ) => {
+      for (let i = from; i < from + count; i++) {
+        // What is hidden is drawn into one point.
+        if (by) at.fromArray(rest, 3 * i).applyMatrix4(by)
+        else at.set(0, -100, 0)
+        to.setXYZ(i, at.x, at.y, at.z)
+      }
+    }
+    for (const part of this.parts) {
+      const by = this.hidden.has(part.piece.key) ? null : this.matrix(part.piece)
+      write(body, this.rest, part.from, part.count, by)
+      write(lines, this.restLines, part.linesFrom, part.linesCount, by)
+    }
+    body.needsUpdate = true
+    lines.needsUpdate = true
+    this.body?.geometry.computeBoundingSphere()
+    this.lines?.geometry.computeBoundingSphere()
+    this.ask()
+  }
+
+  /** The piece at a place of the canvas, px. */
+  at(x: number, y: number): RoundPiece | null {
+    if (!this.body) return null
+    const ray = new Raycaster()
+    ray.setFromCamera(
+      new Vector2((2 * x) / this.canvas.clientWidth - 1, 1 - (2 * y) / this.canvas.clientHeight),
+      this.camera,
+    )
+    const hit = ray.intersectObject(this.body)[0]
+    const corner = 3 * (hit?.faceIndex ?? -1)
+    return this.parts.find((part) => corner >= part.from && corner < part.from + part.count)?.piece ?? null
+  }
+
+  /** Turns round the middle, and goes nearer or farther: for keys. */
+  turn(across: number, up: number, nearer: number): void {
+    const offset = this.camera.position.clone().sub(this.controls.target)
+    offset.applyAxisAngle(new Vector3(0, 1, 0), across)
+    const side = new Vector3().crossVectors(new Vector3(0, 1, 0), offset).normalize()
+    const lifted = offset.clone().applyAxisAngle(side, up)
+    if (Math.abs(lifted.clone().normalize().y) < 0.98) offset.copy(lifted)
+    this.camera.position.copy(this.controls.target).addScaledVector(offset, nearer)
+    this.controls.update()
+    this.ask()
+  }
+
+  /** The furniture as it stands now, a named mesh for each piece. */
+  async glTF(): Promise<ArrayBuffer> {
+    const { GLTFExporter } = await import('three/examples/jsm/exporters/GLTFExporter.js')
+    const all = new Group()
+    const wood = new MeshLambertMaterial({ color: this.colours.birch })
+    for (const { piece } of this.parts) {
+      const mesh = new Mesh(geometryOf(piece.solid).applyMatrix4(this.matrix(piece)), wood)
+      mesh.name = piece.mark
+      if (!this.hidden.has(piece.key)) all.add(mesh)
+    }
+    const written = await new GLTFExporter().parseAsync(all, { binary: true })
+    return written as ArrayBuffer
+  }
+
+  dispose(): void {
+    this.controls.dispose()
+    this.body?.geometry.dispose()
+    this.lines?.geometry.dispose()
+    this.renderer.dispose()
+  }
+}
