@@ -9,6 +9,7 @@ use App\Http\Controllers\FitController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\PieceController;
+use App\Http\Controllers\RuleController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SurveyController;
 use App\Http\Controllers\UnitController;
@@ -45,6 +46,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('/jobs/{job}/undo', [EditController::class, 'undo']);
         Route::post('/jobs/{job}/redo', [EditController::class, 'redo']);
         Route::get('/jobs/{job}/units', [UnitController::class, 'index']);
+        Route::get('/jobs/{job}/rules/{rule}', [RuleController::class, 'show']);
         Route::get('/jobs/{job}/export', [ExchangeController::class, 'export']);
         Route::get('/jobs/{job}/cut-sheet', [ExchangeController::class, 'cutSheet']);
     });

@@ -18,6 +18,7 @@ use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Severity;
 use Incastro\Survey\SpaceSurvey;
+use Incastro\Survey\Survey;
 
 /** What a cell would look like with another unit in it or before it: planned in this very space, with what is then found about it. */
 final readonly class CellSketches
@@ -45,17 +46,32 @@ final readonly class CellSketches
             return ['drawing' => null, 'verdict' => ['state' => 'clash', 'sentence' => $refused->getMessage()]];
         }
         $plan = $this->planner->furnished($job, $space->choosing(LayoutReader::read($choices['layout'], $job->rules), $space->things, $choices), $survey);
-        foreach ($plan->layout->runs ?? [] as $r => $run) {
+        // What closes a cell would hide what is inside it: its picture is of the open one.
+        $shown = $list === 'tiers' ? $this->opened($job, $space->choosing(LayoutReader::read($choices['layout'], $job->rules), $space->things, $choices), $survey, $tier) ?? $plan : $plan;
+        foreach ($shown->layout->runs ?? [] as $r => $run) {
             $cell = $run->cell($tier);
             if ($cell !== null && $room !== null) {
                 return [
-                    'drawing' => ScreenWriter::write((new RunDrawing($run, $plan->assemblies[$r], $room, $job->format))->small()),
+                    'drawing' => ScreenWriter::write((new RunDrawing($run, $shown->assemblies[$r], $room, $job->format))->small()),
                     'part' => self::part($cell), 'verdict' => $this->verdict($plan, $cell),
                 ];
             }
         }
 
         return ['drawing' => null, 'verdict' => ['state' => 'clash', 'sentence' => 'This cell is not there any more.']];
+    }
+
+    /** The same without what closes the cell; null where nothing does. */
+    private function opened(Job $job, Space $space, Survey $survey, string $tier): ?SpacePlan
+    {
+        $layout = $space->choices['layout'];
+        $open = array_values(array_filter($layout['fronts'], fn (array $front) => ! in_array($tier, $front['cells'], true)));
+        if (count($open) === count($layout['fronts'])) {
+            return null;
+        }
+        $choices = ['layout' => ['fronts' => $open] + $layout] + $space->choices;
+
+        return $this->planner->furnished($job, $space->choosing(LayoutReader::read($choices['layout'], $job->rules), $space->things, $choices), $survey);
     }
 
     /** @return list<Edit> */

@@ -16,7 +16,7 @@ use Incastro\Planning\SpacePlan;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\SpaceSurvey;
 
-/** The layouts that a space can be begun with, each planned in this very space: drawing, verdict, pieces and sheets. */
+/** The layouts that a space can be begun with, each planned in this very space: drawing, verdict, pieces, sheets and price. */
 final readonly class LayoutSketches
 {
     public function __construct(private Planner $planner)
@@ -35,27 +35,23 @@ final readonly class LayoutSketches
             return [];
         }
         $sketches = [];
-        foreach (StartingLayouts::names($shape->kind) as $name => $label) {
+        foreach (StartingLayouts::recipes($shape->kind) as $name => [$label, $purpose]) {
             $document = $starting->named($name);
             if ($document === null) {
                 continue;
             }
             $choices = ['layout' => $document] + $space->choices;
             $plan = $this->planner->furnished($job, $space->choosing(LayoutReader::read($document, $job->rules), $space->things, $choices), $survey);
+            $cut = $this->planner->cut($job, $plan->pieces(), true);
             $sketches[] = [
-                'name' => $name, 'label' => $label,
+                'name' => $name, 'label' => $label, 'purpose' => $purpose->label(),
                 'verdict' => ['state' => $plan->verdict->state, 'sentence' => $plan->verdict->sentence],
-                'pieces' => count($plan->pieces()), 'sheets' => $this->sheets($job, $plan),
+                'pieces' => count($plan->pieces()), 'sheets' => count($cut->sheets->sheets), 'price' => round($cut->price(), 2), 'currency' => $job->currency,
                 'drawings' => array_map(ScreenWriter::write(...), $this->drawings($job, $plan, $room)),
             ];
         }
 
         return $sketches;
-    }
-
-    private function sheets(Job $job, SpacePlan $plan): int
-    {
-        return count($this->planner->cut($job, $plan->pieces())->sheets->sheets);
     }
 
     /** @return list<Drawing> its first run, and where it has more than one all of them from above */

@@ -8,6 +8,7 @@ use Incastro\Check\Carried;
 use Incastro\Check\Step;
 use Incastro\Drawing\RunDrawing;
 use Incastro\Drawing\ScreenWriter;
+use Incastro\Drawing\ScribeDrawing;
 use Incastro\Drawing\SurfaceDrawing;
 use Incastro\Fit\Box;
 use Incastro\Fit\Closing\Closing;
@@ -157,6 +158,7 @@ final readonly class FitWriter
             ],
             'scribe' => $scribe === null ? null : [
                 'overhang' => $this->lengths->working($scribe->overhang),
+                'drawing' => ScreenWriter::write(($drawn = new ScribeDrawing($scribe, $this->format))->draw()), 'times' => $drawn->times,
                 'setting' => $this->lengths->length($scribe->setting()),
                 'shallowest' => $this->lengths->length($scribe->shallowest()),
                 'deepest' => $this->lengths->length($scribe->setting()),

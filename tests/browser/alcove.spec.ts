@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
+import { leaf } from './fitting'
 import { demoJob, landingAlcove, newPerson } from './person'
 
 const STATIONS = ['measure', 'fit', 'pieces', 'sheets']
@@ -114,9 +115,11 @@ test('a box that is too wide clashes, and its way out solves it', async ({ page 
   await width.press('Enter')
   await expect(page.getByRole('status')).toContainText('Does not fit: the box jams between the walls')
   // One line says it; pressed, it shows its way out.
+  await leaf(page, 'Findings')
   await page.getByRole('list', { name: 'What clashes' }).getByRole('button').first().click()
   await page.getByRole('button', { name: 'Let bay 1 take what is left' }).click()
   await expect(page.getByRole('status')).toContainText('Fits')
+  await leaf(page, 'Cell')
   await expect(width).toHaveValue('')
   await width.fill('7')
   await width.press('Enter')
@@ -125,6 +128,7 @@ test('a box that is too wide clashes, and its way out solves it', async ({ page 
 
 test('a gap is closed another way when the person says so', async ({ page }) => {
   await landingAlcove(page, 'fit')
+  await leaf(page, 'Gaps')
   await page.getByRole('combobox', { name: 'B1 left stile to wall: closed with' }).click()
   await page.getByRole('option', { name: 'cover trim' }).click()
   await expect(page.getByRole('row', { name: /B1 left stile to wall/ })).toContainText('chosen by you')

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { addThing, fill } from './fitting'
+import { addThing, choose, clashes, fill, leaf } from './fitting'
 import { demoJob, landingAlcove, opened } from './person'
 
 const verdict = (page: Page) => page.getByRole('status').first()
@@ -10,15 +10,16 @@ test('the eaves berth is laid out from its survey to a verdict without clashes',
   await demoJob(page, 'eaves-berth', 'Eaves berth', false)
   await expect(verdict(page)).toContainText('choose a layout')
   await expect(page.getByRole('heading', { name: 'What shall stand here?' })).toBeVisible()
-  await expect(page.getByRole('listitem')).toHaveCount(5)
+  await expect(page.getByRole('listitem')).toHaveCount(7)
+  await expect(page.getByRole('heading', { name: 'To sit' })).toBeVisible()
   await page.getByRole('button', { name: 'Start from: A deep platform to lie on' }).click()
   await expect(verdict(page)).toContainText('Fits.')
   // One bay less, by key; then wider, and the whole run looked at in the round.
   await page.locator('body').press('j')
   await expect(page.getByRole('button', { name: /^Width of the box/ })).toBeVisible()
   await expect(cell(page)).toContainText('of 12 shares')
-  await page.getByRole('button', { name: 'Solid' }).click()
-  await expect(page.getByRole('img', { name: 'Seen from the right and above' })).toBeVisible()
+  await page.getByRole('button', { name: 'Round' }).click()
+  await expect(page.getByRole('img', { name: /The furniture in its room/ })).toBeVisible()
   await page.getByRole('button', { name: 'Section' }).click()
   await expect(page.getByRole('img', { name: 'Section' })).toBeVisible()
   await expect(page.locator('g.clashing')).toHaveCount(0)
@@ -29,18 +30,17 @@ test('the map wall is laid out from its survey around stove and window', async (
   await page.getByRole('button', { name: 'Start from: Base cupboards, shelves above' }).click()
   // Over stove, window and socket it cannot stay: each clash is solved by one press.
   await expect(verdict(page)).toContainText('Does not fit')
+  await leaf(page, 'Findings')
   for (let i = 0; i < 12; i++) {
-    const line = page.locator('.finding.clash').first()
+    const line = clashes(page).first()
     if (!(await line.isVisible())) break
     await line.getByRole('button').first().click()
     const way = line.locator('.ways button').first()
-    const before = await page.locator('.finding.clash').allTextContents()
+    const before = await clashes(page).allTextContents()
     await way.click()
-    await expect
-      .poll(async () => (await page.locator('.finding.clash').allTextContents()).join() !== before.join())
-      .toBe(true)
+    await expect.poll(async () => (await clashes(page).allTextContents()).join() !== before.join()).toBe(true)
   }
-  await expect(page.locator('.finding.clash')).toHaveCount(0)
+  await expect(clashes(page)).toHaveCount(0)
   await expect(verdict(page)).toContainText(/^Fits/)
 })
 
@@ -77,7 +77,7 @@ test('bays and tiers are split, weighted, swapped, copied and mirrored by key, a
 })
 
 /** What is provoked, and the press that solves it. */
-const clashes: {
+const causes: {
   name: string
   provoke: (page: Page) => Promise<void>
   says: RegExp
@@ -128,7 +128,7 @@ const clashes: {
     name: 'a shut-off out of reach',
     provoke: async (page) => {
       await addThing(page, 'Valve')
-      await page.locator('.finding.clash').first().getByRole('button').first().click()
+      await clashes(page).first().getByRole('button').first().click()
       await page.getByRole('button', { name: 'Cut an opening for it in the back' }).click()
       await page.getByRole('button', { name: /rules and materials/ }).click()
       await opened(page)
@@ -190,8 +190,7 @@ const clashes: {
     provoke: async (page) => {
       await page.locator('body').press('v')
       await expect(page.locator('g.cell')).toHaveCount(2)
-      await page.getByRole('combobox', { name: 'What it holds' }).click()
-      await page.getByRole('option', { name: 'Knee space' }).click()
+      await choose(page, 'What it holds', 'Knee space')
     },
     says: /knees need 600 mm/,
     way: /open gap instead/,
@@ -208,18 +207,19 @@ const clashes: {
   },
 ]
 
-for (const clash of clashes) {
+for (const clash of causes) {
   test(`${clash.name} clashes, and its way out solves it with one press`, async ({ page }) => {
     await landingAlcove(page, 'fit')
     await expect(page.locator('g.cell')).toHaveCount(1)
     await clash.provoke(page)
-    const card = page.locator('.finding.clash').filter({ hasText: clash.says }).first()
+    await leaf(page, 'Findings')
+    const card = clashes(page).filter({ hasText: clash.says }).first()
     await expect(card).toBeVisible()
     await expect(verdict(page)).toContainText('Does not fit')
     // One line, opened by a press.
     await card.getByRole('button').first().click()
     await card.locator('.ways').getByRole('button', { name: clash.way }).first().click()
-    await expect(page.locator('.finding.clash').filter({ hasText: clash.says })).toHaveCount(0)
+    await expect(clashes(page).filter({ hasText: clash.says })).toHaveCount(0)
     if (clash.leaves) await expect(verdict(page)).toContainText(clash.leaves)
     else await expect(verdict(page)).not.toContainText('Does not fit')
   })
@@ -244,6 +244,7 @@ test('templates and drawings are downloaded', async ({ page }) => {
 
 test('offsets that make a template sure are asked for, and taken in the tape book', async ({ page }) => {
   await landingAlcove(page, 'fit')
+  await leaf(page, 'Gaps')
   await page.getByRole('button', { name: 'Ask for offsets: B1 left stile to wall' }).click()
   await page.getByRole('link', { name: /^Measure/ }).click()
   await expect(page.getByRole('button', { name: /Offset, left wall, station 1 / })).toBeVisible()
@@ -257,9 +258,8 @@ test('two runs that go through one corner clash until one stops', async ({ page 
   await expect(page.getByRole('heading', { name: 'Run along the left wall' })).toBeVisible()
   await page.getByRole('combobox', { name: 'Its right end' }).click()
   await page.getByRole('option', { name: 'goes through' }).click()
-  const clash = page
-    .locator('.finding.clash')
-    .filter({ hasText: /Where two runs meet, box B\d+ would stand/ })
+  await leaf(page, 'Findings')
+  const clash = clashes(page).filter({ hasText: /Where two runs meet, box B\d+ would stand/ })
   await clash.first().getByRole('button').first().click()
   await clash
     .first()

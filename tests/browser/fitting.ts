@@ -1,5 +1,26 @@
 import { expect, type Page } from '@playwright/test'
 
+/** Opens a leaf beside the drawing of Fit. */
+export async function leaf(page: Page, name: 'Cell' | 'Gaps' | 'Findings'): Promise<void> {
+  await page.getByRole('tab', { name: new RegExp(`^${name}`) }).click()
+}
+
+/** What clashes, in the leaf of the findings, whether that is open or not. */
+export const clashes = (page: Page) => page.locator('[aria-label="What clashes"] .finding.clash')
+
+/** Chooses a unit from its picture among all that could stand there. */
+export async function choose(page: Page, place: 'What it holds' | 'In front', unit: string): Promise<void> {
+  const more = page.getByRole('button', { name: `More for: ${place}` })
+  const few = page.getByRole('radiogroup', { name: place })
+  await expect(few.getByRole('radio').first()).toBeVisible()
+  if (await few.getByRole('radio', { name: unit, exact: true }).count()) {
+    await few.getByRole('radio', { name: unit, exact: true }).click()
+    return
+  }
+  await more.click()
+  await page.getByRole('dialog').getByRole('radio', { name: unit, exact: true }).click()
+}
+
 /** Types into a field and leaves it. */
 export async function fill(page: Page, label: string, text: string): Promise<void> {
   const field = page.getByLabel(label, { exact: true })
@@ -28,6 +49,6 @@ export async function addThing(
 
 /** The length that a button with a working shows, in mm. */
 export async function millimetres(page: Page, name: string | RegExp): Promise<number> {
-  const text = await page.getByRole('button', { name }).first().textContent()
+  const text = await page.getByRole('button', { name, includeHidden: true }).first().textContent()
   return Number(/([\d.]+) ?mm/.exec(text ?? '')?.[1])
 }

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { addThing, fill, millimetres } from './fitting'
+import { addThing, choose, clashes, fill, leaf, millimetres } from './fitting'
 import { landingAlcove } from './person'
 
 const verdict = (page: Page) => page.getByRole('status').first()
@@ -33,6 +33,7 @@ test('a section is cut where its line is dragged to', async ({ page }) => {
 
 test('a scribe line gives the compass setting, and stations that add up', async ({ page }) => {
   await landingAlcove(page, 'fit')
+  await leaf(page, 'Gaps')
   await page.getByRole('button', { name: 'Scribe line: B1 right stile to wall' }).click()
   const dialog = page.getByRole('dialog', { name: 'B1 right stile to wall' })
   await expect(dialog).toContainText('Set the compass to')
@@ -50,6 +51,7 @@ test('a scribe line gives the compass setting, and stations that add up', async 
 
 test('an edge is closed by the table, by choice, and by the table again', async ({ page }) => {
   await landingAlcove(page, 'fit')
+  await leaf(page, 'Gaps')
   const row = page.getByRole('row', { name: /B1 left stile to wall/ })
   const closed = page.getByRole('combobox', { name: 'B1 left stile to wall: closed with' })
   const width = () => millimetres(page, /^Width of the run/)
@@ -60,6 +62,7 @@ test('an edge is closed by the table, by choice, and by the table again', async 
   // A filler narrows the bays: the box gives what its strip needs.
   await expect.poll(width).toBeLessThan(before)
   await page.reload()
+  await leaf(page, 'Gaps')
   await expect(row).toContainText('chosen by you')
   await closed.click()
   await page.getByRole('option', { name: 'by the table' }).click()
@@ -97,11 +100,11 @@ test('a bay that gets no room is named, and given some by its way out', async ({
   await expect(page.locator('g.cell')).toHaveCount(1)
   await page.locator('body').press('v')
   await expect(page.locator('g.cell')).toHaveCount(2)
-  await page.getByRole('combobox', { name: 'What it holds' }).click()
-  await page.getByRole('option', { name: 'Shelves on cleats' }).click()
+  await choose(page, 'What it holds', 'Shelves on cleats')
   await expect(page.getByRole('heading', { name: 'Shelves on cleats' })).toBeVisible()
   await fill(page, 'Width of the bay', '40')
-  const card = page.locator('.finding.clash').filter({ hasText: /cannot be made 40 mm wide/ })
+  await leaf(page, 'Findings')
+  const card = clashes(page).filter({ hasText: /cannot be made 40 mm wide/ })
   await expect(card).toBeVisible()
   await card.getByRole('button').first().click()
   await card.locator('.ways button').first().click()
@@ -127,7 +130,7 @@ test('two runs leave the corner between them open', async ({ page }) => {
   await expect.poll(width).toBeLessThan(through - 160)
   await page.getByRole('button', { name: 'Plan', exact: true }).click()
   await expect(page.getByRole('img', { name: 'From above' })).toBeVisible()
-  await expect(page.locator('.finding.clash')).toHaveCount(0)
+  await expect(clashes(page)).toHaveCount(0)
 })
 
 test('what another window changed is not written over', async ({ page, context }) => {
@@ -179,11 +182,12 @@ test.describe('on a phone', () => {
     expect((await split.boundingBox())?.height).toBeGreaterThanOrEqual(40)
     await split.tap()
     await expect(page.locator('g.cell')).toHaveCount(2)
-    for (const view of ['Plan', 'Section', 'Solid', 'Elevation']) {
+    for (const view of ['Plan', 'Section', 'Round', 'Wall']) {
       await page.getByRole('button', { name: view, exact: true }).tap()
-      await expect(page.locator('.drawing').first()).toBeVisible()
+      await expect(page.locator('.drawing-card .drawing, .drawing-card canvas').first()).toBeVisible()
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
     }
+    await page.getByRole('tab', { name: /Gaps/ }).tap()
     await page.getByRole('button', { name: 'Scribe line: B1 left stile to wall' }).tap()
     const dialog = page.getByRole('dialog')
     await expect(dialog).toContainText('Set the compass to')

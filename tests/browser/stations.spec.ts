@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test'
+import { leaf } from './fitting'
 import { landingAlcove, newPerson, opened } from './person'
 
 test('keys act only outside fields, and can be switched off', async ({ page }) => {
@@ -95,6 +96,7 @@ test('shelves are counted up and down, and their spacing follows', async ({ page
 
 test('a scribe line gives the compass and its stations', async ({ page }) => {
   await landingAlcove(page, 'fit')
+  await leaf(page, 'Gaps')
   await page.getByRole('button', { name: 'Scribe line: B1 left stile to wall' }).click()
   const dialog = page.getByRole('dialog', { name: 'B1 left stile to wall' })
   await expect(dialog.getByText('Set the compass to')).toBeVisible()

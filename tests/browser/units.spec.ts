@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test'
+import { choose, leaf } from './fitting'
 import { demoJob, landingAlcove, opened } from './person'
 
 test('drawers are put in, set otherwise, refused in words, and set back to as usual', async ({ page }) => {
   await landingAlcove(page, 'fit')
-  await page.getByRole('combobox', { name: 'What it holds' }).click()
-  await page.getByRole('option', { name: 'Drawers' }).click()
+  await choose(page, 'What it holds', 'Drawers')
   // 2312 high between stiles: three fronts of some 740, whose boxes are no higher than 400.
   const count = page.getByRole('spinbutton', { name: 'Drawers' })
   await expect(count).toHaveValue('3')
@@ -31,8 +31,7 @@ test('drawers are put in, set otherwise, refused in words, and set back to as us
 
 test('drawer boxes of another material change their sizes', async ({ page }) => {
   await landingAlcove(page, 'fit')
-  await page.getByRole('combobox', { name: 'What it holds' }).click()
-  await page.getByRole('option', { name: 'Drawers' }).click()
+  await choose(page, 'What it holds', 'Drawers')
   await expect(page.getByRole('spinbutton', { name: 'Drawers' })).toHaveValue('3')
   await page.getByRole('link', { name: /^Pieces/ }).click()
   const back = (length: string) => page.getByRole('button', { name: `B1-drawer-3-back, length: ${length}` })
@@ -87,17 +86,18 @@ test('a door is hung before a box under the stair, and one that strikes is hinge
   page,
 }) => {
   await demoJob(page, 'oar-store', 'Oar store')
-  await page.getByRole('combobox', { name: 'In front' }).click()
-  await page.getByRole('option', { name: 'Door', exact: true }).click()
+  await choose(page, 'In front', 'Door')
   await expect(page.getByRole('status').first()).toContainText('Fits.')
   await page.getByRole('combobox', { name: 'Hinged at the' }).click()
   await page.getByRole('option', { name: 'Left' }).click()
   await expect(page.getByRole('status').first()).toContainText('strikes the ceiling on its way')
-  await page.getByRole('button', { name: /strikes the ceiling/ }).click()
+  await page
+    .getByRole('list', { name: 'About this cell' })
+    .getByRole('button', { name: /strikes the ceiling/ })
+    .click()
   await page.getByRole('button', { name: 'Hinge it at the right' }).click()
   await expect(page.getByRole('status').first()).toContainText('Fits.')
-  await page.getByRole('combobox', { name: 'In front' }).click()
-  await page.getByRole('option', { name: 'nothing' }).click()
+  await choose(page, 'In front', 'Open')
   await expect(page.getByRole('combobox', { name: 'Hinged at the' })).toHaveCount(0)
 })
 
@@ -111,7 +111,10 @@ test('a cable hole is bored where it is told, refused in a nailer with a way out
   const end = hole.getByLabel('Centre from the lower or left end')
   await end.fill('100')
   await end.press('Enter')
-  await page.getByRole('button', { name: /The hole for cables lies in a nailer/ }).click()
+  await page
+    .getByRole('list', { name: 'About this cell' })
+    .getByRole('button', { name: /The hole for cables lies in a nailer/ })
+    .click()
   await page.getByRole('button', { name: 'Centre it 120 mm up' }).click()
   await expect(page.getByText(/hole for cables lies in a nailer/)).toHaveCount(0)
   await page.getByRole('link', { name: /^Pieces/ }).click()
@@ -130,11 +133,12 @@ test('boards are put on a wall, stand in no box, are set otherwise and taken awa
   await page.getByRole('option', { name: 'Cladding on the back wall' }).click()
   const wall = page.getByRole('region', { name: 'On the walls' })
   await expect(wall.getByRole('heading', { name: 'Cladding C1, back wall' })).toBeVisible()
-  const clash = page.getByRole('button', { name: /C1-\S+ stands .* inside/ })
+  await leaf(page, 'Findings')
+  const clash = page.getByRole('button', { name: /^(Clash )?C1-\S+ stands .* inside/ })
   await clash.first().click()
   await expect(page.getByRole('button', { name: 'Take the cladding away' }).first()).toBeVisible()
-  await page.getByRole('combobox', { name: 'What it holds' }).click()
-  await page.getByRole('option', { name: 'Open gap' }).click()
+  await leaf(page, 'Cell')
+  await choose(page, 'What it holds', 'Open gap')
   await expect(clash).toHaveCount(0)
   const gap = wall.getByLabel('Gap at all four edges')
   await gap.fill('25')

@@ -12,8 +12,8 @@ use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Space\SpaceShape;
 
 /**
- * What an empty space can be begun with: four to six layouts for its kind, the usual one first. They are divided by shares, so
- * that each takes up the space as found.
+ * What an empty space can be begun with: four to six plain layouts for its kind, the usual one first, and recipes for what
+ * people build furniture for. They are divided by shares, so that each takes up the space as found.
  */
 final readonly class StartingLayouts
 {
@@ -36,6 +36,30 @@ final readonly class StartingLayouts
         };
     }
 
+    /** @return array<string, array{string, Purpose}> all that a kind of space can be begun with: names, what they are called, and what for */
+    public static function recipes(SpaceKind $kind): array
+    {
+        $plain = array_map(fn (string $name, string $label) => [$label, match ($name) {
+            'desk' => Purpose::Work,
+            'platform' => Purpose::Sleep,
+            default => Purpose::Things,
+        }], array_keys(self::names($kind)), self::names($kind));
+        $wardrobe = ['wardrobe' => ['Rail over drawers, shelves beside it, doors', Purpose::Clothes]];
+        $linen = ['linen-cupboard' => ['Shelves behind doors', Purpose::Linen]];
+        $books = ['wall-of-books' => ['Open shelves from floor to ceiling', Purpose::Books]];
+        $bench = ['bench' => ['A bench with lids', Purpose::Sit]];
+        $desk = ['desk-with-drawers' => ['A desk with drawers', Purpose::Work]];
+        $show = ['sideboard' => ['Low cupboards with doors, open above', Purpose::Show]];
+
+        return array_combine(array_keys(self::names($kind)), $plain) + match ($kind) {
+            SpaceKind::UnderStair => ['doors-under-the-rake' => ['Four bays with doors to the rake', Purpose::Things]],
+            SpaceKind::RoofSlope => $bench + ['books-under-the-slope' => ['A low row for books', Purpose::Books]],
+            SpaceKind::Closet => $wardrobe + $linen,
+            SpaceKind::RoomCorner => $wardrobe + $books + $bench + $show,
+            default => $wardrobe + $linen + $books + $bench + $desk + $show,
+        };
+    }
+
     /** @return array<string, mixed> the usual one of the kind */
     public function usual(): array
     {
@@ -45,7 +69,7 @@ final readonly class StartingLayouts
     /** @return array<string, mixed>|null */
     public function named(string $name): ?array
     {
-        if (! isset(self::names($this->shape->kind)[$name])) {
+        if (! isset(self::recipes($this->shape->kind)[$name])) {
             return null;
         }
         [$worktop, $stop] = ['worktop', ['left' => 'stops', 'right' => 'stops']];
@@ -67,6 +91,14 @@ final readonly class StartingLayouts
             'tall-end' => $this->along(0, [['size' => ['share' => 8]] + $this->shelved(1), ['size' => ['share' => 4]] + $this->shelved(4)]),
             'knee-row' => $this->along(0, [$this->shelved(1, 'below'), $this->shelved(1, 'below'), $this->shelved(1, 'below')]),
             'sloped-row' => $this->along(0, [$this->shelved(2), $this->shelved(2), $this->shelved(2)]),
+            'wardrobe' => $this->closed($this->along(0, [$this->railed(), $this->tall()])),
+            'linen-cupboard' => $this->closed($this->along(0, [$this->stacked(), $this->stacked()])),
+            'wall-of-books' => $this->along(0, [$this->shelved(5), $this->shelved(5), $this->shelved(5)]),
+            'books-under-the-slope' => $this->along(0, [$this->shelved(1, 'below'), $this->shelved(1, 'below'), $this->shelved(1, 'below'), $this->shelved(1, 'below')]),
+            'doors-under-the-rake' => $this->closed($this->along(0, [$this->shelved(1), $this->shelved(1), $this->shelved(2), $this->shelved(3)]), 1),
+            'bench' => $this->bench(),
+            'desk-with-drawers' => $this->desk(true),
+            'sideboard' => $this->closed($this->along(0, [$this->base('open', 0), $this->base('open', 0)], $worktop)),
             'stepped-row' => $this->along(0, [$this->stacked('stepped'), $this->stacked('stepped')]),
             default => $this->platform(),
         };
@@ -143,17 +175,55 @@ final readonly class StartingLayouts
             'box' => Recipe::box($fixed, $adjustable),
             'shelves' => Recipe::cleats($fixed),
             'knee' => Recipe::knees(),
+            'drawers' => LayoutDocument::holds('drawers'),
+            'rail' => LayoutDocument::holds('hanging-rail'),
             default => Recipe::gap(),
         }]);
     }
 
-    /** @return array<string, mixed> a worktop on two boxes with room for knees between them, and nothing above */
-    private function desk(): array
+    /** @return array<string, mixed> a worktop on two boxes with room for knees between them, or on drawers beside it, and nothing above */
+    private function desk(bool $hasDrawers = false): array
     {
         $low = ['size' => $this->size(680)];
         $part = fn (string $unit, int $share) => LayoutDocument::bay($this->ids->next(), [$low + $this->tier($unit, 0, $unit === 'box' ? 2 : 0), ['joined' => false] + $this->tier('open', 0, 0)], ['size' => ['share' => $share]]);
 
-        return $this->along(0, [$part('box', 4), $part('knee', 8), $part('box', 4)], 'worktop');
+        return $this->along(0, $hasDrawers ? [$part('knee', 8), $part('drawers', 4)] : [$part('box', 4), $part('knee', 8), $part('box', 4)], 'worktop');
+    }
+
+    /** @return array<string, mixed> drawers, and over them a rail */
+    private function railed(): array
+    {
+        return LayoutDocument::bay($this->ids->next(), [['size' => ['share' => 3]] + $this->tier('drawers', 0, 0), ['size' => ['share' => 7]] + $this->tier('rail', 0, 0)]);
+    }
+
+    /** @return array<string, mixed> low chests under lids, and nothing above */
+    private function bench(): array
+    {
+        $part = fn () => LayoutDocument::bay($this->ids->next(), [['size' => $this->size(350)] + $this->tier('box', 0, 0), ['joined' => false] + $this->tier('open', 0, 0)], ['top' => 'below']);
+        $bays = [$part(), $part()];
+        $layout = $this->along(0, $bays, 'plinth', ['depth' => $this->size(450)]);
+        $layout['members'][] = LayoutDocument::member($this->ids->next(), 'bench-lid', array_map(fn (array $bay) => $bay['tiers'][0]['id'], $bays));
+
+        return $layout;
+    }
+
+    /**
+     * The same with doors before everything that has no fronts of its own.
+     *
+     * @param  array<string, mixed>  $layout
+     * @return array<string, mixed>
+     */
+    private function closed(array $layout, int $leaves = 2): array
+    {
+        foreach ($layout['runs'] as $run) {
+            foreach (array_merge(...array_column($run['bays'], 'tiers')) as $tier) {
+                if (in_array($tier['holds']['kind'], ['shelves', 'hanging-rail'], true)) {
+                    $layout['fronts'][] = ['with' => ['leaves' => $leaves]] + LayoutDocument::member($this->ids->next(), 'door', [$tier['id']]);
+                }
+            }
+        }
+
+        return $layout;
     }
 
     /** @return array<string, mixed> boxes as deep as a bed, low under the slope, with a worktop to lie on */

@@ -148,6 +148,9 @@ export interface Edge {
   offsets: null | { wall: number; level: boolean; along: Length; height: Length; depth: Length | null }
   scribe: null | {
     overhang: Working
+    drawing: Drawing
+    /** How much larger it is drawn across the edge. */
+    times: number
     setting: Length
     shallowest: Length
     deepest: Length
@@ -277,9 +280,13 @@ export interface CellSketch {
 export interface LayoutSketch {
   name: string
   label: string
+  /** What it is for, as it stands on a heading. */
+  purpose: string
   verdict: Verdict
   pieces: number
   sheets: number
+  price: number
+  currency: string
   /** The first run, and where there are more of them all from above. */
   drawings: Drawing[]
 }
@@ -358,6 +365,7 @@ export interface Rule {
   name: string
   label: string
   reason: string
+  group: string
   value: Length
   default: Length
 }

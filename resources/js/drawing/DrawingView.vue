@@ -2,6 +2,7 @@
 import type { Drawing, DrawnPoint, Shape } from '@/api/types'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import DrawnText from './DrawnText.vue'
 
 export interface Flag {
   number: number
@@ -129,8 +130,9 @@ const placed = computed(() => {
     if (!place) return []
     const key = `${Math.round(place.left)} ${Math.round(place.top)}`
     taken[key] = (taken[key] ?? 0) + 1
-    const x = place.left + place.width / 2 + 34 * (taken[key] - 1)
-    const y = place.top + Math.min(place.height / 2, 40)
+    // In a corner, where neither its name nor its commands stand.
+    const x = place.left + place.width - 20 - 34 * (taken[key] - 1)
+    const y = place.top + place.height - 20
     return [
       {
         ...flag,
@@ -167,9 +169,9 @@ const ticks = (from: DrawnPoint, to: DrawnPoint) => {
 const LETTER = 8.2
 
 /** A plate on which a dimension stands, so that no line runs through it; px. */
-const plate = (text: string) => {
-  const width = text.length * LETTER + 10
-  return { x: -width / 2, y: -10, width, height: 20 }
+const plate = (text: string, anchor: 'start' | 'middle' | 'end' = 'middle') => {
+  const width = text.length * LETTER + 8
+  return { x: anchor === 'start' ? -4 : anchor === 'end' ? 4 - width : -width / 2, y: -10, width, height: 20 }
 }
 
 /** A text that would run out of its place is shortened, then left out. */
@@ -275,17 +277,16 @@ const slant = (from: DrawnPoint, to: DrawnPoint) => {
               :transform="`translate(${middle(shape.from, shape.to).join(' ')}) scale(${scale})${isUpright(shape.from, shape.to) ? ' rotate(-90)' : ''}`"
             >
               <rect class="plate" v-bind="plate(shape.text)" />
-              <text text-anchor="middle" dy="5">{{ shape.text }}</text>
+              <DrawnText :text="shape.text" />
             </g>
           </template>
-          <text
-            v-else-if="shape.text && showsText(shape)"
+          <g
+            v-else-if="fitting(shape) && showsText(shape)"
             :transform="`translate(${at(shape.at).join(' ')}) scale(${scale})${shape.turned ? ' rotate(-90)' : ''}`"
-            :text-anchor="shape.anchor"
-            dy="5"
           >
-            {{ fitting(shape) }}
-          </text>
+            <rect class="plate" v-bind="plate(fitting(shape), shape.anchor)" />
+            <DrawnText :text="fitting(shape)" :anchor="shape.anchor" />
+          </g>
         </g>
       </g>
       <g v-if="cut" class="cut-line" @pointerdown="hold" @pointermove="drag">
@@ -445,7 +446,7 @@ g.thing-distance:not(.selected) {
   display: none;
 }
 /* A selected thing is named in its form; its two distances need the room. */
-g.label.selected text {
+g.label.selected :deep(text) {
   display: none;
 }
 g.suspect path {
@@ -453,7 +454,7 @@ g.suspect path {
   stroke-dasharray: 7 4;
   stroke-width: 2.2px;
 }
-g.suspect text {
+g.suspect :deep(text) {
   fill: var(--ochre);
 }
 .tool-marks .hook {
@@ -505,19 +506,12 @@ g.board.selected path:first-child {
 }
 rect.plate {
   fill: var(--card);
+  opacity: 0.86;
 }
-text {
-  fill: var(--ink);
-  font: 600 14px var(--mono);
-  paint-order: stroke;
-  stroke: var(--card);
-  stroke-width: 4px;
-  stroke-linejoin: round;
-}
-g.label text {
+g.label :deep(text) {
   font-family: var(--sans);
 }
-g.selected text {
+g.selected :deep(text) {
   fill: var(--chalk);
 }
 .flag {

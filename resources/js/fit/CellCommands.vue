@@ -42,7 +42,7 @@ const name = (one: LayoutAction) => `${one.label} ${one.key.toUpperCase()}`
 <template>
   <div ref="bar" class="commands" role="toolbar" aria-label="Selected cell" :style="place">
     <span v-for="group in groups" :key="group" class="group">
-      {{ group }}
+      <span class="what">{{ group }}</span>
       <button
         v-for="one in actions.filter((other) => other.group === group)"
         :key="one.key"
@@ -53,6 +53,7 @@ const name = (one: LayoutAction) => `${one.label} ${one.key.toUpperCase()}`
         @click="one.does()"
       >
         <kbd>{{ one.key.toUpperCase() }}</kbd>
+        <span class="whole">{{ one.label }}</span>
       </button>
     </span>
     <button type="button" class="more" aria-haspopup="true" @click="more?.toggle($event)">more</button>
@@ -116,21 +117,34 @@ button:disabled {
   min-height: 44px;
   padding: 0 10px;
 }
+.whole {
+  display: none;
+}
 @media (max-width: 900px) {
+  .what {
+    display: none;
+  }
+  .group {
+    display: contents;
+  }
+  .whole {
+    display: inline;
+  }
   /* Under the thumb: as wide as the screen, below the drawing. */
   .commands {
     position: fixed;
     inset: auto 0 0 !important;
     z-index: 6;
-    justify-content: space-between;
-    gap: 2px 4px;
-    padding: 4px 8px calc(4px + env(safe-area-inset-bottom));
+    display: grid;
+    grid-template-columns: repeat(4, 1fr);
+    gap: 0 4px;
+    padding: 2px 8px calc(2px + env(safe-area-inset-bottom));
     border-width: 1.5px 0 0;
     border-radius: 0;
     font-size: 14px;
   }
   button {
-    min-width: 40px;
+    min-width: 0;
     min-height: 44px;
   }
 }

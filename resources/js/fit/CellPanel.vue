@@ -7,6 +7,7 @@ import LengthField from '@/tape/LengthField.vue'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import ChoiceRow from './ChoiceRow.vue'
+import FindingList from '@/job/FindingList.vue'
 import UnitPanel from './UnitPanel.vue'
 import UnitTiles from './UnitTiles.vue'
 import type { useLayout } from './useLayout'
@@ -59,6 +60,13 @@ const lines = computed(() => [
 ])
 const field = (name: string) => `layout.${name}`
 
+const serious = computed(() => props.station.findings.filter((one) => one.severity !== 'note'))
+/** What is found about the cell, its box, its bay or what closes it. */
+const found = computed(() => {
+  const names = [cell.value?.id, cell.value?.box, cell.value?.bay, cell.value?.front?.id]
+  return serious.value.filter((one) => [one.place, ...one.related].some((name) => names.includes(name)))
+})
+
 /** Another front takes the place of the one that is there. */
 async function setFront(kind: string): Promise<void> {
   if (cell.value?.front) await set(field(`fronts.${cell.value.front.id}`), null)
@@ -72,6 +80,7 @@ async function setFront(kind: string): Promise<void> {
       <h2>{{ box ? `Box ${box.mark}` : cell.holds.label }}</h2>
       <span class="soft">{{ title }} · {{ share }}</span>
     </header>
+    <FindingList :findings="found" :among="serious" label="About this cell" />
     <UnitTiles
       label="Inside"
       name="What it holds"

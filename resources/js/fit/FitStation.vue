@@ -235,7 +235,12 @@ function select(ref: string): void {
         </TabPanel>
         <TabPanel value="findings">
           <p v-if="serious.length === 0" class="settled">Nothing clashes, and nothing warns.</p>
-          <FindingList v-model:opened="openFinding" numbered :findings="serious" label="What clashes" />
+          <FindingList
+            v-model:opened="openFinding"
+            :findings="serious"
+            :among="serious"
+            label="What clashes"
+          />
           <GoingIn :carried="station.carried" />
           <section v-if="notes.length > 0" class="notes">
             <h3>Mind</h3>
@@ -355,14 +360,14 @@ function select(ref: string): void {
     display: flex;
     flex-direction: column;
     height: auto;
-    padding-bottom: 64px;
+    padding-bottom: 96px;
   }
   .side :deep(.p-tabpanels) {
     overflow: visible;
   }
   .drawing-card :deep(.drawing) {
     flex: none;
-    height: min(440px, 108vw);
+    height: min(440px, 92vw);
   }
   .bar :deep(.p-togglebutton) {
     padding: 4px 2px;

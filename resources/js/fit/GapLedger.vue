@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Edge } from '@/api/types'
 import WorkingTable from '@/job/WorkingTable.vue'
+import DrawingView from '@/drawing/DrawingView.vue'
 import { useJob } from '@/job/store'
 import MeasureText from '@/tape/MeasureText.vue'
 import Button from 'primevue/button'
@@ -111,13 +112,18 @@ const ask = (edge: Edge) => {
       :visible="scribed !== null"
       modal
       :header="scribed?.label"
-      :style="{ width: '560px' }"
+      :style="{ width: 'min(760px, 96vw)' }"
       @update:visible="opened = null"
     >
       <template v-if="scribed?.scribe">
         <p>
           To <em>scribe</em> is to cut an edge along the wall’s own line. The piece is held plumb and level
           against the wall, and a compass held level carries the wall’s line onto it.
+        </p>
+        <DrawingView class="line" :drawing="scribed.scribe.drawing" :exaggeration="scribed.scribe.times" />
+        <p class="soft">
+          Below the piece, above the wall; across the edge drawn ×{{ scribed.scribe.times }}. The hatched
+          strip is cut away.
         </p>
         <dl>
           <dt>Set the compass to</dt>
@@ -223,6 +229,9 @@ dd {
   margin: 0;
   font-weight: 600;
   text-align: right;
+}
+.line {
+  height: 240px;
 }
 .stations {
   width: 100%;

@@ -5,7 +5,8 @@ import DrawingView from '@/drawing/DrawingView.vue'
 import { useJob } from '@/job/store'
 import { useQuery } from '@tanstack/vue-query'
 import Button from 'primevue/button'
-import { computed } from 'vue'
+import SelectButton from 'primevue/selectbutton'
+import { computed, ref } from 'vue'
 
 /** An empty space offers layouts to start from, each planned in this very space. */
 const job = useJob()
@@ -14,6 +15,10 @@ const { data: sketches, isPending } = useQuery({
   queryFn: () => api<LayoutSketch[]>('GET', `/api/spaces/${job.space?.id}/starting-layouts`),
   enabled: computed(() => job.space !== null),
 })
+const purposes = computed(() => [...new Set(sketches.value?.map((one) => one.purpose) ?? [])])
+const purpose = ref('Everything')
+const shown = computed(() => (purpose.value === 'Everything' ? purposes.value : [purpose.value]))
+const of = (group: string) => sketches.value?.filter((one) => one.purpose === group) ?? []
 const start = (name: string) =>
   job.edit('space', { path: 'layout.do', value: { action: 'start', name, seed: crypto.randomUUID() } })
 </script>
@@ -26,29 +31,41 @@ const start = (name: string) =>
       divided, weighted and moved afterwards.
     </p>
     <p v-if="isPending" role="status">Trying layouts in your space …</p>
-    <ul>
-      <li v-for="sketch in sketches ?? []" :key="sketch.name" class="card">
-        <div class="picture">
-          <DrawingView
-            v-for="drawing in sketch.drawings"
-            :key="drawing.name"
-            :drawing="drawing"
-            small
-            :exaggeration="3"
+    <SelectButton
+      v-if="purposes.length > 1"
+      v-model="purpose"
+      class="purposes"
+      :options="['Everything', ...purposes]"
+      :allow-empty="false"
+      aria-label="What for"
+    />
+    <section v-for="group in shown" :key="group">
+      <h2 class="purpose">{{ group }}</h2>
+      <ul>
+        <li v-for="sketch in of(group)" :key="sketch.name" class="card">
+          <div class="picture">
+            <DrawingView
+              v-for="drawing in sketch.drawings"
+              :key="drawing.name"
+              :drawing="drawing"
+              small
+              :exaggeration="3"
+            />
+          </div>
+          <h3>{{ sketch.label }}</h3>
+          <p class="verdict" :class="sketch.verdict.state">{{ sketch.verdict.sentence }}</p>
+          <p class="soft">
+            {{ sketch.pieces }} pieces, {{ sketch.sheets }} {{ sketch.sheets === 1 ? 'sheet' : 'sheets' }},
+            {{ sketch.currency }} {{ sketch.price.toFixed(2) }}
+          </p>
+          <Button
+            label="Start from this"
+            :aria-label="`Start from: ${sketch.label}`"
+            @click="start(sketch.name)"
           />
-        </div>
-        <h2>{{ sketch.label }}</h2>
-        <p class="verdict" :class="sketch.verdict.state">{{ sketch.verdict.sentence }}</p>
-        <p class="soft">
-          {{ sketch.pieces }} pieces, {{ sketch.sheets }} {{ sketch.sheets === 1 ? 'sheet' : 'sheets' }}
-        </p>
-        <Button
-          label="Start from this"
-          :aria-label="`Start from: ${sketch.label}`"
-          @click="start(sketch.name)"
-        />
-      </li>
-    </ul>
+        </li>
+      </ul>
+    </section>
   </section>
 </template>
 
@@ -69,8 +86,15 @@ li {
   flex-direction: column;
   gap: 6px;
 }
-li h2 {
+li h3 {
+  margin: 0;
   font-size: 17px;
+}
+.purpose {
+  margin: 18px 0 8px;
+}
+.purposes {
+  flex-wrap: wrap;
 }
 li p {
   margin: 0;

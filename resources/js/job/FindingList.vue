@@ -5,7 +5,12 @@ import FindingCard from './FindingCard.vue'
 import { orderly } from './findings'
 
 /** Findings, one line each, the most serious first and each once; a press opens one with its ways out. `opened` is its number. */
-const props = defineProps<{ findings: Finding[]; label: string; numbered?: boolean }>()
+const props = defineProps<{
+  findings: Finding[]
+  label: string
+  /** The list that is numbered on the drawing: each has its number there. */
+  among?: Finding[]
+}>()
 const opened = defineModel<number | null>('opened', { default: null })
 
 /** So many lines stand there before the rest is asked for. */
@@ -18,6 +23,8 @@ const shown = computed(() =>
     ? lines.value
     : lines.value.slice(0, MOST),
 )
+const numbers = computed(() => orderly(props.among ?? []).map((finding) => finding.sentence))
+const number = (finding: Finding) => numbers.value.indexOf(finding.sentence) + 1
 const key = (finding: Finding) => `${finding.code} ${finding.place}`
 
 const signs: Record<string, string> = { clash: '✕', warning: '!', note: '·' }
@@ -33,8 +40,8 @@ const words: Record<string, string> = { clash: 'Clash', warning: 'Warning', note
         :aria-expanded="opened === i + 1"
         @click="opened = opened === i + 1 ? null : i + 1"
       >
-        <span class="sign" :class="{ number: numbered }" role="img" :aria-label="words[finding.severity]">{{
-          numbered ? i + 1 : signs[finding.severity]
+        <span class="sign" :class="{ number: among }" role="img" :aria-label="words[finding.severity]">{{
+          among ? number(finding) : signs[finding.severity]
         }}</span>
         <span class="sentence">{{ finding.sentence }}</span>
       </button>

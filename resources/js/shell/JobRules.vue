@@ -2,7 +2,6 @@
 import type { SpaceChoices } from '@/api/types'
 import { useVocabulary } from '@/api/vocabulary'
 import { useJob } from '@/job/store'
-import LengthField from '@/tape/LengthField.vue'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import Drawer from 'primevue/drawer'
@@ -10,6 +9,7 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, ref } from 'vue'
+import HouseRules from './HouseRules.vue'
 import JobArticles from './JobArticles.vue'
 import JobMaterials from './JobMaterials.vue'
 
@@ -173,19 +173,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
         <label :for="`tool-${tool.value}`">{{ tool.label }}</label>
       </div>
 
-      <h2>House rules</h2>
-      <p class="soft">Empty a field to go back to the usual value.</p>
-      <div v-for="rule in job.job.rules" :key="rule.name" class="rule">
-        <LengthField
-          :label="rule.label"
-          :text="choices.rules[rule.name]?.typed ?? ''"
-          :when-empty="rule.default.text"
-          :unit="unit"
-          :refused="refused(`rules.${rule.name}`)"
-          @change="set(`rules.${rule.name}`, $event)"
-        />
-        <p class="soft">{{ rule.reason }}</p>
-      </div>
+      <HouseRules />
     </div>
   </Drawer>
 </template>
@@ -215,12 +203,5 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 }
 .number {
   text-align: right;
-}
-.rule {
-  margin-bottom: 12px;
-}
-.rule p {
-  margin: 0;
-  font-size: 14px;
 }
 </style>

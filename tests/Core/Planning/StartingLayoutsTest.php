@@ -45,6 +45,26 @@ final class StartingLayoutsTest extends TestCase
         }
     }
 
+    #[DataProviderExternal(TestKind::class, 'all')]
+    public function test_recipes_say_what_they_are_for_and_most_fit_as_they_are(SpaceKind $kind): void
+    {
+        $recipes = StartingLayouts::recipes($kind);
+        self::assertSame(array_keys(StartingLayouts::names($kind)), array_slice(array_keys($recipes), 0, count(StartingLayouts::names($kind))));
+        $fit = $all = 0;
+        foreach (array_diff_key($recipes, StartingLayouts::names($kind)) as $name => [$label]) {
+            self::assertNotSame('', $label);
+            foreach ([21, 22, 23] as $seed) {
+                $layout = (new StartingLayouts(SpaceShape::of($kind), "recipe-$name", LengthFormat::millimetres('1')))->named($name);
+                self::assertNotNull($layout);
+                $plan = (new TestKind($kind, $seed))->plan($layout);
+                $this->isBuilt($plan, "$name in room $seed");
+                $all++;
+                $fit += $plan->verdict->state === 'fits' ? 1 : 0;
+            }
+        }
+        self::assertGreaterThanOrEqual($all / 2, $fit, "$fit of $all in $kind->value");
+    }
+
     private function isBuilt(SpacePlan $plan, string $name): void
     {
         self::assertNotNull($plan->layout);

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Planning\Recipes;
+
+/** What furniture is wanted for. */
+enum Purpose: string
+{
+    case Things = 'things';
+    case Clothes = 'clothes';
+    case Books = 'books';
+    case Linen = 'linen';
+    case Sit = 'sit';
+    case Sleep = 'sleep';
+    case Work = 'work';
+    case Show = 'show';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Things => 'To keep things',
+            self::Clothes => 'To keep clothes',
+            self::Books => 'To keep books',
+            self::Linen => 'To keep linen',
+            self::Sit => 'To sit',
+            self::Sleep => 'To sleep',
+            self::Work => 'To work',
+            self::Show => 'To show something',
+        };
+    }
+}
