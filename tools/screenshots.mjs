@@ -42,6 +42,7 @@ await shot('measure', async () => {
 })
 await shot('scribe-line', async () => {
   await open('fit')
+  await page.getByRole('tab', { name: /^Gaps/ }).click()
   await page.getByRole('button', { name: 'Scribe line: B1 right stile to wall' }).click()
 })
 await shot('pieces', () => open('pieces'))
@@ -100,10 +101,12 @@ const fit = async (name) => {
 }
 await shot('fit-stair', () => fit('Oar store'))
 await shot('fit', () => fit('Map wall'))
-await shot('fit-apart', async () => {
+await shot('fit-picker', async () => {
   await fit('Map wall')
-  await page.getByRole('button', { name: 'Apart', exact: true }).click()
-  await page.getByRole('img', { name: 'Drawn apart' }).waitFor()
+  await page.locator('g.cell').nth(1).click({ position: { x: 20, y: 20 } })
+  await page.getByRole('button', { name: 'More for: What it holds' }).click()
+  await page.getByText('being worked out').first().waitFor({ state: 'hidden', timeout: 30_000 })
+  await page.waitForFunction(() => !document.body.textContent.includes('being worked out'), null, { timeout: 30_000 })
 })
 await shot('fit-dark', async () => {
   await page.emulateMedia({ colorScheme: 'dark' })
@@ -118,15 +121,17 @@ await shot('measure-phone', async () => {
 })
 await shot('fit-phone', () => fit('Oar store'))
 await page.setViewportSize({ width: 1280, height: 800 })
-await shot('fit-fronts', async () => {
+await shot('fit-round', async () => {
   await fit('Oar store')
-  const choose = async (what, option) => {
-    await page.getByRole('combobox', { name: what }).click()
-    await page.getByRole('option', { name: option, exact: true }).click()
-    await page.waitForTimeout(1500)
-  }
-  await choose('In front', 'Door')
+  await page.getByRole('radio', { name: 'Door', exact: true }).click()
+  await page.waitForTimeout(2000)
   await page.locator('g.cell').nth(2).click()
-  await choose('What it holds', 'Drawers')
+  await page.getByRole('radiogroup', { name: 'What it holds' }).getByRole('radio', { name: 'Drawers' }).click()
+  await page.waitForTimeout(3000)
+  await page.getByRole('button', { name: 'Round', exact: true }).click()
+  await page.waitForTimeout(2500)
+  const open = page.getByRole('slider', { name: 'open' })
+  await open.focus()
+  for (let i = 0; i < 70; i++) await page.keyboard.press('ArrowRight')
 })
 await browser.close()

@@ -80,7 +80,7 @@ final readonly class RoundWriter
     {
         return array_map(fn (Convex $part) => [
             'at' => array_map(fn (array $corner) => array_map(fn (float $mm) => round($mm, 2), $corner), $part->corners()),
-            'faces' => $part->faces(),
+            'faces' => $part->faces,
         ], $solid->parts);
     }
 

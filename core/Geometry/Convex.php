@@ -29,7 +29,7 @@ final class Convex
      * @param  int  $section  of a plate, how many corners its section has: they come first, then as many across from them
      * @param  Block|null  $block  which it fills
      */
-    private function __construct(private ?array $corners, private readonly array $faces, private readonly int $section = 0, ?Block $block = null)
+    private function __construct(private ?array $corners, public readonly array $faces, private readonly int $section = 0, ?Block $block = null)
     {
         $this->isBlock = $block !== null;
         if ($block !== null) {
@@ -98,12 +98,6 @@ final class Convex
         }
 
         return $this->corners;
-    }
-
-    /** @return list<list<int>> each face by its corners' places in their list, in order round it */
-    public function faces(): array
-    {
-        return $this->faces;
     }
 
     /** What of it lies on the inner side of a plane, which is n·p ≤ d; null where nothing does. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Incastro\Planning;
 
-use Incastro\Check\WayIn;
 use Incastro\Cut\BoardStock;
 use Incastro\Cut\Stock;
 use Incastro\Measure\Angle;
@@ -48,7 +47,7 @@ final class JobReader
             self::stock($document['stock'], $materials),
             self::boards($document['stock'], $materials),
             array_map(fn (array $space) => self::space($space, $format, $rules), array_values($document['spaces'])),
-            array_values(array_map(fn (array $way) => new WayIn($way['kind'], $way['name'], self::length($way['width'])->toDouble(), self::length($way['height'])->toDouble(), $way['second_width'] === null ? 0.0 : self::length($way['second_width'])->toDouble()), $document['ways_in'])),
+            array_values(array_map(WayChoices::read(...), $document['ways_in'])),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Planning;
 
+use Incastro\Check\WayIn;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 
@@ -33,5 +34,13 @@ final class WayChoices
                 default => null,
             };
         }, self::MOST, fn (array $entry) => $entry['kind'] === 'turn' && $entry['second_width'] === null ? ['second_width', 'A turn goes from one width into another: give the width after it too.'] : null);
+    }
+
+    /** @param array<string, mixed> $entry */
+    public static function read(array $entry): WayIn
+    {
+        $mm = fn (string $name): float => $entry[$name] === null ? 0.0 : Length::ofNanometres($entry[$name]['nm'])->toDouble();
+
+        return new WayIn($entry['kind'], $entry['name'], $mm('width'), $mm('height'), $mm('second_width'));
     }
 }

@@ -39,6 +39,40 @@ final class FitTest extends AlcoveTestCase
         self::assertSame(array_column($split->json('station.runs.0.boxes'), 'id'), array_column($redone->json('station.runs.0.boxes'), 'id'));
     }
 
+    public function test_a_cell_is_sketched_with_another_unit_in_it_and_nothing_is_changed(): void
+    {
+        $space = $this->space($this->job);
+        $before = $space->choices;
+        $sketch = fn (string $list, string $kind) => $this->getJson("/api/spaces/$space->id/cells/{$this->box()}/sketch?".http_build_query(['list' => $list, 'kind' => $kind]));
+        $drawers = $sketch('tiers', 'drawers')->assertOk();
+        self::assertSame('Run', $drawers->json('drawing.name'));
+        self::assertGreaterThan(500.0, $drawers->json('part.height'));
+        self::assertContains($drawers->json('verdict.state'), ['fits', 'warning', 'clash']);
+        self::assertSame('Fits here.', $sketch('fronts', 'nothing')->json('verdict.sentence'));
+        self::assertNotNull($sketch('fronts', 'door')->json('drawing'));
+        // What there is not, and what may not stand there, says so.
+        self::assertStringContainsString('barrel', (string) $sketch('tiers', 'barrel')->json('verdict.sentence'));
+        $sketch('ceilings', 'door')->assertStatus(422);
+        self::assertSame($before, $space->fresh()?->choices);
+    }
+
+    public function test_everything_is_given_to_be_turned(): void
+    {
+        $space = $this->space($this->job);
+        $round = $this->getJson("/api/spaces/$space->id/round")->assertOk();
+        self::assertContains('B1-side-L', array_column($round->json('pieces'), 'mark'));
+        self::assertCount(3, $round->json('walls'));
+    }
+
+    public function test_a_rule_says_how_many_pieces_hang_on_it(): void
+    {
+        $stiles = $this->getJson("/api/jobs/{$this->job->id}/rules/stile_width")->assertOk()->json('pieces');
+        // Two stiles and two rails; a drawer's rule changes nothing where there are none.
+        self::assertSame(4, $stiles);
+        $this->getJson("/api/jobs/{$this->job->id}/rules/drawer_air")->assertOk()->assertExactJson(['pieces' => 0]);
+        $this->getJson("/api/jobs/{$this->job->id}/rules/nothing")->assertNotFound();
+    }
+
     public function test_what_a_layout_does_not_take_is_said_at_its_field(): void
     {
         $this->edit('layout.bays.'.$this->space($this->job)->choices['layout']['runs'][0]['bays'][0]['id'].'.size', '7 m')->assertStatus(422);

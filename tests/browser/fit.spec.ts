@@ -128,6 +128,7 @@ const causes: {
     name: 'a shut-off out of reach',
     provoke: async (page) => {
       await addThing(page, 'Valve')
+      await leaf(page, 'Findings')
       await clashes(page).first().getByRole('button').first().click()
       await page.getByRole('button', { name: 'Cut an opening for it in the back' }).click()
       await page.getByRole('button', { name: /rules and materials/ }).click()

@@ -12,10 +12,13 @@ use App\Planning\JobSketch;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Incastro\Drawing\ScreenWriter;
+use Incastro\Drawing\WayDrawing;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\StageMemory;
 use Incastro\Planning\WayChoices;
 use Incastro\Rules\Edit;
+use Incastro\Rules\HouseRules;
 
 /** Homes, and the jobs in them with a small elevation of each. */
 final class HomeController extends Controller
@@ -28,6 +31,7 @@ final class HomeController extends Controller
             'id' => $home->id,
             'name' => $home->name,
             'ways_in' => $home->ways_in,
+            'ways_drawn' => (object) $this->drawnWays($home),
             'unit' => $this->format($home)->unit->value,
             'jobs' => $home->jobs->map(function (Job $job) use ($answer, $memory): array {
                 $hash = hash('sha256', (string) json_encode(JobDocument::of($job)).JobSketch::VERSION);
@@ -41,7 +45,7 @@ final class HomeController extends Controller
     {
         $home = $this->person($request)->homes()->create($this->named($request));
 
-        return response()->json(['id' => $home->id, 'name' => $home->name, 'ways_in' => [], 'unit' => $this->format($home)->unit->value, 'jobs' => []], 201);
+        return response()->json(['id' => $home->id, 'name' => $home->name, 'ways_in' => [], 'ways_drawn' => (object) [], 'unit' => $this->format($home)->unit->value, 'jobs' => []], 201);
     }
 
     public function update(Request $request, Home $home): JsonResponse
@@ -59,6 +63,15 @@ final class HomeController extends Controller
         $home->update(['ways_in' => $document['ways_in']]);
 
         return response()->json($home->ways_in);
+    }
+
+    /** @return array<string, mixed> each way in with the largest box that passes, by its id */
+    private function drawnWays(Home $home): array
+    {
+        $format = $this->format($home);
+        $draw = fn (array $way) => ScreenWriter::write((new WayDrawing(WayChoices::read($way), new HouseRules($format->unit), $format))->draw());
+
+        return array_combine(array_column($home->ways_in, 'id'), array_map($draw, $home->ways_in));
     }
 
     /** A home reads lengths as its newest job does. */

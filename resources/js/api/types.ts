@@ -567,6 +567,8 @@ export interface Home {
   id: string
   name: string
   ways_in: WayIn[]
+  /** Each way in with the largest box that passes, by its id. */
+  ways_drawn: Record<string, Drawing>
   unit: 'mm' | 'in'
   jobs: JobSketch[]
 }

@@ -1,12 +1,11 @@
 import type { Finding, FitRun } from '@/api/types'
 import type { Flag } from '@/drawing/DrawingView.vue'
 import { orderly } from '@/job/findings'
-import { computed, ref, watch, type Ref } from 'vue'
+import { computed, ref, type Ref } from 'vue'
 
 /** Findings as numbered flags on the drawing of a run, in the order of their list; which of them is open. */
 export function useFlags(findings: Ref<Finding[]>, run: Ref<FitRun | null>) {
   const opened = ref<number | null>(null)
-  watch(findings, () => (opened.value = null))
 
   /** What is drawn of a place: a thing, an edge, a cell, or a cell of the box, bay or member that it names. */
   function refs(place: string): string[] {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Finding } from '@/api/types'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import FindingCard from './FindingCard.vue'
 import { orderly } from './findings'
 
@@ -18,6 +18,13 @@ const MOST = 4
 const all = ref(false)
 
 const lines = computed(() => orderly(props.findings))
+/** What is open stays open while it is there, wherever in the list it comes to stand. */
+watch(lines, (now, before) => {
+  const sentence = opened.value === null ? undefined : before[opened.value - 1]?.sentence
+  if (sentence === undefined) return
+  const at = now.findIndex((finding) => finding.sentence === sentence)
+  opened.value = at < 0 ? null : at + 1
+})
 const shown = computed(() =>
   all.value || lines.value.length <= MOST + 1 || (opened.value ?? 0) > MOST
     ? lines.value

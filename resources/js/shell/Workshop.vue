@@ -2,6 +2,7 @@
 import { api, Refused } from '@/api/client'
 import type { Home, WayIn } from '@/api/types'
 import { useVocabulary } from '@/api/vocabulary'
+import DrawingView from '@/drawing/DrawingView.vue'
 import LengthField from '@/tape/LengthField.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
@@ -70,6 +71,12 @@ const fault = (way: WayIn, field: string) => refused.value[`ways_in.${way.id}.${
               @click="change(way.id, null)"
             />
           </div>
+          <DrawingView
+            v-if="home.ways_drawn[way.id]"
+            class="picture"
+            :drawing="home.ways_drawn[way.id]!"
+            :aria-label="`${way.name}, with the largest box that passes`"
+          />
           <p v-if="fault(way, 'name')" class="refused">{{ fault(way, 'name') }}</p>
           <LengthField
             label="Clear width"
@@ -110,6 +117,9 @@ const fault = (way: WayIn, field: string) => refused.value[`ways_in.${way.id}.${
 </template>
 
 <style scoped>
+.picture {
+  height: 210px;
+}
 .workshop {
   display: grid;
   gap: 14px;
