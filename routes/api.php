@@ -56,6 +56,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('/spaces/{space}/view', [FitController::class, 'view']);
         Route::get('/spaces/{space}/cells/{tier}/sketch', [FitController::class, 'sketch']);
         Route::get('/spaces/{space}/round', [FitController::class, 'round']);
+        Route::post('/spaces/{space}/between', [FitController::class, 'between']);
         Route::get('/spaces/{space}/ways-out', [FitController::class, 'waysOut']);
         Route::get('/spaces/{space}/starting-layouts', [FitController::class, 'startingLayouts']);
         Route::get('/spaces/{space}/pieces/{key}', [PieceController::class, 'show']);

@@ -47,7 +47,7 @@ final readonly class WayDrawing
         return new Drawing($this->way->name, [
             'opening' => [Outline::rectangle(0.0, 0.0, $wide, $high, Style::Field), new Outline([new DrawnPoint(-0.3 * $wide, 0.0), new DrawnPoint(1.3 * $wide, 0.0)], false, Style::House), new Outline([new DrawnPoint(0.0, 0.0), new DrawnPoint(0.0, $high), new DrawnPoint($wide, $high), new DrawnPoint($wide, 0.0)], false, Style::House)],
             'box' => [Outline::rectangle(($wide - $across) / 2, 0.0, $across, $up, Style::Board)],
-            'text' => [new Label(new DrawnPoint($wide / 2, $up / 2), $this->size($across, $up), Style::Measure)],
+            'text' => [new Label(new DrawnPoint($wide / 2, -0.08 * $high), $this->size($across, $up), Style::Measure)],
         ]);
     }
 
@@ -71,7 +71,7 @@ final readonly class WayDrawing
         return new Drawing($this->way->name, [
             'walls' => $walls,
             'box' => [new Outline($corners, true, Style::Board)],
-            'text' => [new Label(new DrawnPoint(($x + $dx) / 2, $into - $y / 2 + $dy / 2), $this->size($long, $this->deep), Style::Measure)],
+            'text' => [new Label(new DrawnPoint($from + $arm / 2, -$arm / 2), $this->size($long, $this->deep), Style::Measure)],
         ]);
     }
 

@@ -14,6 +14,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Incastro\Drawing\FileKind;
 use Incastro\Drawing\RunDrawing;
+use Incastro\Drawing\SolidDrawing;
 use Incastro\Drawing\SvgWriter;
 use Incastro\Exchange\CutSheetPdf;
 
@@ -54,7 +55,10 @@ final class ExchangeController extends Controller
         if ($fitted === null || $room === null || $run === null) {
             abort(404, 'Nothing is fitted here yet.');
         }
-        $drawing = (new RunDrawing($run, $fitted->assemblies[$r], $room, $plan->job->format))->elevation();
+        $drawing = match ($request->string('view')->value()) {
+            'solid', 'apart' => (new SolidDrawing($run, $fitted->assemblies[$r]))->draw($request->string('view')->value() === 'apart'),
+            default => (new RunDrawing($run, $fitted->assemblies[$r], $room, $plan->job->format))->elevation(),
+        };
 
         return $this->drawn(FileKind::Svg, $space->job->choices['name'], (new SvgWriter(10.0))->write($drawing));
     }

@@ -19,9 +19,12 @@ use Incastro\Drawing\Paper;
 use Incastro\Drawing\ScreenWriter;
 use Incastro\Drawing\SectionDrawing;
 use Incastro\Drawing\SolidDrawing;
+use Incastro\Exchange\FaceDistance;
 use Incastro\Exchange\LengthWriter;
 use Incastro\Exchange\RoundWriter;
 use Incastro\Exchange\Templates;
+use Incastro\Geometry\Vector;
+use Incastro\Measure\Length;
 use Incastro\Planning\JobReader;
 use Incastro\Planning\Planner;
 use Incastro\Rules\Code;
@@ -63,6 +66,24 @@ final class FitController extends Controller
         }
 
         return response()->json((new RoundWriter($fitted))->write($room));
+    }
+
+    /** How far two faces of pieces lie apart: each by its piece, a place on it and the way it looks, in the space's own coordinates. */
+    public function between(Request $request, Space $space, JobAnswer $answer): JsonResponse
+    {
+        $rules = ['required', 'array', 'size:3'];
+        $number = ['required', 'numeric', 'between:-100000,100000'];
+        $data = $request->validate([
+            'faces' => ['required', 'array', 'size:2'], 'faces.*.key' => ['required', 'string', 'max:200'],
+            'faces.*.at' => $rules, 'faces.*.at.*' => $number, 'faces.*.looks' => $rules, 'faces.*.looks.*' => $number,
+        ]);
+        $plan = $answer->plan($space->job);
+        $fitted = $plan->space($space->id) ?? abort(404, 'Nothing is fitted here yet.');
+        $vector = fn (array $at): Vector => new Vector((float) $at[0], (float) $at[1], (float) $at[2]);
+        [$one, $other] = array_map(fn (array $face) => ['key' => (string) $face['key'], 'at' => $vector($face['at']), 'looks' => $vector($face['looks'])], array_values($data['faces']));
+        $apart = (new FaceDistance($fitted))->between($one, $other);
+
+        return response()->json(['text' => $apart === null ? null : $plan->job->format->finest()->write(Length::ofDouble($apart))]);
     }
 
     /** All ways out of one finding: of a large layout the answer to an edit brings only the first few. */

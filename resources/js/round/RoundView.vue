@@ -5,6 +5,7 @@ import DrawingView from '@/drawing/DrawingView.vue'
 import { useJob } from '@/job/store'
 import { useQuery } from '@tanstack/vue-query'
 import { useElementSize } from '@vueuse/core'
+import MeasureText from '@/tape/MeasureText.vue'
 import Button from 'primevue/button'
 import Slider from 'primevue/slider'
 import ToggleSwitch from 'primevue/toggleswitch'
@@ -104,9 +105,29 @@ function release(event: PointerEvent): void {
   // A drag turns it; a press picks a piece.
   if (Math.hypot(event.offsetX - pressed.x, event.offsetY - pressed.y) > 5) return
   const found = stage.value?.at(event.offsetX, event.offsetY) ?? null
-  picked.value = found?.key ?? null
-  if (found) emit('select', found.key.split(':')[0] ?? found.owner)
+  picked.value = found?.piece.key ?? null
+  if (measures.value) void measure(found)
+  else if (found) emit('select', found.piece.key.split(':')[0] ?? found.piece.owner)
 }
+
+/** Between two faces that are pressed one after the other; the figure is the core's. */
+const measures = ref(false)
+const faces = ref<NonNullable<ReturnType<Stage['at']>>[]>([])
+const between = ref<string | null>(null)
+async function measure(found: ReturnType<Stage['at']>): Promise<void> {
+  if (!found) return
+  faces.value = faces.value.length === 2 ? [found] : [...faces.value, found]
+  between.value = null
+  if (faces.value.length < 2) return
+  const answer = await api<{ text: string | null }>('POST', `/api/spaces/${job.space?.id}/between`, {
+    faces: faces.value.map(({ piece: { key }, at, looks }) => ({ key, at, looks })),
+  })
+  between.value = answer.text ?? 'These two faces are not parallel.'
+}
+watch(measures, () => {
+  faces.value = []
+  between.value = null
+})
 
 const TURN = Math.PI / 18
 const KEYS: Record<string, [number, number, number]> = {
@@ -130,6 +151,11 @@ function hide(): void {
   picked.value = null
 }
 
+const svg = computed(() => {
+  const at = job.space?.choices.layout.runs.findIndex((run) => run.id === props.run) ?? 0
+  const query = { run: String(Math.max(0, at)), view: apart.value > 50 ? 'apart' : 'solid' }
+  return `/api/spaces/${job.space?.id}/elevation.svg?${new URLSearchParams(query)}`
+})
 async function download(): Promise<void> {
   const data = await stage.value?.glTF()
   if (!data) return
@@ -153,8 +179,12 @@ async function download(): Promise<void> {
         <Slider v-model="apart" :min="0" :max="100" aria-labelledby="round-apart" />
       </div>
       <label class="switch"><ToggleSwitch v-model="walls" input-id="round-walls" /> walls</label>
+      <label v-if="!isFlat" class="switch"
+        ><ToggleSwitch v-model="measures" input-id="round-measure" /> measure</label
+      >
       <Button text size="small" label="From the front" @click="stage?.look()" />
       <Button v-if="!isFlat" text size="small" label="Download as glTF" @click="download" />
+      <a class="svg" :href="svg" download>as SVG</a>
     </div>
     <DrawingView v-if="isFlat && still" :drawing="still" @select="emit('select', $event)" />
     <div v-else ref="frame" class="frame">
@@ -167,7 +197,17 @@ async function download(): Promise<void> {
         @pointerup="release"
         @keydown="key"
       ></canvas>
-      <div v-if="piece || hidden.length > 0" class="picked" role="status">
+      <div v-if="measures" class="picked" role="status">
+        <template v-if="faces.length === 0">Press a face of a piece, then another.</template>
+        <template v-else-if="faces.length === 1"
+          >From {{ faces[0]?.piece.mark }}: press another face.</template
+        >
+        <template v-else>
+          {{ faces[0]?.piece.mark }} to {{ faces[1]?.piece.mark }}:
+          <MeasureText v-if="between" :text="between" />
+        </template>
+      </div>
+      <div v-else-if="piece || hidden.length > 0" class="picked" role="status">
         <template v-if="piece">
           <strong>{{ piece.mark }}</strong> {{ piece.name }}
           <RouterLink :to="`/jobs/${job.job?.id}/pieces?piece=${encodeURIComponent(piece.key)}`"

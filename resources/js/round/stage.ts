@@ -22,10 +22,13 @@ import {
   WebGLRenderer,
 } from 'three'
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
-import type { Round, RoundPiece, SolidParts } from './types'
+import type { Place, Round, RoundPiece, SolidParts } from './types'
 
 /** Metres, y up, as three and glTF have it; places come in mm with z up. */
 const vector = ([x, y, z]: readonly [number, number, number]) => new Vector3(x / 1000, z / 1000, -y / 1000)
+
+/** Back again, so many to a metre. */
+const place = ({ x, y, z }: Vector3, scale: number): Place => [x * scale, -z * scale, y * scale]
 
 export interface Colours {
   paper: string
@@ -134,19 +137,23 @@ export class Stage {
   look(): void {
     const geometry = this.body?.geometry
     if (!geometry) return
-    geometry.computeBoundingSphere()
-    const around = geometry.boundingSphere
+    geometry.computeBoundingBox()
+    const around = geometry.boundingBox
     if (!around) return
     const wall = this.front()
     const right = new Vector3().crossVectors(new Vector3(0, 1, 0), wall)
-    const far = (around.radius * 0.92) / Math.sin((this.camera.fov * Math.PI) / 360)
+    const size = around.getSize(new Vector3())
+    const [wide, deep] = [Math.max(size.x, size.z), Math.min(size.x, size.z)]
+    const half = Math.max(size.y, (wide + deep / 2) / this.camera.aspect) / 2
+    const far = (1.15 * half) / Math.tan((this.camera.fov * Math.PI) / 360) + deep
+    const middle = around.getCenter(new Vector3())
     const from = wall
       .clone()
       .multiplyScalar(far * 0.86)
       .addScaledVector(right, far * 0.42)
       .add(new Vector3(0, far * 0.3, 0))
-    this.controls.target.copy(around.center)
-    this.camera.position.copy(around.center).add(from)
+    this.controls.target.copy(middle)
+    this.camera.position.copy(middle).add(from)
     this.controls.update()
     this.ask()
   }
@@ -345,8 +352,8 @@ export class Stage {
     this.ask()
   }
 
-  /** The piece at a place of the canvas, px. */
-  at(x: number, y: number): RoundPiece | null {
+  /** The piece at a place of the canvas, px, and its face there: a place on it and the way it looks, as if nothing had moved; mm, z up. */
+  at(x: number, y: number): { piece: RoundPiece; at: Place; looks: Place } | null {
     if (!this.body) return null
     const ray = new Raycaster()
     ray.setFromCamera(
@@ -355,7 +362,12 @@ export class Stage {
     )
     const hit = ray.intersectObject(this.body)[0]
     const corner = 3 * (hit?.faceIndex ?? -1)
-    return this.parts.find((part) => corner >= part.from && corner < part.from + part.count)?.piece ?? null
+    const part = this.parts.find((one) => corner >= one.from && corner < one.from + one.count)
+    if (!part) return null
+    const [a, b, c] = [0, 1, 2].map((i) => new Vector3().fromArray(this.rest, 3 * (corner + i)))
+    if (!a || !b || !c) return null
+    const looks = b.clone().sub(a).cross(c.clone().sub(a)).normalize()
+    return { piece: part.piece, at: place(a, 1000), looks: place(looks, 1) }
   }
 
   /** Turns round the middle, and goes nearer or farther: for keys. */

@@ -1,4 +1,4 @@
-type Place = [number, number, number]
+export type Place = [number, number, number]
 
 /** Convex parts of something: the corners of each, and its faces by their places in that list. */
 export type SolidParts = { at: Place[]; faces: number[][] }[]

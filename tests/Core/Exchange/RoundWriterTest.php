@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Exchange;
 
+use Incastro\Exchange\FaceDistance;
 use Incastro\Exchange\JobFile;
 use Incastro\Exchange\RoundWriter;
 use Incastro\Geometry\Vector;
@@ -80,6 +81,28 @@ final class RoundWriterTest extends TestCase
         [$cos, $sin] = [cos($motion->by * $share), sin($motion->by * $share)];
 
         return $at->plus($motion->from->times($along * ($cos - 1.0) - $across * $sin))->plus($motion->to->times($along * $sin + $across * ($cos - 1.0)));
+    }
+
+    public function test_between_two_faces_is_what_the_pieces_say(): void
+    {
+        $plan = TestLayout::of([TestLayout::bay('a')])->plan();
+        $frame = $plan->layout?->runs[0]->frame;
+        self::assertNotNull($frame);
+        $byKey = $plan->assemblies[0]->byKey();
+        $face = function (string $key, bool $isRight) use ($byKey, $frame): array {
+            $b = $byKey[$key]->bounds;
+            $at = $frame->point($isRight ? $b->u1 : $b->u0, ($b->v0 + $b->v1) / 2);
+            $to = $frame->point(($isRight ? $b->u1 : $b->u0) + 1.0, ($b->v0 + $b->v1) / 2);
+
+            return ['key' => $key, 'at' => new Vector($at->x, $at->y, ($b->z0 + $b->z1) / 2), 'looks' => new Vector($to->x - $at->x, $to->y - $at->y, 0.0)];
+        };
+        $distance = new FaceDistance($plan);
+        // Between the inner faces of the sides lies what the bottom fills.
+        $bottom = $byKey['a-1:bottom']->piece->length->result->toDouble();
+        self::assertEqualsWithDelta($bottom, $distance->between($face('a-1:side-L', true), $face('a-1:side-R', false)), 1.0);
+        self::assertEqualsWithDelta(18.0, $distance->between($face('a-1:side-L', false), $face('a-1:side-L', true)), 1e-6);
+        $up = ['looks' => new Vector(0.0, 0.0, 1.0)] + $face('a-1:side-L', true);
+        self::assertNull($distance->between($up, $face('a-1:side-R', false)));
     }
 
     public function test_walls_carry_how_far_they_are_off_plumb(): void

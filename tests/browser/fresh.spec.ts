@@ -1,0 +1,66 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import { leaf } from './fitting'
+import { demoJob, landingAlcove } from './person'
+
+const verdict = (page: Page) => page.getByRole('status').first()
+
+for (const [file, name, recipes] of [
+  [
+    'landing-alcove',
+    'Landing alcove',
+    ['Rail over drawers, shelves beside it, doors', 'Shelves behind doors', 'A bench with lids'],
+  ],
+  ['oar-store', 'Oar store', ['Four bays with doors to the rake']],
+  ['eaves-berth', 'Eaves berth', ['A low row for books', 'A bench with lids']],
+] as const) {
+  test(`recipes are started in the ${name.toLowerCase()}`, async ({ page }) => {
+    await demoJob(page, file, name, false)
+    for (const recipe of recipes) {
+      await page.getByRole('button', { name: `Start from: ${recipe}` }).click()
+      await expect(page.locator('g.cell').first()).toBeVisible()
+      await expect(verdict(page)).toContainText(/Fits|Does not fit/)
+      await page.getByRole('button', { name: 'Undo' }).click()
+      await expect(page.getByRole('heading', { name: 'What shall stand here?' })).toBeVisible()
+    }
+    // By what it is for, too.
+    await page.getByRole('button', { name: 'To keep things' }).click()
+    await expect(page.getByRole('heading', { name: 'To keep things' })).toBeVisible()
+  })
+}
+
+for (const scheme of ['light', 'dark'] as const) {
+  for (const viewport of [
+    { width: 1280, height: 800 },
+    { width: 390, height: 844 },
+  ]) {
+    test(`every leaf and look of Fit is without serious faults, ${scheme}, ${viewport.width} wide`, async ({
+      page,
+    }) => {
+      await page.emulateMedia({ colorScheme: scheme })
+      await page.setViewportSize(viewport)
+      await landingAlcove(page, 'fit')
+      await expect(page.locator('g.cell').first()).toBeVisible()
+      const faults = async (where: string) => {
+        const { violations } = await new AxeBuilder({ page }).analyze()
+        const serious = violations.filter((one) => one.impact === 'serious' || one.impact === 'critical')
+        expect(
+          serious.map((one) => `${one.id}: ${one.nodes[0]?.html}`),
+          where,
+        ).toEqual([])
+      }
+      await faults('cell')
+      for (const name of ['Gaps', 'Findings', 'Cell'] as const) {
+        await leaf(page, name)
+        await faults(name)
+      }
+      await page.getByRole('button', { name: 'More for: What it holds' }).click()
+      await expect(page.getByRole('dialog')).toBeVisible()
+      await faults('picker')
+      await page.keyboard.press('Escape')
+      await page.getByRole('button', { name: 'Round', exact: true }).click()
+      await expect(page.getByRole('img', { name: /The furniture in its room/ })).toBeVisible()
+      await faults('round')
+    })
+  }
+}
