@@ -143,6 +143,7 @@ test('boxes are joined in another way, their sizes follow, and a tool that is no
   ).toBeVisible()
   await page.getByRole('button', { name: 'Close' }).first().click()
   await page.getByRole('link', { name: /^Fit/ }).click()
+  await leaf(page, 'Findings')
   await page.getByText('Boxes are joined in dadoes, and there is no router or table saw').click()
   await page.getByRole('button', { name: 'Join boxes with screws through their sides' }).click()
   await expect(page.getByText('Boxes are joined in dadoes')).toHaveCount(0)

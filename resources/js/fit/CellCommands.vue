@@ -52,6 +52,9 @@ const name = (one: LayoutAction) => `${one.label} ${one.key.toUpperCase()}`
         :title="one.label"
         @click="one.does()"
       >
+        <svg v-if="one.icon" class="icon" viewBox="-1 -1 16 16" aria-hidden="true">
+          <path :d="one.icon" />
+        </svg>
         <kbd>{{ one.key.toUpperCase() }}</kbd>
         <span class="whole">{{ one.label }}</span>
       </button>
@@ -78,9 +81,9 @@ const name = (one: LayoutAction) => `${one.label} ${one.key.toUpperCase()}`
 .commands {
   position: absolute;
   display: flex;
-  gap: 2px 14px;
+  gap: 2px 10px;
   align-items: center;
-  padding: 2px 12px;
+  padding: 2px 10px;
   border: 1.5px solid var(--chalk);
   border-radius: 10px;
   background: var(--card);
@@ -116,6 +119,15 @@ button:disabled {
   justify-content: space-between;
   min-height: 44px;
   padding: 0 10px;
+}
+.icon {
+  width: 15px;
+  height: 15px;
+  margin-right: 3px;
+  fill: none;
+  stroke: currentcolor;
+  stroke-width: 1.3;
+  vertical-align: -2px;
 }
 .whole {
   display: none;

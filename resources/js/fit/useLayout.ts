@@ -11,6 +11,8 @@ export interface LayoutAction {
   label: string
   /** What it stands under beside the cell; what has none stands among the others. */
   group?: string
+  /** What it does to a cell, drawn in 14 × 14. */
+  icon?: string
   does: () => void
   can: boolean
 }
@@ -75,15 +77,64 @@ export function useLayout(station: Ref<FitStation | null>) {
     // A bay that is alone has all shares, whatever its weight.
     const weighs = has && bays > 1 && isShare(bay.value?.size ?? { share: 1 })
     return [
-      { key: 'v', label: 'Split bay', group: 'split', does: onCell('split-bay'), can: has },
-      { key: 'h', label: 'Split tier', group: 'split', does: onCell('split-tier'), can: has },
-      { key: 'j', label: 'Join bay', group: 'join', does: onCell('remove-bay'), can: has && bays > 1 },
-      { key: 'k', label: 'Join tier', group: 'join', does: onCell('remove-tier'), can: has && tiers > 1 },
-      { key: ']', label: 'Wider', group: 'size', does: () => weigh(1), can: weighs },
-      { key: '[', label: 'Narrower', group: 'size', does: () => weigh(-1), can: weighs },
+      {
+        key: 'v',
+        label: 'Split bay',
+        group: 'split',
+        icon: 'M1 1h12v12H1zM7 1v12',
+        does: onCell('split-bay'),
+        can: has,
+      },
+      {
+        key: 'h',
+        label: 'Split tier',
+        group: 'split',
+        icon: 'M1 1h12v12H1zM1 7h12',
+        does: onCell('split-tier'),
+        can: has,
+      },
+      {
+        key: 'j',
+        label: 'Join bay',
+        group: 'join',
+        icon: 'M1 1v12M13 1v12M2 7h4M8 7h4M4 5l2 2-2 2M10 5l-2 2 2 2',
+        does: onCell('remove-bay'),
+        can: has && bays > 1,
+      },
+      {
+        key: 'k',
+        label: 'Join tier',
+        group: 'join',
+        icon: 'M1 1h12M1 13h12M7 2v4M7 8v4M5 4l2 2 2-2M5 10l2-2 2 2',
+        does: onCell('remove-tier'),
+        can: has && tiers > 1,
+      },
+      {
+        key: ']',
+        label: 'Wider',
+        group: 'size',
+        icon: 'M1 7h12M4 4L1 7l3 3M10 4l3 3-3 3',
+        does: () => weigh(1),
+        can: weighs,
+      },
+      {
+        key: '[',
+        label: 'Narrower',
+        group: 'size',
+        icon: 'M0 7h5M9 7h5M2 4l3 3-3 3M12 4L9 7l3 3',
+        does: () => weigh(-1),
+        can: weighs,
+      },
       { key: 's', label: 'Swap right', does: onCell('swap-bay'), can: has && place.value.bay < bays - 1 },
       { key: 'u', label: 'Swap up', does: onCell('swap-tier'), can: has && place.value.tier < tiers - 1 },
-      { key: 'c', label: 'Copy bay', group: 'copy', does: onCell('copy-bay'), can: has },
+      {
+        key: 'c',
+        label: 'Copy bay',
+        group: 'copy',
+        icon: 'M1 1h8v9H1zM5 10v3h8V4H9',
+        does: onCell('copy-bay'),
+        can: has,
+      },
       {
         key: 'm',
         label: 'Mirror',
