@@ -86,7 +86,7 @@ final readonly class PlanWriter
         $writer = new SolidWriter($space);
         $pieces = [];
         foreach ([...$space->layout->runs ?? [], ...$space->layout->surfaces ?? []] as $i => $stands) {
-            foreach ($space->made[$i]->placed as $placed) {
+            foreach ($space->made()[$i]->placed as $placed) {
                 $pieces[] = $this->piece($placed->piece) + ['owner' => $placed->owner, 'marks' => array_map($this->mark(...), $placed->piece->marks), 'solid' => $writer->solid($stands->frame, $placed)];
             }
         }

@@ -32,6 +32,7 @@ use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Lineal;
+use Incastro\Rules\Severity;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\SpaceSurvey;
 use Incastro\Survey\Survey;
@@ -121,26 +122,22 @@ final readonly class Planner
         // What would make the survey surer is said where one measures.
         $findings = array_values(array_filter($survey->findings, fn (Finding $finding) => ! in_array($finding->code, [Code::Unchecked, Code::Struck], true)));
         if ($survey->room === null) {
-            return new SpacePlan($space, $survey, null, [], [], [], $findings, Verdict::of($survey, null, $findings));
+            return new SpacePlan($space, $survey, null, [], [], $findings, Verdict::of($survey, null, $findings), $this->joinery($job));
         }
         $before = clone $marks;
         [$layout, $assemblies, $carried, $found] = $this->built($job, $space, $survey->room, $marks);
         $ways = new WaysOut($this->trying($job, $survey->room, $before, false), $space, $job);
-        $made = $this->made($job, $assemblies);
-        $findings = [...$findings, ...$ways->checked($found), ...$this->bored($job, $space, $survey->room, $made, $found, $before), ...$this->cautions($job, $survey->room, $layout, $assemblies)];
+        $findings = [...$findings, ...$ways->checked($found), ...$this->cautions($job, $survey->room, $layout, $assemblies)];
+        $plan = new SpacePlan($space, $survey, $layout, $assemblies, $carried, $findings, Verdict::of($survey, $layout, $findings), $this->joinery($job));
+        // Where something else clashes sizes will still change: what joints bore is looked at when they stand.
+        $bored = array_filter($found, fn (Finding $finding) => $finding->severity === Severity::Clash) === [] ? $this->bored($job, $space, $survey->room, $plan->made(), $found, $before) : [];
 
-        return new SpacePlan($space, $survey, $layout, $assemblies, $made, $carried, $findings, Verdict::of($survey, $layout, $findings));
+        return $bored === [] ? $plan : $plan->finding($bored);
     }
 
-    /**
-     * The same assemblies with what their joints take: marked on the pieces, and bought.
-     *
-     * @param  list<Assembly>  $assemblies
-     * @return list<Assembly>
-     */
-    private function made(Job $job, array $assemblies): array
+    private function joinery(Job $job): Joinery
     {
-        return array_map((new Joinery($job->rules, $job->materials, $job->format))->made(...), $assemblies);
+        return new Joinery($job->rules, $job->materials, $job->format);
     }
 
     /**
@@ -166,7 +163,7 @@ final readonly class Planner
             $by = $job->by($rules);
             [, $assemblies, , $found] = $this->built($by, $space, $room, clone $marks);
 
-            return $withMarks ? [...$found, ...$this->boring($by, $room, $this->made($by, $assemblies))] : $found;
+            return $withMarks ? [...$found, ...$this->boring($by, $room, array_map($this->joinery($by)->made(...), $assemblies))] : $found;
         };
     }
 

@@ -13,26 +13,43 @@ use Incastro\Rules\Finding;
 use Incastro\Survey\Survey;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
+use Incastro\Units\Make\Joinery;
 
 /** What a space comes to: the room as found, the runs fitted into it, their pieces, and all that was found on the way. */
-final readonly class SpacePlan
+final class SpacePlan
 {
+    /** @var list<Assembly>|null */
+    private ?array $made = null;
+
     /**
      * @param  list<Assembly>  $assemblies  of each run of the layout, and then of what lies on each wall
-     * @param  list<Assembly>  $made  the same with what their joints take: marked on the pieces, and bought
      * @param  list<Carried>  $carried  how every box and large panel gets in
      * @param  list<Finding>  $findings
      */
     public function __construct(
-        public Space $space,
-        public Survey $survey,
-        public ?FittedLayout $layout,
-        public array $assemblies,
-        public array $made,
-        public array $carried,
-        public array $findings,
-        public Verdict $verdict,
+        public readonly Space $space,
+        public readonly Survey $survey,
+        public readonly ?FittedLayout $layout,
+        public readonly array $assemblies,
+        public readonly array $carried,
+        public readonly array $findings,
+        public readonly Verdict $verdict,
+        private readonly Joinery $joinery,
     ) {
+    }
+
+    /**
+     * The same with more that was found.
+     *
+     * @param  list<Finding>  $more
+     */
+    public function finding(array $more): self
+    {
+        $findings = [...$this->findings, ...$more];
+        $plan = new self($this->space, $this->survey, $this->layout, $this->assemblies, $this->carried, $findings, Verdict::of($this->survey, $this->layout, $findings), $this->joinery);
+        $plan->made = $this->made;
+
+        return $plan;
     }
 
     /**
@@ -59,16 +76,26 @@ final readonly class SpacePlan
         return array_merge([], ...array_map(fn (Assembly $assembly) => $assembly->pieces(), $this->assemblies));
     }
 
+    /**
+     * The same assemblies with what their joints take: marked on the pieces, and bought. Worked out once, when somebody looks.
+     *
+     * @return list<Assembly>
+     */
+    public function made(): array
+    {
+        return $this->made ??= array_map($this->joinery->made(...), $this->assemblies);
+    }
+
     /** @return list<Piece> with what their joints mark on them */
     public function marked(): array
     {
-        return array_merge([], ...array_map(fn (Assembly $assembly) => $assembly->pieces(), $this->made));
+        return array_merge([], ...array_map(fn (Assembly $assembly) => $assembly->pieces(), $this->made()));
     }
 
     /** @return list<Hardware> */
     public function hardware(): array
     {
-        return Hardware::counted(array_merge([], ...array_map(fn (Assembly $assembly) => $assembly->hardware, $this->made)));
+        return Hardware::counted(array_merge([], ...array_map(fn (Assembly $assembly) => $assembly->hardware, $this->made())));
     }
 
     /** @return array<string, Working> by name */
