@@ -11,33 +11,23 @@ use Incastro\Measure\Working;
  * What lies over cells, in its place: its underside at z, from u along its length and from v out to its front edge, mm. Length and depth
  * are those of its reference lines; what is scribed to the walls goes beyond.
  */
-final readonly class Over extends FittedMember
+final readonly class Over extends LyingMember
 {
     /** @param list<string> $carriers keys of the pieces that it lies on */
     public function __construct(
         SpansCells $holds,
         string $id,
         string $mark,
-        public float $u,
-        public float $v,
+        float $u,
+        float $v,
         public float $z,
-        public Working $length,
-        public Working $depth,
+        Working $length,
+        Working $depth,
         public bool $meetsLeft,
         public bool $meetsRight,
         public bool $meetsBack,
         public array $carriers,
     ) {
-        parent::__construct($holds, $id, $mark);
-    }
-
-    public function end(): float
-    {
-        return $this->u + $this->length->result->toDouble();
-    }
-
-    public function front(): float
-    {
-        return $this->v + $this->depth->result->toDouble();
+        parent::__construct($holds, $id, $mark, $u, $v, $length, $depth);
     }
 }

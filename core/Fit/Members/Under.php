@@ -10,30 +10,20 @@ use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 
 /** What carries boxes side by side, in its place: from u along its length, with its front at the depth from `v`. */
-final readonly class Under extends FittedMember
+final readonly class Under extends LyingMember
 {
     /** @param non-empty-list<Box> $boxes from the left */
     public function __construct(
         SpansCells $holds,
         string $id,
         string $mark,
-        public float $u,
-        public float $v,
-        public Working $length,
-        public Working $depth,
+        float $u,
+        float $v,
+        Working $length,
+        Working $depth,
         public Length $height,
         public array $boxes,
     ) {
-        parent::__construct($holds, $id, $mark);
-    }
-
-    public function end(): float
-    {
-        return $this->u + $this->length->result->toDouble();
-    }
-
-    public function front(): float
-    {
-        return $this->v + $this->depth->result->toDouble();
+        parent::__construct($holds, $id, $mark, $u, $v, $length, $depth);
     }
 }

@@ -56,6 +56,15 @@ const next = computed(() => order.value.find((one) => !worked.value.has(one.kind
 const isTurn = (kind: string) => ready.value && (worked.value.has(kind) || next.value === kind)
 const done = (kind: string) => (worked.value = new Set(worked.value).add(kind))
 
+const tile = ({ kind, label }: { kind: string; label: string }) => ({
+  kind,
+  label,
+  list: props.list,
+  tier: props.tier,
+  chosen: kind === props.kind,
+  turn: isTurn(kind),
+})
+
 function choose(kind: string): void {
   open.value = false
   if (kind !== props.kind) emit('change', kind)
@@ -69,12 +78,7 @@ function choose(kind: string): void {
       <UnitTile
         v-for="one in row"
         :key="`${tier} ${one.kind}`"
-        :label="one.label"
-        :kind="one.kind"
-        :list="list"
-        :tier="tier"
-        :chosen="one.kind === kind"
-        :turn="isTurn(one.kind)"
+        v-bind="tile(one)"
         @choose="choose(one.kind)"
         @worked="done(one.kind)"
       />
@@ -99,12 +103,7 @@ function choose(kind: string): void {
             v-for="one in all.filter((other) => other.group === group)"
             :key="`${tier} ${one.kind}`"
             told
-            :label="one.label"
-            :kind="one.kind"
-            :list="list"
-            :tier="tier"
-            :chosen="one.kind === kind"
-            :turn="isTurn(one.kind)"
+            v-bind="tile(one)"
             @choose="choose(one.kind)"
             @worked="done(one.kind)"
           />
