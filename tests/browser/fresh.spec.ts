@@ -23,11 +23,18 @@ for (const [file, name, recipes] of [
       await page.getByRole('button', { name: 'Undo' }).click()
       await expect(page.getByRole('heading', { name: 'What shall stand here?' })).toBeVisible()
     }
-    // By what it is for, too.
-    await page.getByRole('button', { name: 'To keep things' }).click()
     await expect(page.getByRole('heading', { name: 'To keep things' })).toBeVisible()
   })
 }
+
+test('recipes are looked at by what they are for', async ({ page }) => {
+  await demoJob(page, 'landing-alcove', 'Landing alcove', false)
+  await page.getByRole('button', { name: 'To keep clothes' }).click()
+  await expect(page.getByRole('heading', { name: 'To keep clothes' })).toBeVisible()
+  await expect(page.getByRole('listitem')).toHaveCount(1)
+  await page.getByRole('button', { name: 'Everything' }).click()
+  await expect(page.getByRole('listitem')).toHaveCount(12)
+})
 
 for (const scheme of ['light', 'dark'] as const) {
   for (const viewport of [

@@ -5,7 +5,8 @@ import { useJob } from '@/job/store'
 import WorkingButton from '@/job/WorkingButton.vue'
 import MeasureText from '@/tape/MeasureText.vue'
 import SelectButton from 'primevue/selectbutton'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import PieceDialog from './PieceDialog.vue'
 
 const job = useJob()
@@ -34,6 +35,20 @@ function alike(pieces: { piece: Piece; space: string }[]): Alike[] {
   }
   return [...lines.values()]
 }
+
+/** A piece that was pressed elsewhere lies open. */
+const route = useRoute()
+watch(
+  [station, () => route.query.piece],
+  ([now, asked], before) => {
+    if (!now || typeof asked !== 'string' || (before[0] && before[1] === asked)) return
+    for (const space of now.spaces) {
+      const first = space.pieces.find((piece) => piece.key === asked)
+      if (first) open.value = { first, space: space.id, marks: [first.mark] }
+    }
+  },
+  { immediate: true },
+)
 
 const groups = computed(() => {
   const groups = new Map<string, { piece: Piece; space: string }[]>()
