@@ -20,6 +20,8 @@ export default defineConfig({
       workbox: {
         globDirectory: 'public',
         globPatterns: ['build/assets/*.{js,css,woff2}', 'icon.svg'],
+        // Three dimensions are heavy, and of no use without the server: fetched when looked at, then kept.
+        globIgnores: ['build/assets/RoundView-*'],
         // Every page is the same shell; the server's own answers are not pages.
         navigateFallback: '/',
         navigateFallbackDenylist: [/^\/(api|sanctum|build|up|incastro-ca)/],
@@ -27,6 +29,11 @@ export default defineConfig({
         inlineWorkboxRuntime: true,
         sourcemap: false,
         runtimeCaching: [
+          {
+            urlPattern: ({ url }) => url.pathname.startsWith('/build/assets/RoundView-'),
+            handler: 'CacheFirst',
+            options: { cacheName: 'round', expiration: { maxEntries: 4 } },
+          },
           {
             urlPattern: ({ url, request }) =>
               request.method === 'GET' &&

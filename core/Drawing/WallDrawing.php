@@ -247,8 +247,8 @@ final readonly class WallDrawing
         return [
             $outline,
             new Label(new DrawnPoint($left + $thing->width / 2, $foot + $thing->height + self::BESIDE), $thing->name, Style::Label, $ref),
-            new Dimension($thing->fromRight ? new DrawnPoint($right, $middle) : new DrawnPoint(0.0, $middle), $thing->fromRight ? new DrawnPoint($this->length, $middle) : new DrawnPoint($left, $middle), $write($thing->along), $ref, Style::ThingDistance),
-            new Dimension(new DrawnPoint($left + $thing->width / 2, $thing->fromCeiling ? $foot + $thing->height : 0.0), new DrawnPoint($left + $thing->width / 2, $thing->fromCeiling ? $top : $foot), $write($thing->up), $ref, Style::ThingDistance),
+            new Dimension(new DrawnPoint($thing->fromRight ? $this->length : 0.0, $middle), new DrawnPoint($thing->fromRight ? $right : $left, $middle), $write($thing->along), $ref, Style::ThingDistance),
+            new Dimension(new DrawnPoint($left + $thing->width / 2, $thing->fromCeiling ? $top : 0.0), new DrawnPoint($left + $thing->width / 2, $thing->fromCeiling ? $foot + $thing->height : $foot), $write($thing->up), $ref, Style::ThingDistance),
         ];
     }
 }

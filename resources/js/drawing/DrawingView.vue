@@ -81,7 +81,11 @@ const margin = computed(() => (props.small ? 4 : 26))
 const beside = computed(() =>
   !props.small &&
   props.drawing.layers.some((layer) =>
-    layer.shapes.some((shape) => shape.kind === 'label' && shape.anchor !== 'middle'),
+    layer.shapes.some(
+      (shape) =>
+        (shape.kind === 'label' && shape.anchor !== 'middle') ||
+        (shape.kind === 'dimension' && shape.style === 'thing-distance'),
+    ),
   )
     ? 70
     : margin.value,
@@ -152,6 +156,20 @@ const middle = (from: DrawnPoint, to: DrawnPoint): [number, number] => {
   const [x1, y1] = at(from)
   const [x2, y2] = at(to)
   return [(x1 + x2) / 2, (y1 + y2) / 2]
+}
+
+/** Where a dimension is told: in its middle; what is too short beside a thing beyond its other end, so that the thing is seen. */
+const told = (shape: Extract<Shape, { kind: 'dimension' }>): [number, number] => {
+  const [x1, y1] = at(shape.from)
+  const [x2, y2] = at(shape.to)
+  const long = Math.hypot(x2 - x1, y2 - y1)
+  const room = (shape.text.length * LETTER + 16) * scale.value
+  if (shape.style !== 'thing-distance' || long === 0 || long > 1.6 * room) return middle(shape.from, shape.to)
+  const beyond = room / 2 / long
+  const [x, y] = [x1 + (x1 - x2) * beyond, y1 + (y1 - y2) * beyond]
+  // Below the floor there may be less room than beside a wall: then it stays on the drawing.
+  const lowest = box.value.y + box.value.height + (height.value * scale.value - box.value.height) / 2
+  return [x, Math.min(y, lowest - room / 2)]
 }
 
 const isUpright = (from: DrawnPoint, to: DrawnPoint) => Math.abs(from[1] - to[1]) > Math.abs(from[0] - to[0])
@@ -274,7 +292,7 @@ const slant = (from: DrawnPoint, to: DrawnPoint) => {
             </g>
             <g
               v-if="shape.text && showsText(shape)"
-              :transform="`translate(${middle(shape.from, shape.to).join(' ')}) scale(${scale})${isUpright(shape.from, shape.to) ? ' rotate(-90)' : ''}`"
+              :transform="`translate(${told(shape).join(' ')}) scale(${scale})${isUpright(shape.from, shape.to) ? ' rotate(-90)' : ''}`"
             >
               <rect class="plate" v-bind="plate(shape.text)" />
               <DrawnText :text="shape.text" />
@@ -446,6 +464,7 @@ g.thing-distance:not(.selected) {
   display: none;
 }
 /* A selected thing is named in its form; its two distances need the room. */
+g.label.selected rect.plate,
 g.label.selected :deep(text) {
   display: none;
 }

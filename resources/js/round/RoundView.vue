@@ -24,7 +24,7 @@ const hidden = ref<string[]>([])
 const picked = ref<string | null>(null)
 const isFlat = ref(false)
 
-const { data: round } = useQuery({
+const { data: round, isPlaceholderData: isOld } = useQuery({
   queryKey: computed(() => ['round', job.space?.id, job.space?.version, job.job?.version]),
   queryFn: () => api<Round>('GET', `/api/spaces/${job.space?.id}/round`),
   enabled: computed(() => job.space !== null),
@@ -183,8 +183,6 @@ async function download(): Promise<void> {
         ><ToggleSwitch v-model="measures" input-id="round-measure" /> measure</label
       >
       <Button text size="small" label="From the front" @click="stage?.look()" />
-      <Button v-if="!isFlat" text size="small" label="Download as glTF" @click="download" />
-      <a class="svg" :href="svg" download>as SVG</a>
     </div>
     <DrawingView v-if="isFlat && still" :drawing="still" @select="emit('select', $event)" />
     <div v-else ref="frame" class="frame">
@@ -197,6 +195,16 @@ async function download(): Promise<void> {
         @pointerup="release"
         @keydown="key"
       ></canvas>
+      <div class="files">
+        <Button
+          text
+          size="small"
+          label="Download as glTF"
+          :disabled="!round || isOld || !stage"
+          @click="download"
+        />
+        <a :href="svg" download>as SVG</a>
+      </div>
       <div v-if="measures" class="picked" role="status">
         <template v-if="faces.length === 0">Press a face of a piece, then another.</template>
         <template v-else-if="faces.length === 1"
@@ -266,6 +274,15 @@ canvas {
   width: 100%;
   height: 100%;
   touch-action: none;
+}
+.files {
+  position: absolute;
+  right: 6px;
+  bottom: 6px;
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  font-size: 14px;
 }
 .picked {
   position: absolute;

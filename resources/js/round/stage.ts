@@ -145,7 +145,7 @@ export class Stage {
     const size = around.getSize(new Vector3())
     const [wide, deep] = [Math.max(size.x, size.z), Math.min(size.x, size.z)]
     const half = Math.max(size.y, (wide + deep / 2) / this.camera.aspect) / 2
-    const far = (1.15 * half) / Math.tan((this.camera.fov * Math.PI) / 360) + deep
+    const far = (1.25 * half) / Math.tan((this.camera.fov * Math.PI) / 360) + deep
     const middle = around.getCenter(new Vector3())
     const from = wall
       .clone()
