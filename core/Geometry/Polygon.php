@@ -36,6 +36,19 @@ final readonly class Polygon
      */
     public static function around(array $points): self
     {
+        // What differs by no more than rounding is one coordinate: else points above each other are sorted by noise.
+        $settled = function (array $values): array {
+            asort($values);
+            $last = -INF;
+            foreach ($values as $i => $value) {
+                $values[$i] = $last = $value - $last > 1e-6 ? $value : $last;
+            }
+
+            return $values;
+        };
+        $x = $settled(array_map(fn (Point $point) => $point->x, $points));
+        $y = $settled(array_map(fn (Point $point) => $point->y, $points));
+        $points = array_map(fn (int $i) => new Point($x[$i], $y[$i]), array_keys($points));
         usort($points, fn (Point $a, Point $b) => [$a->x, $a->y] <=> [$b->x, $b->y]);
         $chain = function (array $points): array {
             $kept = [];

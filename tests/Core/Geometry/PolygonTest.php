@@ -33,6 +33,19 @@ final class PolygonTest extends TestCase
         self::assertFalse($this->l()->sees(1, 5));
     }
 
+    public function test_the_shape_around_points_above_each_other_is_not_lost_in_the_noise_of_their_places(): void
+    {
+        // The two ends of a raked board, seen from the front: each corner twice, with the last bits of its place different.
+        $points = array_map(fn (array $p) => new Point(...$p), [
+            [22.952211575099657, 2382.8], [22.95221157509966, 2364.7], [22.95221157509966, 2364.7], [22.952211575099682, 2382.8],
+            [1131.4544719697670, 2477.0], [1131.4544719697672, 2477.0], [1131.454471969767, 2495.1], [1131.4544719697672, 2495.1],
+        ]);
+        self::assertSame([[22.95, 2364.7], [1131.45, 2477.0], [1131.45, 2495.1], [22.95, 2382.8]], array_map(
+            fn (Point $point) => [round($point->x, 2), $point->y],
+            Polygon::around($points)->points,
+        ));
+    }
+
     public function test_a_bow_tie_names_its_crossing_sides(): void
     {
         $tie = new Polygon([new Point(0.0, 0.0), new Point(2.0, 0.0), new Point(0.0, 1.0), new Point(2.0, 1.0)]);
