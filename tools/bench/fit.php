@@ -6,46 +6,20 @@ declare(strict_types=1);
 // on its walls, most pieces cut around one; and 16 bays with nothing on the walls. The median of 30 runs after 5.
 
 use Incastro\Check\Assembled;
-use Incastro\Exchange\JobFile;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\LayoutFitter;
 use Incastro\Fit\Marks;
 use Incastro\Fit\Terms;
 use Incastro\Planning\Job;
 use Incastro\Planning\JobReader;
-use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Planner;
-use Incastro\Planning\Recipes\Recipe;
 use Incastro\Survey\SpaceSurvey;
 use Incastro\Units\RunBuilder;
 
 require __DIR__.'/../../vendor/autoload.php';
 
-$file = __DIR__.'/../../database/demo/map-wall.json';
-$demo = JobFile::read($file, (string) file_get_contents($file))['job'];
-$mm = fn (float $length) => ['nm' => (int) ($length * 1e6), 'typed' => ''];
-
-$large = function (int $count, int $things) use ($demo, $mm): array {
-    $bays = [];
-    for ($b = 0; $b < $count; $b++) {
-        $tiers = [];
-        for ($t = 0; $t < 4; $t++) {
-            $tiers[] = Doc::tier("t-$b-$t", ['joined' => $t !== 2, 'holds' => Recipe::box(0, $t % 2)]);
-        }
-        $bays[] = Doc::bay("b-$b", $tiers, ['joined' => $b % 3 === 1]);
-    }
-    $space = &$demo['spaces'][0];
-    $space['layout'] = ['runs' => [Doc::run('run', 0, $bays, ['depth' => $mm(400)])], 'members' => [Doc::member('plinth', 'plinth', array_column($bays, 'id'))]] + Doc::none();
-    $thing = $space['things'][2];
-    $space['things'] = [];
-    for ($i = 0; $i < $things; $i++) {
-        $kind = ['socket', 'pipe', 'stud', 'valve'][$i % 4];
-        $space['things'][] = ['id' => "thing-$i", 'kind' => $kind, 'name' => "Thing $i", 'along' => $mm(90 + 150 * $i), 'up' => $mm(200 + 90 * ($i % 7)), 'width' => $mm(40), 'height' => $mm(60), 'stands_out' => $mm(30), 'rule' => $kind === 'stud' ? 'may-be-covered' : 'reachable', 'direction' => $kind === 'pipe' ? 'out' : null] + $thing;
-        $space['layout']['openings'][] = "thing-$i";
-    }
-
-    return $demo;
-};
+/** @var \Closure(int, int): array $large */
+$large = require __DIR__.'/large.php';
 
 /** @param \Closure(): float $timed milliseconds of one run */
 $sorted = function (Closure $timed): array {
