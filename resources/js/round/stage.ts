@@ -49,16 +49,19 @@ interface Part {
   linesCount: number
 }
 
-/** Triangles of convex parts, as a flat list of places. */
+/** Triangles of convex parts as a flat list of places, each seen from outside turning to the left: only that side is drawn. */
 function triangles(solid: SolidParts): Vector3[] {
   return solid.flatMap((part) => {
     const at = part.at.map(vector)
-    return part.faces.flatMap((face) =>
-      face
-        .slice(2)
-        .flatMap((_, i) => [face[0] ?? 0, face[i + 1] ?? 0, face[i + 2] ?? 0])
-        .map((corner) => at[corner] ?? new Vector3()),
-    )
+    const middle = at.reduce((sum, corner) => sum.add(corner), new Vector3()).divideScalar(at.length)
+    return part.faces.flatMap((face) => {
+      const corners = face.map((corner) => at[corner] ?? middle)
+      return corners.slice(2).flatMap((last, i) => {
+        const [first, next] = [corners[0] ?? middle, corners[i + 1] ?? middle]
+        const looks = next.clone().sub(first).cross(last.clone().sub(first))
+        return looks.dot(first.clone().sub(middle)) < 0 ? [first, last, next] : [first, next, last]
+      })
+    })
   })
 }
 
@@ -210,7 +213,7 @@ export class Stage {
     geometry.setAttribute('position', new BufferAttribute(this.rest.slice(), 3))
     geometry.setAttribute('normal', new BufferAttribute(new Float32Array(normals), 3))
     geometry.setAttribute('color', new BufferAttribute(new Float32Array(places.length), 3))
-    this.body = new Mesh(geometry, new MeshLambertMaterial({ vertexColors: true, side: DoubleSide }))
+    this.body = new Mesh(geometry, new MeshLambertMaterial({ vertexColors: true }))
     const outline = new BufferGeometry()
     outline.setAttribute('position', new BufferAttribute(this.restLines.slice(), 3))
     this.lines = new LineSegments(outline, new LineBasicMaterial({ color: this.colours.ink }))
