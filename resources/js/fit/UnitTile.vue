@@ -4,6 +4,7 @@ import type { CellSketch } from '@/api/types'
 import DrawingView from '@/drawing/DrawingView.vue'
 import { useJob } from '@/job/store'
 import { useQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
 import { computed, watch } from 'vue'
 
 /** One unit drawn in the very cell in which it would stand, worked out, with its verdict. */
@@ -20,6 +21,9 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ choose: []; worked: [] }>()
 const job = useJob()
+const state = computed(() => `${job.space?.version} ${job.job?.version}`)
+/** While somebody makes one edit after another, the server's time is theirs. */
+const rested = refDebounced(state, 600)
 const { data: sketch, isFetching } = useQuery({
   queryKey: computed(() => [
     'sketch',
@@ -37,7 +41,7 @@ const { data: sketch, isFetching } = useQuery({
       undefined,
       signal,
     ),
-  enabled: computed(() => props.turn),
+  enabled: computed(() => props.turn && rested.value === state.value),
   staleTime: Infinity,
   shallow: true,
 })
