@@ -9,7 +9,6 @@ use Incastro\Drawing\ScreenWriter;
 use Incastro\Fit\FittedCell;
 use Incastro\Planning\InvalidChoice;
 use Incastro\Planning\Job;
-use Incastro\Planning\Layout\LayoutReader;
 use Incastro\Planning\Planner;
 use Incastro\Planning\Space;
 use Incastro\Planning\SpaceChoices;
@@ -45,9 +44,10 @@ final readonly class CellSketches
         } catch (InvalidChoice $refused) {
             return ['drawing' => null, 'verdict' => ['state' => 'clash', 'sentence' => $refused->getMessage()]];
         }
-        $plan = $this->planner->furnished($job, $space->choosing(LayoutReader::read($choices['layout'], $job->rules), $space->things, $choices), $survey);
+        $furnished = $space->laidOut($choices, $job->rules);
+        $plan = $this->planner->furnished($job, $furnished, $survey);
         // What closes a cell would hide what is inside it: its picture is of the open one.
-        $shown = $list === 'tiers' ? $this->opened($job, $space->choosing(LayoutReader::read($choices['layout'], $job->rules), $space->things, $choices), $survey, $tier) ?? $plan : $plan;
+        $shown = $list === 'tiers' ? $this->opened($job, $furnished, $survey, $tier) ?? $plan : $plan;
         foreach ($shown->layout->runs ?? [] as $r => $run) {
             $cell = $run->cell($tier);
             if ($cell !== null && $room !== null) {
@@ -69,9 +69,8 @@ final readonly class CellSketches
         if (count($open) === count($layout['fronts'])) {
             return null;
         }
-        $choices = ['layout' => ['fronts' => $open] + $layout] + $space->choices;
 
-        return $this->planner->furnished($job, $space->choosing(LayoutReader::read($choices['layout'], $job->rules), $space->things, $choices), $survey);
+        return $this->planner->furnished($job, $space->laidOut(['layout' => ['fronts' => $open] + $layout] + $space->choices, $job->rules), $survey);
     }
 
     /** @return list<Edit> */

@@ -9,7 +9,6 @@ use Incastro\Drawing\FurniturePlan;
 use Incastro\Drawing\RunDrawing;
 use Incastro\Drawing\ScreenWriter;
 use Incastro\Planning\Job;
-use Incastro\Planning\Layout\LayoutReader;
 use Incastro\Planning\Planner;
 use Incastro\Planning\Recipes\StartingLayouts;
 use Incastro\Planning\SpacePlan;
@@ -40,8 +39,7 @@ final readonly class LayoutSketches
             if ($document === null) {
                 continue;
             }
-            $choices = ['layout' => $document] + $space->choices;
-            $plan = $this->planner->furnished($job, $space->choosing(LayoutReader::read($document, $job->rules), $space->things, $choices), $survey);
+            $plan = $this->planner->furnished($job, $space->laidOut(['layout' => $document] + $space->choices, $job->rules), $survey);
             $cut = $this->planner->cut($job, $plan->pieces(), true);
             $sketches[] = [
                 'name' => $name, 'label' => $label, 'purpose' => $purpose->label(),

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use Incastro\Pieces\Piece;
+use Incastro\Pieces\Likeness;
 use Incastro\Planning\InvalidChoice;
+use Incastro\Planning\Job;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\JobReader;
 use Incastro\Planning\Planner;
@@ -31,31 +32,22 @@ final readonly class RuleReach
         } catch (InvalidChoice) {
             return 0;
         }
-        $before = $this->pieces($document);
-        $after = $this->pieces($changed);
+        $before = $this->pieces($job);
+        $after = $this->pieces(JobReader::read($changed));
 
         return count(array_filter(array_keys($before + $after), fn (string $key) => ($before[$key] ?? null) !== ($after[$key] ?? null)));
     }
 
-    /**
-     * @param  array<string, mixed>  $document
-     * @return array<string, string> by key, what is cut and bored
-     */
-    private function pieces(array $document): array
+    /** @return array<string, string> by key, what is cut and bored */
+    private function pieces(Job $job): array
     {
-        $job = JobReader::read($document);
         $pieces = [];
         foreach ($job->spaces as $space) {
             foreach ($this->planner->space($job, $space)->marked() as $piece) {
-                $pieces["$space->id $piece->key"] = self::cut($piece);
+                $pieces["$space->id $piece->key"] = Likeness::of($piece)->key();
             }
         }
 
         return $pieces;
-    }
-
-    private static function cut(Piece $piece): string
-    {
-        return serialize([$piece->length->result->nanometres(), $piece->width->result->nanometres(), array_map(fn ($point) => [round($point->x, 1), round($point->y, 1)], $piece->outline->outer->points), array_map(fn ($mark) => $mark->told(), $piece->marks)]);
     }
 }

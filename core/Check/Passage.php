@@ -72,13 +72,20 @@ final class Passage
     /** What is left beside a length L and a depth D at the tightest angle of a turn. */
     public static function turned(float $long, float $deep, float $from, float $into): float
     {
-        $least = INF;
+        return self::tightest($long, $from, $into)[0] - $deep;
+    }
+
+    /** @return array{float, float} the depth that a length L leaves room for at the tightest angle of a turn, and that angle θ, rad */
+    public static function tightest(float $long, float $from, float $into): array
+    {
+        $tightest = [INF, 0.0];
         for ($i = 0; $i <= self::ANGLES; $i++) {
             $angle = M_PI / 2 * $i / self::ANGLES;
-            $least = min($least, $from * cos($angle) + $into * sin($angle) - $long * sin($angle) * cos($angle) - $deep);
+            $room = $from * cos($angle) + $into * sin($angle) - $long * sin($angle) * cos($angle);
+            $tightest = $room < $tightest[0] ? [$room, $angle] : $tightest;
         }
 
-        return $least;
+        return $tightest;
     }
 
     /** Stood up: √(H² + D²) + allowance under the clear height where it is tilted. */

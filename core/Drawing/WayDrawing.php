@@ -22,8 +22,6 @@ final readonly class WayDrawing
     /** How far the passages before and after a turn are drawn, as shares of their widths. */
     private const ARMS = 1.4;
 
-    private const ANGLES = 90;
-
     private float $hands;
 
     private float $deep;
@@ -63,9 +61,9 @@ final readonly class WayDrawing
         if ($long < $this->deep) {
             return new Drawing($this->way->name, ['walls' => $walls, 'text' => [new Label(new DrawnPoint($from / 2, $into / 2), 'no box of '.$this->mm($this->deep).' turns', Style::Measure)]]);
         }
-        $angle = $this->tightest($long, $from, $into);
-        [$x, $y] = [$long * cos($angle), $long * sin($angle)];
-        [$dx, $dy] = [$this->deep * sin($angle), -$this->deep * cos($angle)];
+        $angle = Passage::tightest($long, $from, $into)[1];
+        [$x, $y] = [$long * sin($angle), $long * cos($angle)];
+        [$dx, $dy] = [$this->deep * cos($angle), -$this->deep * sin($angle)];
         $corners = [new DrawnPoint(0.0, $into - $y), new DrawnPoint($x, $into), new DrawnPoint($x + $dx, $into + $dy), new DrawnPoint($dx, $into - $y + $dy)];
 
         return new Drawing($this->way->name, [
@@ -85,19 +83,6 @@ final readonly class WayDrawing
         }
 
         return $low;
-    }
-
-    /** The angle to the passage that it turns into at which it has least room beside it, rad. */
-    private function tightest(float $long, float $from, float $into): float
-    {
-        $best = [INF, M_PI / 4];
-        for ($i = 1; $i < self::ANGLES; $i++) {
-            $angle = M_PI / 2 * $i / self::ANGLES;
-            $room = $from * sin($angle) + $into * cos($angle) - $long * sin($angle) * cos($angle);
-            $best = $room < $best[0] ? [$room, $angle] : $best;
-        }
-
-        return $best[1];
     }
 
     private function size(float $one, float $other): string

@@ -75,14 +75,13 @@ final readonly class FaceDistance
     /** @return iterable<array{RunFrame, Placed}> */
     private function placed(): iterable
     {
-        $runs = $this->space->layout->runs ?? [];
-        foreach ($runs as $r => $run) {
+        foreach ($this->space->layout->runs ?? [] as $r => $run) {
             foreach ($this->space->assemblies[$r]->placed as $placed) {
                 yield [$run->frame, $placed];
             }
         }
         foreach ($this->space->layout->surfaces ?? [] as $s => $surface) {
-            foreach ($this->space->assemblies[count($runs) + $s]->placed as $placed) {
+            foreach ($this->space->onWall($s)->placed as $placed) {
                 yield [$surface->frame, $placed];
             }
         }

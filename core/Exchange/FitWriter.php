@@ -112,7 +112,7 @@ final readonly class FitWriter
     /** @return array<string, mixed> what lies on a wall */
     private function surface(FittedSurface $surface, int $s): array
     {
-        $built = $this->space->assemblies[count($this->space->layout->runs ?? []) + $s];
+        $built = $this->space->onWall($s);
 
         return [
             'id' => $surface->surface->id, 'mark' => $surface->mark, 'wall' => $surface->surface->wall, 'name' => $this->space->survey->sheet->shape->wallName($surface->surface->wall),

@@ -52,7 +52,7 @@ final readonly class RoundWriter
             array_push($things, ...$this->things($room, $run));
         }
         foreach ($this->space->layout->surfaces ?? [] as $s => $surface) {
-            foreach ($this->space->assemblies[count($this->space->layout->runs ?? []) + $s]->placed as $placed) {
+            foreach ($this->space->onWall($s)->placed as $placed) {
                 $pieces[] = $this->piece($surface->frame, $placed) + ['run' => null, 'movement' => null, 'apart' => [0.0, 0.0, 0.0]];
             }
         }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Incastro\Planning;
 
 use Incastro\Fit\Layout\Layout;
+use Incastro\Planning\Layout\LayoutReader;
+use Incastro\Rules\HouseRules;
 use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Take;
 use Incastro\Survey\Things\Thing;
@@ -34,6 +36,16 @@ final readonly class Space
     public function asking(Sheet $sheet): self
     {
         return new self(...['sheet' => $sheet] + get_object_vars($this));
+    }
+
+    /**
+     * The same with another layout, its things as they are.
+     *
+     * @param  array<string, mixed>  $choices  with the document of the layout
+     */
+    public function laidOut(array $choices, HouseRules $rules): self
+    {
+        return $this->choosing(LayoutReader::read($choices['layout'], $rules), $this->things, $choices);
     }
 
     /**

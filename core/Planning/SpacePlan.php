@@ -70,6 +70,12 @@ final class SpacePlan
         return array_intersect_key($given, $owners);
     }
 
+    /** What lies on a wall: the assembly of a surface of the layout, by its place among them. */
+    public function onWall(int $surface): Assembly
+    {
+        return $this->assemblies[count($this->layout->runs ?? []) + $surface];
+    }
+
     /** @return list<Piece> as they are cut */
     public function pieces(): array
     {

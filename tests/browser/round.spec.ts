@@ -68,13 +68,15 @@ test('a piece pressed in the round is selected, hidden, shown again and found am
   await page.getByRole('button', { name: 'Round' }).click()
   const canvas = page.getByRole('img', { name: /The furniture in its room/ })
   const picked = page.locator('.picked')
-  await expect
-    .poll(async () => {
-      const box = await canvas.boundingBox()
-      if (box) await canvas.click({ position: { x: box.width / 2, y: box.height / 2 } })
-      return picked.count()
-    })
-    .toBe(1)
+  const pressMiddle = () =>
+    expect
+      .poll(async () => {
+        const box = await canvas.boundingBox()
+        if (box) await canvas.click({ position: { x: box.width / 2, y: box.height / 2 } })
+        return picked.count()
+      })
+      .toBe(1)
+  await pressMiddle()
   await expect(picked).toContainText(/B1-/)
   const mark = /B1-\S+/.exec((await picked.textContent()) ?? '')?.[0] ?? ''
   await picked.getByRole('link', { name: 'its piece' }).click()
@@ -82,13 +84,7 @@ test('a piece pressed in the round is selected, hidden, shown again and found am
   await page.keyboard.press('Escape')
   await page.goBack()
   await page.getByRole('button', { name: 'Round' }).click()
-  await expect
-    .poll(async () => {
-      const box = await canvas.boundingBox()
-      if (box) await canvas.click({ position: { x: box.width / 2, y: box.height / 2 } })
-      return picked.count()
-    })
-    .toBe(1)
+  await pressMiddle()
   await picked.getByRole('button', { name: 'Hide it' }).click()
   await page.getByRole('button', { name: 'Show what is hidden (1)' }).click()
   await expect(picked).toHaveCount(0)

@@ -49,6 +49,7 @@ final readonly class OverFitter
     {
         $tops = $findings = [];
         foreach ($members as $member) {
+            $demand = $member->holds->demand($this->terms->rules, $this->terms->materials);
             $rows = [];
             foreach ($cells as $cell) {
                 if (! in_array($cell->tier->id, $member->cells, true)) {
@@ -80,7 +81,7 @@ final readonly class OverFitter
                 $meetsLeft = $this->house->isWall('left') && abs($from - $ends[0]) < self::LEVEL;
                 $meetsRight = $this->house->isWall('right') && abs($to - $ends[1]) < self::LEVEL;
                 // It is scribed up to the walls, where a rake may be lower than over its box.
-                $stands = max($back, $headroom->clears($meetsLeft ? min($from, $this->frame->leftAt($face, $z)) : $from, $meetsRight ? max($to, $this->frame->rightAt($face, $z)) : $to, $member->holds->demand($this->terms->rules, $this->terms->materials)->thickness->toDouble(), $z));
+                $stands = max($back, $headroom->clears($meetsLeft ? min($from, $this->frame->leftAt($face, $z)) : $from, $meetsRight ? max($to, $this->frame->rightAt($face, $z)) : $to, $demand->thickness->toDouble(), $z));
                 if ($stands > $face - self::LEAST) {
                     $findings[] = $this->noRoom($member);
 
@@ -96,7 +97,7 @@ final readonly class OverFitter
                     $stands,
                     $z,
                     Working::start('over its bays', Length::ofDouble($to - $from)),
-                    $depth->plus('stands over the face', $member->holds->demand($this->terms->rules, $this->terms->materials)->overhang),
+                    $depth->plus('stands over the face', $demand->overhang),
                     $meetsLeft,
                     $meetsRight,
                     $stands < $back + 1e-6,

@@ -10,6 +10,7 @@ import ChoiceRow from './ChoiceRow.vue'
 import FindingList from '@/job/FindingList.vue'
 import UnitPanel from './UnitPanel.vue'
 import UnitTiles from './UnitTiles.vue'
+import { namesOf } from './useFlags'
 import type { useLayout } from './useLayout'
 import { useUnits } from './useUnits'
 
@@ -63,7 +64,7 @@ const field = (name: string) => `layout.${name}`
 const serious = computed(() => props.station.findings.filter((one) => one.severity !== 'note'))
 /** What is found about the cell, its box, its bay or what closes it. */
 const found = computed(() => {
-  const names = [cell.value?.id, cell.value?.box, cell.value?.bay, cell.value?.front?.id]
+  const names = cell.value ? namesOf(cell.value) : []
   return serious.value.filter((one) => [one.place, ...one.related].some((name) => names.includes(name)))
 })
 

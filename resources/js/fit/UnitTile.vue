@@ -4,7 +4,6 @@ import type { CellSketch } from '@/api/types'
 import DrawingView from '@/drawing/DrawingView.vue'
 import { useJob } from '@/job/store'
 import { useQuery } from '@tanstack/vue-query'
-import { refDebounced } from '@vueuse/core'
 import { computed, watch } from 'vue'
 
 /** One unit drawn in the very cell in which it would stand, worked out, with its verdict. */
@@ -14,16 +13,13 @@ const props = defineProps<{
   list: 'tiers' | 'fronts'
   tier: string
   chosen: boolean
-  /** Whether it is its turn to be worked out. */
-  turn: boolean
+  /** Whether it is its turn to be worked out: asked anew at every change, before anything is sent. */
+  turn: () => boolean
   /** Its verdict in words, too. */
   told?: boolean
 }>()
 const emit = defineEmits<{ choose: []; worked: [] }>()
 const job = useJob()
-const state = computed(() => `${job.space?.version} ${job.job?.version}`)
-/** While somebody makes one edit after another, the server's time is theirs. */
-const rested = refDebounced(state, 600)
 const { data: sketch, isFetching } = useQuery({
   queryKey: computed(() => [
     'sketch',
@@ -41,7 +37,7 @@ const { data: sketch, isFetching } = useQuery({
       undefined,
       signal,
     ),
-  enabled: computed(() => props.turn && rested.value === state.value),
+  enabled: computed(() => props.turn()),
   staleTime: Infinity,
   shallow: true,
 })

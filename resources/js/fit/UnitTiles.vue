@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useJob } from '@/job/store'
+import { refDebounced } from '@vueuse/core'
 import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
 import UnitTile from './UnitTile.vue'
@@ -37,23 +38,16 @@ const open = ref(false)
 
 /** Pictures are worked out one after the other, those at hand first; what is edited meanwhile goes before them. */
 const worked = ref(new Set<string>())
-const ready = ref(true)
-let pause: ReturnType<typeof setTimeout> | undefined
-watch(
-  () => [job.space?.version, job.job?.version, props.tier],
-  () => {
-    worked.value = new Set()
-    ready.value = false
-    clearTimeout(pause)
-    pause = setTimeout(() => (ready.value = true), 250)
-  },
-)
+const state = computed(() => [job.space?.version, job.job?.version, props.tier].join(' '))
+const rested = refDebounced(state, 600)
+watch(state, () => (worked.value = new Set()))
 const order = computed(() => [
   ...row.value,
   ...(open.value ? all.value.filter((one) => !row.value.includes(one)) : []),
 ])
 const next = computed(() => order.value.find((one) => !worked.value.has(one.kind))?.kind)
-const isTurn = (kind: string) => ready.value && (worked.value.has(kind) || next.value === kind)
+const isTurn = (kind: string) =>
+  rested.value === state.value && (worked.value.has(kind) || next.value === kind)
 const done = (kind: string) => (worked.value = new Set(worked.value).add(kind))
 
 const tile = ({ kind, label }: { kind: string; label: string }) => ({
@@ -62,7 +56,7 @@ const tile = ({ kind, label }: { kind: string; label: string }) => ({
   list: props.list,
   tier: props.tier,
   chosen: kind === props.kind,
-  turn: isTurn(kind),
+  turn: () => isTurn(kind),
 })
 
 function choose(kind: string): void {

@@ -1,7 +1,15 @@
-import type { Finding, FitRun } from '@/api/types'
+import type { Finding, FitCell, FitRun } from '@/api/types'
 import type { Flag } from '@/drawing/DrawingView.vue'
 import { orderly } from '@/job/findings'
 import { computed, ref, type Ref } from 'vue'
+
+/** What a finding about a cell may name: itself, its box, its bay, or what closes it. */
+export const namesOf = (cell: FitCell): (string | null | undefined)[] => [
+  cell.id,
+  cell.box,
+  cell.bay,
+  cell.front?.id,
+]
 
 /** Findings as numbered flags on the drawing of a run, in the order of their list; which of them is open. */
 export function useFlags(findings: Ref<Finding[]>, run: Ref<FitRun | null>) {
@@ -12,7 +20,7 @@ export function useFlags(findings: Ref<Finding[]>, run: Ref<FitRun | null>) {
     const owner = place.split('/')[0] ?? place
     const member = run.value?.members.find((one) => one.id === owner)
     const cells = run.value?.cells ?? []
-    const under = cells.filter((cell) => [cell.id, cell.box, cell.bay, cell.front?.id].includes(owner))
+    const under = cells.filter((cell) => namesOf(cell).includes(owner))
     const spanned = cells.filter(
       (cell) => member?.cells.includes(cell.id) || member?.cells.includes(cell.bay),
     )

@@ -6,3 +6,6 @@ export function isTyping(event: KeyboardEvent): boolean {
     (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
   )
 }
+
+/** What was typed in the field of an event. */
+export const valueOf = (event: Event): string => (event.target as HTMLInputElement).value

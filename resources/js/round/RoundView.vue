@@ -68,11 +68,9 @@ onMounted(() => {
 onBeforeUnmount(() => stage.value?.dispose())
 
 watch([width, height, stage], () => stage.value?.resize(width.value, height.value))
-let isShown = false
 watch([round, stage], () => {
   if (!round.value || !stage.value) return
-  stage.value.show(round.value, isShown)
-  isShown = true
+  stage.value.show(round.value)
   apply()
   markSelected()
 })

@@ -128,12 +128,14 @@ export class Stage {
     this.ask()
   }
 
-  show(round: Round, keepsView: boolean): void {
+  /** Seen from where it was seen before; the first time from the front. */
+  show(round: Round): void {
+    const isFirst = this.round === null
     this.round = round
     this.build(round)
     this.buildRoom()
     this.place()
-    if (!keepsView) this.look()
+    if (isFirst) this.look()
   }
 
   /** From the front and a little from the right and above, everything in sight. */

@@ -2,6 +2,7 @@
 import type { ArticleEntry } from '@/api/types'
 import { useVocabulary } from '@/api/vocabulary'
 import { useJob } from '@/job/store'
+import { valueOf } from '@/job/typing'
 import LengthField from '@/tape/LengthField.vue'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -17,15 +18,13 @@ const refused = (article: ArticleEntry) =>
   ['length', 'load', 'pack', 'price', '']
     .map((field) => job.refused[`articles.${article.id}${field && '.'}${field}`])
     .find((sentence) => sentence !== undefined)
-const valueOf = (event: Event) => (event.target as HTMLInputElement).value
-
 const groups = computed(() =>
   words.value.articles
     .map((kind) => ({
       ...kind,
       articles: job.job?.choices.articles.filter((one) => one.article === kind.value) ?? [],
     }))
-    .filter((kind) => kind.articles.length > 0 || kind.value === shown.value),
+    .filter((kind) => kind.articles.length > 0),
 )
 const shown = ref<string | null>(null)
 

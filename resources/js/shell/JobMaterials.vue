@@ -2,6 +2,7 @@
 import type { MaterialEntry, StockEntry } from '@/api/types'
 import { useVocabulary } from '@/api/vocabulary'
 import { useJob } from '@/job/store'
+import { valueOf } from '@/job/typing'
 import LengthField from '@/tape/LengthField.vue'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -16,7 +17,6 @@ const choices = computed(() => job.job?.choices)
 const unit = computed(() => job.job?.unit ?? 'mm')
 const set = (path: string, value: unknown) => job.edit('job', { path, value })
 const refused = (path: string) => job.refused[path]
-const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 
 const stockOf = (material: string): StockEntry[] =>
   choices.value?.stock.filter((entry) => entry.material === material) ?? []

@@ -2,6 +2,7 @@
 import type { SpaceChoices } from '@/api/types'
 import { useVocabulary } from '@/api/vocabulary'
 import { useJob } from '@/job/store'
+import { valueOf } from '@/job/typing'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import Drawer from 'primevue/drawer'
@@ -42,8 +43,6 @@ async function removeSpace() {
   if (leaves.value) await job.removeSpace(leaves.value.id)
   leaves.value = null
 }
-
-const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
