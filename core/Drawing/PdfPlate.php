@@ -11,13 +11,13 @@ namespace Incastro\Drawing;
  */
 final class PdfPlate implements ShapeVisitor
 {
-    private const FONT = 'dejavusans';
-
     /** Size of letters, points. */
     private const LETTERS = 7.5;
 
     /** @var list<Dimension> whose texts are still to be written */
     private array $measured = [];
+
+    private readonly PdfLettering $lettering;
 
     /** @param array{float, float, float} $bounds left, bottom and top of the drawing */
     public function __construct(
@@ -28,6 +28,7 @@ final class PdfPlate implements ShapeVisitor
         private readonly bool $isTurned,
         private readonly int $scale,
     ) {
+        $this->lettering = new PdfLettering($pdf, self::LETTERS);
     }
 
     public function draw(Drawing $drawing): void
@@ -76,8 +77,7 @@ final class PdfPlate implements ShapeVisitor
 
     public function label(Label $label): mixed
     {
-        $this->pdf->SetFont(self::FONT, '', self::LETTERS);
-        $text = $label->fitting(fn (string $text): float => $this->pdf->GetStringWidth($text) * $this->scale);
+        $text = $label->fitting(fn (string $text): float => $this->lettering->width($text) * $this->scale);
         // Along a page on which the drawing lies turned, a level text runs upwards: against its direction in the drawing.
         $anchor = $this->isTurned && ! $label->turned ? ['start' => 'end', 'middle' => 'middle', 'end' => 'start'][$label->anchor] : $label->anchor;
         $this->text($this->placed($label->at), $text, $label->turned xor $this->isTurned, $anchor);
@@ -98,8 +98,7 @@ final class PdfPlate implements ShapeVisitor
     /** @param array{float, float} $at */
     private function text(array $at, string $text, bool $upwards, string $anchor, bool $onLine = false): void
     {
-        $this->pdf->SetFont(self::FONT, '', self::LETTERS);
-        $width = $this->pdf->GetStringWidth($text);
+        $width = $this->lettering->width($text);
         $shift = ['start' => 0.0, 'middle' => $width / 2, 'end' => $width][$anchor];
         $this->pdf->StartTransform();
         if ($upwards) {
@@ -107,9 +106,9 @@ final class PdfPlate implements ShapeVisitor
         }
         if ($text !== '' && $onLine) {
             // Legible where lines cross.
-            $this->pdf->Rect($at[0] - $shift - 0.6, $at[1] - 1.7, $width + 1.2, 3.4, 'F', [], [255, 255, 255]);
+            $this->pdf->Rect($at[0] - $shift - 0.6, $at[1] - 1.9, $width + 1.2, 3.8, 'F', [], [255, 255, 255]);
         }
-        $this->pdf->Text($at[0] - $shift, $at[1] - 1.9, $text);
+        $this->lettering->write($at[0] - $shift, $at[1], $text);
         $this->pdf->StopTransform();
     }
 

@@ -20,6 +20,9 @@ final class TiledPdf implements ShapeVisitor
 
     private const FONT = 'dejavusans';
 
+    /** Size of letters, points. */
+    private const LETTERS = 9.0;
+
     /** How wide a letter is, mm. */
     private const LETTER = 1.9;
 
@@ -112,12 +115,12 @@ final class TiledPdf implements ShapeVisitor
     /** A text along x of the drawing, which goes up the page, or, turned, along y. */
     private function text(DrawnPoint $at, string $text, string $anchor, bool $isTurned): void
     {
-        $this->pdf->SetFont(self::FONT, '', 9);
         [$x, $y] = $this->placed($at);
+        $lettering = new PdfLettering($this->pdf, self::LETTERS);
         $this->pdf->StartTransform();
         $this->pdf->Rotate($isTurned ? 0 : 90, $x, $y);
         $share = ['start' => 0.0, 'middle' => 0.5, 'end' => 1.0][$anchor] ?? 0.0;
-        $this->pdf->Text($x - $share * $this->pdf->GetStringWidth($text), $y - 2.2, $text);
+        $lettering->write($x - $share * $lettering->width($text), $y, $text);
         $this->pdf->StopTransform();
     }
 

@@ -9,6 +9,7 @@ use Incastro\Drawing\Drawing;
 use Incastro\Drawing\DrawnPoint;
 use Incastro\Drawing\DxfWriter;
 use Incastro\Drawing\Label;
+use Incastro\Drawing\Lettering;
 use Incastro\Drawing\Outline;
 use Incastro\Drawing\Paper;
 use Incastro\Drawing\PdfWriter;
@@ -79,6 +80,28 @@ final class WritersTest extends TestCase
         if (! str_starts_with($written, '{')) {
             self::assertStringNotContainsString('what is far too long', $written);
         }
+    }
+
+    public function test_a_text_comes_apart_into_words_and_fractions(): void
+    {
+        $parts = fn (string $text): array => array_map(fn (Lettering $part) => $part->isFraction() ? [$part->over, $part->under] : $part->plain, Lettering::of($text));
+        self::assertSame(['35', ['11', '32'], ' × 24', ['1', '2'], ' in'], $parts('35 11/32 × 24 1/2 in'));
+        self::assertSame([['3', '4']], $parts('3/4'));
+        self::assertSame(['26/11/27 and 1:10'], $parts('26/11/27 and 1:10'));
+        self::assertSame([], $parts(''));
+    }
+
+    public function test_fractions_stand_stacked_on_paper(): void
+    {
+        $sized = new Drawing('Sized', ['all' => [new Dimension(new DrawnPoint(0, 0), new DrawnPoint(900, 0), '35 11/32')]]);
+        $svg = (new SvgWriter())->write($sized);
+        // The whole is there to be read out; what is seen are its two rows, as wide as their figures: 2 × 1.4 mm.
+        self::assertStringContainsString('aria-label="35 11/32"', $svg);
+        self::assertMatchesRegularExpression('~textLength="2.80"[^>]*>11</tspan><tspan class="figure"[^>]*dx="-2.80"[^>]*>32</tspan>~', $svg);
+        $pdf = new PdfWriter('Test', 'foot', true);
+        $pdf->page('Page');
+        $pdf->drawing($sized);
+        self::assertStringContainsString("35\n11\n32\n", self::texts($pdf->output()));
     }
 
     public function test_upwards_and_anchors_are_kept_in_files(): void
