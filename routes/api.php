@@ -55,6 +55,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('/spaces/{space}/elevation.svg', [ExchangeController::class, 'elevation']);
         Route::get('/spaces/{space}/view', [FitController::class, 'view']);
         Route::get('/spaces/{space}/cells/{tier}/sketch', [FitController::class, 'sketch']);
+        Route::get('/spaces/{space}/scribe-line', [FitController::class, 'scribeLine']);
         Route::get('/spaces/{space}/round', [FitController::class, 'round']);
         Route::post('/spaces/{space}/between', [FitController::class, 'between']);
         Route::get('/spaces/{space}/ways-out', [FitController::class, 'waysOut']);

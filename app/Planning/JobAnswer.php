@@ -72,7 +72,7 @@ final readonly class JobAnswer
         $write = fn (Length $length) => ['nm' => $length->nanometres(), 'text' => $plan->job->format->write($length)];
 
         return array_values(array_map(fn (Rule $rule) => [
-            'name' => $rule->value, 'label' => $rule->label(), 'reason' => $rule->reason(), 'group' => $rule->group(),
+            'name' => $rule->value, 'label' => $rule->label(), 'reason' => $rule->reason(), 'group' => ['value' => $rule->group()->value, 'label' => $rule->group()->label()],
             'value' => $write($plan->job->rules->get($rule)),
             'default' => $write($rule->default($plan->job->format->unit)),
         ], Rule::cases()));

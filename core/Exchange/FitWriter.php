@@ -8,7 +8,6 @@ use Incastro\Check\Carried;
 use Incastro\Check\Step;
 use Incastro\Drawing\RunDrawing;
 use Incastro\Drawing\ScreenWriter;
-use Incastro\Drawing\ScribeDrawing;
 use Incastro\Drawing\SurfaceDrawing;
 use Incastro\Fit\Box;
 use Incastro\Fit\Closing\Closing;
@@ -23,7 +22,6 @@ use Incastro\Fit\Layout\RunEnd;
 use Incastro\Fit\Members\Beside;
 use Incastro\Fit\Members\Over;
 use Incastro\Fit\Members\Under;
-use Incastro\Geometry\Point;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\SpacePlan;
@@ -143,8 +141,6 @@ final readonly class FitWriter
     /** @return array<string, mixed> */
     private function edge(FittedEdge $edge): array
     {
-        $scribe = $edge->scribe;
-
         return [
             'edge' => $edge->key(), 'side' => $edge->side->value, 'owner' => $edge->owner, 'label' => $edge->label,
             'least' => $this->lengths->mm($edge->gap->least), 'most' => $this->lengths->mm($edge->gap->most),
@@ -156,20 +152,7 @@ final readonly class FitWriter
                 'wall' => $edge->offsets->wall, 'level' => $edge->offsets->isLevel,
                 'depth' => $edge->offsets->depth === null ? null : $this->lengths->mm($edge->offsets->depth), 'along' => $this->lengths->mm($edge->offsets->along), 'height' => $this->lengths->mm($edge->offsets->height),
             ],
-            'scribe' => $scribe === null ? null : [
-                'overhang' => $this->lengths->working($scribe->overhang),
-                'drawing' => ScreenWriter::write(($drawn = new ScribeDrawing($scribe, $this->format))->draw()), 'times' => $drawn->times,
-                'setting' => $this->lengths->length($scribe->setting()),
-                'shallowest' => $this->lengths->length($scribe->shallowest()),
-                'deepest' => $this->lengths->length($scribe->setting()),
-                'taper' => $scribe->isTaper,
-                'by_rule' => $edge->gap->byRule,
-                'may_remain' => $this->lengths->mm($scribe->mayRemain()),
-                'doubt' => $this->lengths->mm($edge->gap->doubt()),
-                'stations' => array_map(fn (Point $station) => [
-                    'at' => $this->lengths->mm($station->x), 'gap' => $this->lengths->exact(Length::ofDouble($station->y)), 'cut' => $this->lengths->exact($scribe->cutAt($station)),
-                ], $edge->gap->stations),
-            ],
+            'scribed' => $edge->scribe !== null,
         ];
     }
 

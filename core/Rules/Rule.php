@@ -136,20 +136,19 @@ enum Rule: string
         return $this->row()[2];
     }
 
-    /** What it stands under among the others. */
-    public function group(): string
+    public function group(): RuleGroup
     {
         return match ($this) {
-            self::SideAllowance, self::TopAllowance, self::TiltAllowance, self::FrontSetback, self::UsualDepth, self::NotchPlay, self::HandClearance => 'Going into the space',
-            self::ScribeReserve, self::FillerLeast, self::FillerMost, self::ScribeMost, self::TrimFace, self::TrimLap, self::ShadowGap => 'Closing gaps',
-            self::StileWidth, self::RailWidth, self::NailerWidth, self::BackPlay, self::LongestPiece, self::WidestBack => 'Boxes',
-            self::ShelfPlay, self::ShelfAllowance, self::LeastDepth, self::PinRow, self::PinPitch, self::PinDiameter, self::PinDepth, self::HangerDepth => 'Shelves and rails',
-            self::PlinthHeight, self::PlinthSetback, self::BearerSpacing, self::WorktopOverhang => 'Plinths and worktops',
-            self::DoorReveal, self::PairGap, self::OverlayEdge, self::OverlayGap, self::BehindFront, self::HingeEnd => 'Doors',
-            self::SlideThickness, self::SlidePlay, self::SlideEnd, self::SlideFront, self::DrawerAir, self::DrawerBottomUp => 'Drawers',
-            self::PipeCold, self::PipeHot, self::OpeningPlay, self::Reach => 'Round pipes and sockets',
-            self::KneeWidth, self::KneeHeight, self::KneeDepth => 'Room for people',
-            self::Kerf, self::Trim, self::BoardEnd => 'At the saw',
+            self::SideAllowance, self::TopAllowance, self::TiltAllowance, self::FrontSetback, self::UsualDepth, self::NotchPlay, self::HandClearance => RuleGroup::GoingIn,
+            self::ScribeReserve, self::FillerLeast, self::FillerMost, self::ScribeMost, self::TrimFace, self::TrimLap, self::ShadowGap => RuleGroup::Closing,
+            self::StileWidth, self::RailWidth, self::NailerWidth, self::BackPlay, self::LongestPiece, self::WidestBack => RuleGroup::Boxes,
+            self::ShelfPlay, self::ShelfAllowance, self::LeastDepth, self::PinRow, self::PinPitch, self::PinDiameter, self::PinDepth, self::HangerDepth => RuleGroup::Shelves,
+            self::PlinthHeight, self::PlinthSetback, self::BearerSpacing, self::WorktopOverhang => RuleGroup::Plinths,
+            self::DoorReveal, self::PairGap, self::OverlayEdge, self::OverlayGap, self::BehindFront, self::HingeEnd => RuleGroup::Doors,
+            self::SlideThickness, self::SlidePlay, self::SlideEnd, self::SlideFront, self::DrawerAir, self::DrawerBottomUp => RuleGroup::Drawers,
+            self::PipeCold, self::PipeHot, self::OpeningPlay, self::Reach => RuleGroup::Pipes,
+            self::KneeWidth, self::KneeHeight, self::KneeDepth => RuleGroup::People,
+            self::Kerf, self::Trim, self::BoardEnd => RuleGroup::Saw,
         };
     }
 

@@ -122,6 +122,18 @@ final class FitTest extends AlcoveTestCase
         $this->getJson($url.'code=overlap&place=nowhere')->assertStatus(404);
     }
 
+    public function test_the_line_of_a_scribed_edge_is_told_when_it_is_asked_for(): void
+    {
+        $url = '/api/spaces/'.$this->space($this->job)->id.'/scribe-line?edge=';
+        $edges = collect($this->getJson("/api/jobs/{$this->job->id}?station=fit")->assertOk()->json('station.runs.0.edges'));
+        $scribed = $edges->firstWhere('scribed', true);
+        $line = $this->getJson($url.$scribed['edge'])->assertOk();
+        self::assertSame($line->json('setting'), $line->json('deepest'));
+        self::assertGreaterThan(4, count($line->json('stations')));
+        $this->getJson($url.'left:nothing')->assertStatus(404);
+        $this->getJson($url)->assertStatus(422);
+    }
+
     public function test_other_looks_are_drawn_when_they_are_asked_for(): void
     {
         $space = $this->space($this->job)->id;
@@ -187,7 +199,7 @@ final class FitTest extends AlcoveTestCase
     {
         $space = $this->space($this->job)->id;
         $this->actingAs($this->person('two@example.org'));
-        foreach (['view?view=plan', 'starting-layouts', 'template?format=svg', 'pieces/box:bottom', 'pieces/box:bottom/file?format=svg'] as $path) {
+        foreach (['view?view=plan', 'scribe-line?edge=left:box', 'starting-layouts', 'template?format=svg', 'pieces/box:bottom', 'pieces/box:bottom/file?format=svg'] as $path) {
             $this->getJson("/api/spaces/$space/$path")->assertStatus(404);
         }
     }

@@ -22,7 +22,9 @@ use Incastro\Drawing\SolidDrawing;
 use Incastro\Exchange\FaceDistance;
 use Incastro\Exchange\LengthWriter;
 use Incastro\Exchange\RoundWriter;
+use Incastro\Exchange\ScribeWriter;
 use Incastro\Exchange\Templates;
+use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Geometry\Vector;
 use Incastro\Measure\Length;
 use Incastro\Planning\JobReader;
@@ -54,6 +56,18 @@ final class FitController extends Controller
         };
 
         return response()->json(ScreenWriter::write($drawing));
+    }
+
+    /** The line along which an edge is cut: to be marked with a compass, or by its stations. */
+    public function scribeLine(Request $request, Space $space, JobAnswer $answer): JsonResponse
+    {
+        $data = $request->validate(['edge' => ['required', 'string', 'max:120']]);
+        $plan = $answer->plan($space->job);
+        $edges = $plan->space($space->id)?->layout?->edges() ?? [];
+        $edge = array_values(array_filter($edges, fn (FittedEdge $edge) => $edge->key() === $data['edge']))[0] ?? null;
+        $line = $edge === null ? null : (new ScribeWriter($plan->job->format))->write($edge);
+
+        return response()->json($line ?? abort(404, 'This edge is not scribed.'));
     }
 
     /** Everything of a space in three dimensions, to be turned, opened and drawn apart. */

@@ -146,20 +146,23 @@ export interface Edge {
   choices: Choice[]
   /** Where to hold a straightedge or a level so that the template is sure. */
   offsets: null | { wall: number; level: boolean; along: Length; height: Length; depth: Length | null }
-  scribe: null | {
-    overhang: Working
-    drawing: Drawing
-    /** How much larger it is drawn across the edge. */
-    times: number
-    setting: Length
-    shallowest: Length
-    deepest: Length
-    taper: boolean
-    by_rule: boolean
-    may_remain: Length
-    doubt: Length
-    stations: { at: Length; gap: Length; cut: Length }[]
-  }
+  scribed: boolean
+}
+
+/** How an edge is cut along its wall. */
+export interface ScribeLine {
+  overhang: Working
+  drawing: Drawing
+  /** How much larger it is drawn across the edge. */
+  times: number
+  setting: Length
+  shallowest: Length
+  deepest: Length
+  taper: boolean
+  by_rule: boolean
+  may_remain: Length
+  doubt: Length
+  stations: { at: Length; gap: Length; cut: Length }[]
 }
 
 /** What stands somewhere, and what it is set to: the values that count, also where nothing was chosen. */
@@ -365,7 +368,7 @@ export interface Rule {
   name: string
   label: string
   reason: string
-  group: string
+  group: { value: string; label: string }
   value: Length
   default: Length
 }

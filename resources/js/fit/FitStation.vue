@@ -209,7 +209,7 @@ function select(ref: string): void {
         />
       </div>
     </section>
-    <Tabs v-model:value="leaf" class="card side">
+    <Tabs v-model:value="leaf" lazy class="card side">
       <TabList aria-label="About the furniture">
         <Tab value="cell">Cell</Tab>
         <Tab value="gaps"

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import type { Edge } from '@/api/types'
-import WorkingTable from '@/job/WorkingTable.vue'
-import DrawingView from '@/drawing/DrawingView.vue'
 import { useJob } from '@/job/store'
 import MeasureText from '@/tape/MeasureText.vue'
+import TradeText from '@/words/TradeText.vue'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
+import ScribeLine from './ScribeLine.vue'
 
 /** Each edge of the run: its gap, how it is closed and why, and its scribe line. */
 const props = defineProps<{ edges: Edge[] }>()
@@ -83,9 +83,8 @@ const ask = (edge: Edge) => {
               :aria-label="`${edge.label}: closed with`"
               @update:model-value="choose(edge, $event)"
             />
-            <span v-else>{{ edge.closing_label }}</span>
           </td>
-          <td class="reason">{{ edge.reason }}</td>
+          <td class="reason"><TradeText :text="`${edge.closing_label}: ${edge.reason}`" /></td>
           <td>
             <Button
               v-if="edge.offsets"
@@ -97,7 +96,7 @@ const ask = (edge: Edge) => {
               @click.stop="ask(edge)"
             />
             <Button
-              v-if="edge.scribe"
+              v-if="edge.scribed"
               text
               size="small"
               label="Scribe line"
@@ -115,54 +114,7 @@ const ask = (edge: Edge) => {
       :style="{ width: 'min(760px, 96vw)' }"
       @update:visible="opened = null"
     >
-      <template v-if="scribed?.scribe">
-        <p>
-          To <em>scribe</em> is to cut an edge along the wall’s own line. The piece is held plumb and level
-          against the wall, and a compass held level carries the wall’s line onto it.
-        </p>
-        <DrawingView class="line" :drawing="scribed.scribe.drawing" :exaggeration="scribed.scribe.times" />
-        <p class="soft">
-          Below the piece, above the wall; across the edge drawn ×{{ scribed.scribe.times }}. The hatched
-          strip is cut away.
-        </p>
-        <dl>
-          <dt>Set the compass to</dt>
-          <dd><MeasureText :text="scribed.scribe.setting.text" /></dd>
-          <dt>Deepest cut</dt>
-          <dd><MeasureText :text="scribed.scribe.deepest.text" /></dd>
-          <dt>Shallowest cut</dt>
-          <dd><MeasureText :text="scribed.scribe.shallowest.text" /></dd>
-          <dt>The line is known to about</dt>
-          <dd><MeasureText :text="scribed.scribe.doubt.text" /></dd>
-        </dl>
-        <p v-if="scribed.scribe.taper">The line is straight: one taper cut.</p>
-        <p v-if="scribed.scribe.by_rule">
-          These stations were taken by rule: cut to them, a gap of up to
-          <MeasureText :text="scribed.scribe.may_remain.text" /> may remain.
-        </p>
-        <p v-else>
-          These stations come from tape readings, so a gap of up to
-          <MeasureText :text="scribed.scribe.may_remain.text" /> may remain where they are cut to by number.
-          Offsets by rule, or scribing in place, bring it under half of that.
-        </p>
-        <WorkingTable :working="scribed.scribe.overhang" caption="Overhang of the blank" />
-        <table class="stations">
-          <thead>
-            <tr>
-              <th scope="col">Along the edge</th>
-              <th scope="col">Gap</th>
-              <th scope="col">Cut away</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="at in scribed.scribe.stations" :key="at.at.nm">
-              <td><MeasureText :text="at.at.text" /></td>
-              <td><MeasureText :text="at.gap.text" /></td>
-              <td><MeasureText :text="at.cut.text" /></td>
-            </tr>
-          </tbody>
-        </table>
-      </template>
+      <ScribeLine v-if="scribed" :edge="scribed.edge" />
     </Dialog>
   </section>
 </template>
@@ -219,29 +171,5 @@ const ask = (edge: Edge) => {
   color: var(--soft);
   font-size: 15px;
   line-height: 1.3;
-}
-dl {
-  display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 4px 12px;
-}
-dd {
-  margin: 0;
-  font-weight: 600;
-  text-align: right;
-}
-.line {
-  height: 240px;
-}
-.stations {
-  width: 100%;
-  margin-top: 16px;
-  border-collapse: collapse;
-}
-.stations th,
-.stations td {
-  padding: 4px 12px 4px 0;
-  border-bottom: 1px solid var(--line);
-  text-align: left;
 }
 </style>

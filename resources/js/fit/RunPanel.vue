@@ -3,6 +3,7 @@ import type { FitStation } from '@/api/types'
 import { useJob } from '@/job/store'
 import WorkingButton from '@/job/WorkingButton.vue'
 import LengthField from '@/tape/LengthField.vue'
+import TradeText from '@/words/TradeText.vue'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import ChoiceRow from './ChoiceRow.vue'
@@ -102,7 +103,7 @@ const remove = (id: string) => set(`layout.members.${id}`, null)
     </template>
     <section v-for="one in members" :key="one.id" class="member" :aria-label="one.holds.label">
       <div v-for="row in one.rows" :key="row.mark" class="row">
-        <span>{{ one.holds.label }} {{ row.mark }}</span>
+        <span><TradeText :text="one.holds.label" /> {{ row.mark }}</span>
         <WorkingButton
           :working="row.length"
           :label="`Length of ${one.holds.label.toLowerCase()} ${row.mark}`"

@@ -2,6 +2,7 @@
 import type { Held, Parameter } from '@/api/types'
 import { useJob } from '@/job/store'
 import LengthField from '@/tape/LengthField.vue'
+import TradeText from '@/words/TradeText.vue'
 import Button from 'primevue/button'
 import InputNumber from 'primevue/inputnumber'
 import InputText from 'primevue/inputtext'
@@ -89,7 +90,7 @@ const text = (one: Parameter) => now(one.name)?.value as string
         @change="set(one, ($event.target as HTMLInputElement).value)"
       />
     </div>
-    <p v-if="one.help" class="soft help">{{ one.help }}</p>
+    <p v-if="one.help" class="soft help"><TradeText :text="one.help" /></p>
     <p v-if="one.type !== 'size' && refused(one)" class="refused" role="alert">{{ refused(one) }}</p>
     <Button
       v-if="!now(one.name)?.usual"

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { api, Refused } from '@/api/client'
 import type { Finding } from '@/api/types'
+import TradeText from '@/words/TradeText.vue'
+import { told } from '@/words/words'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import { useJob } from './store'
@@ -13,6 +15,12 @@ const looking = ref(false)
 watch(
   () => props.finding,
   () => (found.value = null),
+)
+/** The sentence stands in the line above, which is a button itself. */
+const words = computed(() =>
+  told(props.finding.sentence)
+    .flatMap((part) => (part.word ? [part.text] : []))
+    .join(', '),
 )
 const ways = computed(() => (props.finding.ways_out.length > 0 ? props.finding : found.value)?.ways_out ?? [])
 
@@ -33,7 +41,8 @@ async function look(): Promise<void> {
 
 <template>
   <article :class="bare ? 'bare' : ['finding', finding.severity]">
-    <p v-if="!bare">{{ finding.sentence }}</p>
+    <p v-if="bare && words" class="soft">In pictures: <TradeText :text="words" /></p>
+    <p v-if="!bare"><TradeText :text="finding.sentence" /></p>
     <div v-if="ways.length > 0" class="ways">
       <Button v-for="way in ways" :key="way.label" :label="way.label" @click="job.edit(way.of, way.edit)" />
     </div>

@@ -1,18 +1,18 @@
 import {
-  AmbientLight,
   BufferAttribute,
   BufferGeometry,
   Color,
-  DirectionalLight,
+  ColorManagement,
   DoubleSide,
   EdgesGeometry,
   Group,
+  LinearSRGBColorSpace,
   LineBasicMaterial,
   LineSegments,
   Matrix4,
   Mesh,
   MeshBasicMaterial,
-  MeshLambertMaterial,
+  MeshStandardMaterial,
   PerspectiveCamera,
   Quaternion,
   Raycaster,
@@ -20,9 +20,15 @@ import {
   Vector2,
   Vector3,
   WebGLRenderer,
+  WebGLRenderTarget,
 } from 'three'
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
+import { Pace } from './pace'
+import { FullScreenQuad } from 'three/examples/jsm/postprocessing/Pass.js'
 import type { Place, Round, RoundPiece, SolidParts } from './types'
+
+/** Colours are those of the page as they are: nothing is lit, so nothing is reckoned with in light. */
+ColorManagement.enabled = false
 
 /** Metres, y up, as three and glTF have it; places come in mm with z up. */
 const vector = ([x, y, z]: readonly [number, number, number]) => new Vector3(x / 1000, z / 1000, -y / 1000)
@@ -39,6 +45,18 @@ export interface Colours {
   chalk: string
   wall: string
 }
+
+/** Pixels of the picture to one of the page, where nothing moves. */
+const STILL = Math.min(2, devicePixelRatio)
+
+/** After so many milliseconds without a frame the furniture stands still. */
+const RESTS_AFTER = 150
+
+/** Faces lie a hair deeper than they are, so that the edges on them are never half hidden. */
+const BEHIND_EDGES = { polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 2 }
+
+/** How bright a face is, of which its light falls in at an angle with this cosine. */
+const shade = (cosine: number): number => 0.86 + (cosine > 0 ? 0.14 : 0.06) * cosine
 
 /** What one piece is in the two shared buffers. */
 interface Part {
@@ -80,14 +98,18 @@ export class Stage {
   private readonly scene = new Scene()
   private readonly camera = new PerspectiveCamera(38, 1, 0.05, 60)
   private readonly controls: OrbitControls
-  private readonly light = new DirectionalLight(0xffffff, 1.7)
   private parts: Part[] = []
   private rest = new Float32Array()
   private restLines = new Float32Array()
-  private body: Mesh<BufferGeometry, MeshLambertMaterial> | null = null
+  private normals = new Float32Array()
+  private body: Mesh<BufferGeometry, MeshBasicMaterial> | null = null
   private lines: LineSegments<BufferGeometry, LineBasicMaterial> | null = null
   private room = new Group()
   private isAsked = false
+  private rests: ReturnType<typeof setTimeout> | undefined
+  private readonly pace = new Pace(STILL)
+  private readonly smooth = new WebGLRenderTarget(1, 1, { samples: 4 })
+  private readonly screen = new FullScreenQuad(new MeshBasicMaterial({ map: this.smooth.texture }))
   private round: Round | null = null
   private state = { open: 0, apart: 0, exaggeration: 1, walls: true }
   private hidden = new Set<string>()
@@ -97,10 +119,10 @@ export class Stage {
     private readonly canvas: HTMLCanvasElement,
     private readonly colours: Colours,
   ) {
-    this.renderer = new WebGLRenderer({ canvas, antialias: true, preserveDrawingBuffer: true })
-    this.renderer.setPixelRatio(Math.min(2, devicePixelRatio))
+    this.renderer = new WebGLRenderer({ canvas, antialias: false, preserveDrawingBuffer: true })
+    this.renderer.outputColorSpace = LinearSRGBColorSpace
     this.scene.background = new Color(colours.paper)
-    this.scene.add(new AmbientLight(0xffffff, 1.6), this.light, this.room)
+    this.scene.add(this.room)
     this.controls = new OrbitControls(this.camera, canvas)
     this.controls.enableDamping = false
     this.controls.addEventListener('change', () => this.ask())
@@ -110,15 +132,28 @@ export class Stage {
   private ask(): void {
     if (this.isAsked) return
     this.isAsked = true
-    requestAnimationFrame(() => {
+    requestAnimationFrame((now) => {
       this.isAsked = false
-      this.draw()
+      this.draw(this.pace.next(now))
+      clearTimeout(this.rests)
+      this.rests = setTimeout(() => this.drawStill(), RESTS_AFTER)
     })
   }
 
-  draw(): void {
-    this.light.position.copy(this.camera.position).add(new Vector3(0.6, 1.4, 0.4))
+  private draw(sharpness: number): void {
+    if (this.renderer.getPixelRatio() !== sharpness) this.renderer.setPixelRatio(sharpness)
     this.renderer.render(this.scene, this.camera)
+  }
+
+  /** As sharp as the screen, and with smooth edges: there is time now. */
+  private drawStill(): void {
+    if (this.renderer.getPixelRatio() !== STILL) this.renderer.setPixelRatio(STILL)
+    const { x, y } = this.renderer.getDrawingBufferSize(new Vector2())
+    this.smooth.setSize(x, y)
+    this.renderer.setRenderTarget(this.smooth)
+    this.renderer.render(this.scene, this.camera)
+    this.renderer.setRenderTarget(null)
+    this.screen.render(this.renderer)
   }
 
   resize(width: number, height: number): void {
@@ -213,9 +248,9 @@ export class Stage {
     this.restLines = new Float32Array(edges)
     const geometry = new BufferGeometry()
     geometry.setAttribute('position', new BufferAttribute(this.rest.slice(), 3))
-    geometry.setAttribute('normal', new BufferAttribute(new Float32Array(normals), 3))
+    this.normals = new Float32Array(normals)
     geometry.setAttribute('color', new BufferAttribute(new Float32Array(places.length), 3))
-    this.body = new Mesh(geometry, new MeshLambertMaterial({ vertexColors: true }))
+    this.body = new Mesh(geometry, new MeshBasicMaterial({ vertexColors: true, ...BEHIND_EDGES }))
     const outline = new BufferGeometry()
     outline.setAttribute('position', new BufferAttribute(this.restLines.slice(), 3))
     this.lines = new LineSegments(outline, new LineBasicMaterial({ color: this.colours.ink }))
@@ -291,6 +326,12 @@ export class Stage {
       other: new Color(this.colours.birch),
     }
     const chosen = new Color(this.colours.chalk)
+    // The light is the furniture's own, from above and before it: painted once, it costs nothing while it turns.
+    const sun = this.front()
+      .multiplyScalar(0.55)
+      .add(new Vector3(0, 0.8, 0))
+    sun.add(new Vector3().crossVectors(new Vector3(0, 1, 0), sun).multiplyScalar(0.6)).normalize()
+    const looks = new Vector3()
     for (const part of this.parts) {
       const colour = this.selected.has(part.piece.key)
         ? chosen
@@ -299,7 +340,10 @@ export class Stage {
           : part.piece.part === 'back'
             ? plain.back
             : plain.other
-      for (let i = 0; i < part.count; i++) colours.setXYZ(part.from + i, colour.r, colour.g, colour.b)
+      for (let i = part.from; i < part.from + part.count; i++) {
+        const light = shade(looks.fromArray(this.normals, 3 * i).dot(sun))
+        colours.setXYZ(i, light * colour.r, light * colour.g, light * colour.b)
+      }
     }
     colours.needsUpdate = true
   }
@@ -391,7 +435,10 @@ export class Stage {
   async glTF(): Promise<ArrayBuffer> {
     const { GLTFExporter } = await import('three/examples/jsm/exporters/GLTFExporter.js')
     const all = new Group()
-    const wood = new MeshLambertMaterial({ color: this.colours.birch })
+    const wood = new MeshStandardMaterial({
+      color: new Color(this.colours.birch).convertSRGBToLinear(),
+      roughness: 0.9,
+    })
     for (const { piece } of this.parts) {
       const mesh = new Mesh(geometryOf(piece.solid).applyMatrix4(this.matrix(piece)), wood)
       mesh.name = piece.mark
@@ -402,9 +449,12 @@ export class Stage {
   }
 
   dispose(): void {
+    clearTimeout(this.rests)
     this.controls.dispose()
     this.body?.geometry.dispose()
     this.lines?.geometry.dispose()
+    this.smooth.dispose()
+    this.screen.dispose()
     this.renderer.dispose()
   }
 }

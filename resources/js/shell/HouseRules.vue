@@ -2,6 +2,8 @@
 import { api } from '@/api/client'
 import { useJob } from '@/job/store'
 import LengthField from '@/tape/LengthField.vue'
+import TradePicture from '@/words/TradePicture.vue'
+import TradeText from '@/words/TradeText.vue'
 import { useQuery } from '@tanstack/vue-query'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
@@ -14,11 +16,11 @@ const unit = computed(() => job.job?.unit ?? 'mm')
 const found = computed(() => {
   const words = sought.value.toLowerCase().split(/\s+/).filter(Boolean)
   return (job.job?.rules ?? []).filter((rule) => {
-    const text = `${rule.label} ${rule.reason} ${rule.group}`.toLowerCase()
+    const text = `${rule.label} ${rule.reason} ${rule.group.label}`.toLowerCase()
     return words.every((word) => text.includes(word))
   })
 })
-const groups = computed(() => [...new Set(found.value.map((rule) => rule.group))])
+const groups = computed(() => [...new Map(found.value.map(({ group }) => [group.value, group.label]))])
 
 const looked = ref<string | null>(null)
 const { data: reach } = useQuery({
@@ -54,10 +56,11 @@ const told = computed(() => {
       aria-label="Find a rule"
     />
     <p v-if="found.length === 0" role="status">No rule speaks of “{{ sought }}”.</p>
-    <section v-for="group in groups" :key="group" :aria-label="group">
-      <h3>{{ group }}</h3>
+    <section v-for="[group, label] in groups" :key="group" :aria-label="label">
+      <h3>{{ label }}</h3>
+      <TradePicture :picture="group" />
       <div
-        v-for="rule in found.filter((one) => one.group === group)"
+        v-for="rule in found.filter((one) => one.group.value === group)"
         :key="rule.name"
         class="rule"
         @focusin="looked = rule.name"
@@ -71,7 +74,8 @@ const told = computed(() => {
           @change="job.edit('job', { path: `rules.${rule.name}`, value: $event })"
         />
         <p class="soft">
-          {{ rule.reason }} <strong v-if="looked === rule.name" role="status">{{ told }}</strong>
+          <TradeText :text="rule.reason" />{{ ' '
+          }}<strong v-if="looked === rule.name" role="status">{{ told }}</strong>
         </p>
       </div>
     </section>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import type { SpaceChoices } from '@/api/types'
+import type { SpaceChoices, Vocabulary } from '@/api/types'
 import { useVocabulary } from '@/api/vocabulary'
 import { useJob } from '@/job/store'
 import { valueOf } from '@/job/typing'
+import TradeText from '@/words/TradeText.vue'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import Drawer from 'primevue/drawer'
@@ -36,6 +37,13 @@ const measures = [
 ]
 const set = (path: string, value: unknown) => job.edit('job', { path, value })
 const refused = (path: string) => job.refused[path]
+
+/** What is chosen, in its own words and with what it costs and gains. */
+function taught(school: Vocabulary['schools'][number]): string {
+  const value = choices.value?.schools[school.name]
+  const chosen = school.choices.find((one) => one.value === value) ?? school.choices[0]
+  return `${chosen?.label}. ${chosen?.hint}`
+}
 
 const leaves = ref<{ id: string; choices: SpaceChoices } | null>(null)
 
@@ -154,12 +162,7 @@ async function removeSpace() {
           option-value="value"
           @update:model-value="set(`schools.${school.name}`, $event)"
         />
-        <p class="soft">
-          {{
-            (school.choices.find((one) => one.value === choices?.schools[school.name]) ?? school.choices[0])
-              ?.hint
-          }}
-        </p>
+        <p class="soft"><TradeText :text="taught(school)" /></p>
       </div>
       <h3>Tools at hand</h3>
       <p class="soft">What is planned and cannot be made with them is said, with another way.</p>

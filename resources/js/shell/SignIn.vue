@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { api, Refused } from '@/api/client'
 import type { User } from '@/api/types'
+import TradeText from '@/words/TradeText.vue'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, reactive, ref } from 'vue'
@@ -38,8 +39,9 @@ async function enter(path: string, body?: unknown) {
     <section class="about">
       <h1>Furniture that fits the room as it is</h1>
       <p>
-        Walls lean, floors fall, corners are not square. Type what your tape says; Incastro works out the box
-        that goes in, the edges to scribe, every piece with its sum, and the sheets to buy.
+        <TradeText
+          text="Walls lean, floors fall, corners are not square. Type what your tape says; Incastro works out the box that goes in, the edges to scribe, every piece with its sum, and the sheets to buy."
+        />
       </p>
       <template v-if="session?.demo">
         <Button label="Open the demo" size="large" :loading="busy" @click="enter('/api/session/demo')" />

@@ -6,6 +6,7 @@ namespace Tests\Core\Exchange;
 
 use Incastro\Exchange\FitWriter;
 use Incastro\Exchange\LengthWriter;
+use Incastro\Exchange\ScribeWriter;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
@@ -53,23 +54,29 @@ final class FitWriterTest extends TestCase
         $name = (string) array_key_first(StartingLayouts::names($kind));
         $plan = (new TestKind($kind, 9))->plan((new StartingLayouts(SpaceShape::of($kind), 'starting', LengthFormat::millimetres('1')))->named($name) ?? []);
         $scribed = 0;
+        $edges = [];
         foreach (self::station($plan)['runs'] as $run) {
-            foreach ($run['edges'] as $edge) {
-                self::assertLessThanOrEqual($edge['most']['nm'], $edge['least']['nm'], $edge['label']);
-                foreach ($edge['scribe']['stations'] ?? [] as $i => $station) {
-                    // gap + what is cut away there = what the blank hangs over.
-                    self::assertEqualsWithDelta($edge['scribe']['overhang']['nm'], $station['gap']['nm'] + $station['cut']['nm'], 2000, $edge['label']);
-                    self::assertGreaterThanOrEqual($edge['least']['nm'] - 1000, $station['gap']['nm']);
-                    self::assertLessThanOrEqual($edge['most']['nm'] + 1000, $station['gap']['nm']);
-                    self::assertTrue($i === 0 || $station['at']['nm'] > $edge['scribe']['stations'][$i - 1]['at']['nm'], 'Stations follow one another.');
-                    $scribed++;
-                }
-                if ($edge['scribe'] !== null) {
-                    // The compass is set to the deepest cut; the shallowest leaves at least the reserve of 5.
-                    self::assertSame($edge['scribe']['setting']['nm'], $edge['scribe']['deepest']['nm']);
-                    self::assertGreaterThanOrEqual(5_000_000 - 1000, $edge['scribe']['shallowest']['nm']);
-                }
+            $edges += array_column($run['edges'], null, 'edge');
+        }
+        foreach ($plan->layout?->edges() ?? [] as $fitted) {
+            $edge = $edges[$fitted->key()];
+            self::assertLessThanOrEqual($edge['most']['nm'], $edge['least']['nm'], $edge['label']);
+            $line = (new ScribeWriter(LengthFormat::millimetres()))->write($fitted);
+            self::assertSame($edge['scribed'], $line !== null);
+            if ($line === null) {
+                continue;
             }
+            foreach ($line['stations'] as $i => $station) {
+                // gap + what is cut away there = what the blank hangs over.
+                self::assertEqualsWithDelta($line['overhang']['nm'], $station['gap']['nm'] + $station['cut']['nm'], 2000, $edge['label']);
+                self::assertGreaterThanOrEqual($edge['least']['nm'] - 1000, $station['gap']['nm']);
+                self::assertLessThanOrEqual($edge['most']['nm'] + 1000, $station['gap']['nm']);
+                self::assertTrue($i === 0 || $station['at']['nm'] > $line['stations'][$i - 1]['at']['nm'], 'Stations follow one another.');
+                $scribed++;
+            }
+            // The compass is set to the deepest cut; the shallowest leaves at least the reserve of 5.
+            self::assertSame($line['setting']['nm'], $line['deepest']['nm']);
+            self::assertGreaterThanOrEqual(5_000_000 - 1000, $line['shallowest']['nm']);
         }
         self::assertGreaterThan(4, $scribed);
     }
