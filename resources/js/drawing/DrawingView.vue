@@ -124,6 +124,8 @@ function around(ref: string) {
   const [left, top] = [Math.min(...xs), Math.min(...ys)]
   return { left, top, width: Math.max(...xs) - left, height: Math.max(...ys) - top }
 }
+/** How wide the empty strip is on either side of the drawing and its texts, px. */
+const free = computed(() => Math.max(0, (width.value - box.value.width / scale.value) / 2 - beside.value))
 const chosen = computed(() => (props.selected === undefined ? null : around(props.selected)))
 
 /** Flags of one place stand side by side, on it and inside the frame. */
@@ -325,7 +327,7 @@ const slant = (from: DrawnPoint, to: DrawnPoint) => {
     >
       {{ flag.number }}
     </button>
-    <slot v-if="chosen" name="beside" :around="chosen" :width="width" :height="height" />
+    <slot v-if="chosen" name="beside" :around="chosen" :width="width" :height="height" :free="free" />
   </figure>
 </template>
 

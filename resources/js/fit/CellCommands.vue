@@ -11,6 +11,8 @@ const props = defineProps<{
   around: { left: number; top: number; width: number; height: number }
   width: number
   height: number
+  /** How wide the empty strip is on either side of the drawing, px. */
+  free: number
 }>()
 const bar = ref<HTMLElement | null>(null)
 const more = ref<InstanceType<typeof Popover> | null>(null)
@@ -19,10 +21,20 @@ const size = useElementSize(bar, undefined, { box: 'border-box' })
 const groups = computed(() => [...new Set(props.actions.flatMap((one) => one.group ?? []))])
 const others = computed(() => props.actions.filter((one) => !one.group))
 
-/** Under the cell's upper edge where it is high enough, else under it, or over it. */
+/** Beside the furniture they are one under the other and cover nothing. */
+const UPRIGHT = 160
+const isUpright = computed(() => props.free >= UPRIGHT)
+
+/** In the empty strip where there is one; else under the cell's upper edge where it is high enough, else under it, or over it. */
 const place = computed(() => {
   const gap = 8
   const { left, top, width, height } = props.around
+  if (isUpright.value) {
+    return {
+      left: `${props.free - size.width.value}px`,
+      top: `${Math.max(0, Math.min(props.height - size.height.value, top))}px`,
+    }
+  }
   const below = top + height + gap
   const y =
     height > 3 * size.height.value
@@ -40,7 +52,14 @@ const name = (one: LayoutAction) => `${one.label} ${one.key.toUpperCase()}`
 </script>
 
 <template>
-  <div ref="bar" class="commands" role="toolbar" aria-label="Selected cell" :style="place">
+  <div
+    ref="bar"
+    class="commands"
+    :class="{ upright: isUpright }"
+    role="toolbar"
+    aria-label="Selected cell"
+    :style="place"
+  >
     <span v-for="group in groups" :key="group" class="group">
       <span class="what">{{ group }}</span>
       <button
@@ -94,6 +113,15 @@ const name = (one: LayoutAction) => `${one.label} ${one.key.toUpperCase()}`
 .group {
   display: flex;
   align-items: center;
+}
+.upright {
+  flex-direction: column;
+  align-items: stretch;
+  padding: 6px 8px;
+}
+.upright .what {
+  flex: 1;
+  padding-right: 8px;
 }
 button {
   min-width: 32px;

@@ -102,11 +102,9 @@ const words: Record<string, string> = { clash: 'Clash', warning: 'Warning', note
 }
 .clash .number {
   background: var(--brick);
-  color: var(--card);
 }
 .warning .number {
   background: var(--ochre);
-  color: var(--card);
 }
 .sentence {
   overflow: hidden;
@@ -119,13 +117,13 @@ const words: Record<string, string> = { clash: 'Clash', warning: 'Warning', note
 .clash {
   background: var(--brick-wash);
 }
-.clash .sign {
+.clash .sign:not(.number) {
   color: var(--brick);
 }
 .warning {
   background: var(--ochre-wash);
 }
-.warning .sign {
+.warning .sign:not(.number) {
   color: var(--ochre);
 }
 .note {

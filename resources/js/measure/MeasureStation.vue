@@ -175,6 +175,11 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
       </div>
       <ThingsPanel v-if="page === 'things'" v-model:open="openThing" :station="station" />
       <template v-else>
+        <p v-if="station.to_go === 0" class="done">
+          <RouterLink :to="`/jobs/${job.job?.id}/fit`"
+            >All readings are there: see what fits <kbd>2</kbd></RouterLink
+          >
+        </p>
         <FindingList :findings="above" label="What does not agree" />
         <DevicePanel v-if="job.space?.choices.practice" :open="open" />
         <ol>
@@ -231,11 +236,6 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
           <Button text severity="secondary" label="Add a reading" @click="addOpen = true" />
           <PaperMenu />
         </div>
-        <p v-if="station.to_go === 0" class="done">
-          <RouterLink :to="`/jobs/${job.job?.id}/fit`"
-            >All readings are there: see what fits <kbd>2</kbd></RouterLink
-          >
-        </p>
       </template>
     </section>
     <SheetPlaces v-model:visible="placesOpen" />
