@@ -22,6 +22,7 @@ enum Code: string
     case Covered = 'covered';
     case DoorHeavy = 'door-heavy';
     case DoorSwing = 'door-swing';
+    case DoorWarps = 'door-warps';
     case DoorWide = 'door-wide';
     case DrawerLow = 'drawer-low';
     case DrawerRacks = 'drawer-racks';

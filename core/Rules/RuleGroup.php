@@ -11,7 +11,7 @@ enum RuleGroup: string
     case Closing = 'closing';
     case Boxes = 'box';
     case Shelves = 'shelf';
-    case Plinths = 'plinth';
+    case Plinths = 'foot';
     case Doors = 'door';
     case Drawers = 'drawer';
     case Pipes = 'pipe';

@@ -28,6 +28,8 @@ enum ArticleKind: string
     case PianoHinge = 'piano-hinge';
     case LidStay = 'lid-stay';
     case Grommet = 'grommet';
+    case Pane = 'pane';
+    case Bead = 'bead';
 
     public function label(): string
     {
@@ -50,13 +52,15 @@ enum ArticleKind: string
             self::PianoHinge => 'Piano hinge',
             self::LidStay => 'Lid stay',
             self::Grommet => 'Cable grommet',
+            self::Pane => 'Toughened pane',
+            self::Bead => 'Glazing bead',
         };
     }
 
     public function hasLength(): bool
     {
         return match ($this) {
-            self::PocketScrew, self::Screw, self::StrongScrew, self::Brad, self::Slides, self::Rail, self::PianoHinge => true,
+            self::PocketScrew, self::Screw, self::StrongScrew, self::Brad, self::Slides, self::Rail, self::PianoHinge, self::Bead => true,
             default => false,
         };
     }
@@ -83,7 +87,7 @@ enum ArticleKind: string
     /** Whether a longer one is cut to what is needed. */
     public function isCut(): bool
     {
-        return $this === self::Rail || $this === self::PianoHinge;
+        return in_array($this, [self::Rail, self::PianoHinge, self::Bead], true);
     }
 
     public function hasLoad(): bool

@@ -8,13 +8,14 @@ namespace Incastro\Rules\Schools;
 final readonly class Schools
 {
     /** @var array<string, class-string<School>> by the name that a job's document has for each */
-    public const ALL = ['box_joint' => BoxJoint::class, 'edges' => Edges::class, 'back' => BoxBack::class, 'doors' => Mount::class];
+    public const ALL = ['box_joint' => BoxJoint::class, 'edges' => Edges::class, 'back' => BoxBack::class, 'doors' => Mount::class, 'leaf_build' => LeafBuild::class];
 
     public function __construct(
         public BoxJoint $boxJoint = BoxJoint::Pocket,
         public Edges $edges = Edges::Frame,
         public BoxBack $back = BoxBack::LaidOn,
         public Mount $doors = Mount::Inset,
+        public LeafBuild $leafBuild = LeafBuild::Slab,
     ) {
     }
 
@@ -37,6 +38,7 @@ final readonly class Schools
             'edges' => new self(...['edges' => Edges::from($value)] + get_object_vars($this)),
             'back' => new self(...['back' => BoxBack::from($value)] + get_object_vars($this)),
             'doors' => new self(...['doors' => Mount::from($value)] + get_object_vars($this)),
+            'leaf_build' => new self(...['leafBuild' => LeafBuild::from($value)] + get_object_vars($this)),
             default => $this,
         };
     }

@@ -7,19 +7,12 @@ namespace Incastro\Units\Fronts;
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\FrontDemand;
 use Incastro\Geometry\Convex;
-use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
-use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Solid;
 use Incastro\Geometry\Vector;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
-use Incastro\Measure\Working;
-use Incastro\Pieces\Grain;
-use Incastro\Pieces\Works\Finish;
-use Incastro\Pieces\Works\Finished;
-use Incastro\Pieces\Works\Sawn;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
@@ -32,8 +25,10 @@ use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Made;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
+use Incastro\Rules\Schools\LeafBuild;
 use Incastro\Rules\Schools\Mount;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
@@ -42,16 +37,17 @@ use Incastro\Units\Hand;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
+use Incastro\Units\Make\Leaf;
+use Incastro\Units\Make\MadeLeaf;
 use Incastro\Units\Motion;
 use Incastro\Units\Movement;
-use Incastro\Units\Part;
-use Incastro\Units\Placed;
 use Incastro\Units\Pull;
 use Incastro\Units\Sites\OpeningSite;
+use Incastro\Units\SizeUse;
 
 /**
  * One leaf or two inside the face frame or over it, on concealed hinges, cut to the rake where its opening is. A leaf is as large
- * as its opening less the reveal all round, or with its lap all round; two share what is between them.
+ * as its opening less the reveal all round, or with its lap all round; two share what is between them. It is one board, or framed.
  */
 #[About('door', 'Door', 'Closes the opening with one leaf or two.', 'Doors')]
 final readonly class Door implements FrontUnit
@@ -62,6 +58,9 @@ final readonly class Door implements FrontUnit
     private const BY_WEIGHT = [2 => 6.0, 3 => 12.0, 4 => 17.0, 5 => 22.0];
 
     private const WIDE = 600.0;
+
+    /** One board that is higher than this seldom stays flat, mm. */
+    private const WARPS = 1800.0;
 
     /** A leaf smaller than this is none, mm. */
     private const LEAST = 60.0;
@@ -83,6 +82,10 @@ final readonly class Door implements FrontUnit
         #[When('mount', Mount::Overlay)]
         public ?Length $lap = null,
         #[Made('Made of', Purpose::Front)] public ?string $made = null,
+        #[Choice('Built as', LeafBuild::Slab)] public LeafBuild $build = LeafBuild::Slab,
+        #[Toggle('With a pane of glass', false)]
+        #[When('build', LeafBuild::Grooved)]
+        public bool $glazed = false,
     ) {
     }
 
@@ -101,31 +104,48 @@ final readonly class Door implements FrontUnit
     public function build(OpeningSite $site): Assembly
     {
         $site = $site->madeOf(Purpose::Front, $this->made);
-        $rules = $site->terms->rules;
-        $laps = $site->laps($this->mount, $this->lap);
-        $between = $site->over($site->between(), $this->mount, $laps[0], $laps[1], 'left and right');
-        $width = ($this->leaves === 1 ? $between : $between->minus('gap between the leaves', $rules->get(Rule::PairGap))->dividedBy('two leaves', 2))->roundedDown($site->terms->format->fine());
+        $leaf = new Leaf($site, $this->mount, $this->build, $this->glazed, $this->lap);
+        $width = $leaf->width($this->leaves);
         $wide = $width->result->toDouble();
-        [$left, , $foot] = $site->frame();
-        [$atLeft, $atRight, $below] = array_map(fn (Length $lap) => $lap->toDouble(), $laps);
-        $starts = $this->leaves === 1 ? [$left - $atLeft] : [$left - $atLeft, $left + $site->between()->result->toDouble() + $atRight - $wide];
-        $heights = array_map(fn (float $x) => [$this->high($site, $x), $this->high($site, $x + $wide)], $starts);
-        if ($wide < self::LEAST || min(array_merge(...$heights)) < self::LEAST) {
-            return new Assembly([], findings: [$this->tooSmall($site, $wide, min(array_merge(...$heights)))]);
+        $starts = $leaf->starts($this->leaves, $width);
+        $heights = array_map(fn (float $x) => [$leaf->high($x), $leaf->high($x + $wide)], $starts);
+        $lowest = min(array_merge(...$heights));
+        $least = $this->build->isFramed() ? max(self::LEAST, 2 * $site->terms->rule(Rule::DoorStile) + self::LEAST) : self::LEAST;
+        if ($wide < $least || $lowest < $least) {
+            return new Assembly([], findings: [$this->tooSmall($site, $wide, $lowest, $least)]);
         }
         $own = $this->hand !== Hand::Either ? $this->hand : ($heights[0][0] >= $heights[0][1] ? Hand::Left : Hand::Right);
         $hands = $this->leaves === 1 ? [$own] : [Hand::Left, Hand::Right];
+        $leaves = array_map(fn (Hand $hand, float $x): MadeLeaf => $leaf->made('door-'.($hand === Hand::Left ? 'L' : 'R'), 'Door', $width, $x, ['on concealed hinges']), $hands, $starts);
+        $built = Assembly::all(...array_map(fn (MadeLeaf $made, Hand $hand, float $x) => Assembly::all($made->assembly, $this->hung($site, $made, $hand, $x, $leaf->foot())), $leaves, $hands, $starts));
 
-        $built = Assembly::all(...array_map(fn (Hand $hand, float $x) => $this->leaf($site, $hand, $width, [$this->high($site, $x), $this->high($site, $x + $wide)], $x, $foot - $below), $hands, $starts));
-        if ($this->mount === Mount::Overlay) {
-            return $built;
-        }
+        $found = $this->warps($site, max(array_merge(...$heights)));
+
+        return Assembly::all($built, new Assembly([], findings: $found, uses: $this->mount === Mount::Overlay ? [] : [$this->play($site, $leaves)]));
+    }
+
+    /** @return list<Finding> */
+    private function warps(OpeningSite $site, float $high): array
+    {
+        return $this->build->isFramed() || $high <= self::WARPS || $site->opening->front === null ? [] : [
+            Finding::warning(Code::DoorWarps, sprintf('A leaf of one board %s high seldom stays flat. A frame with a panel does.', $site->terms->write($high)), $site->opening->tierId)
+                ->withWaysOut([new WayOut('Make it with a frame and a panel', Edits::front($site->opening->front->id)->setting(['build' => LeafBuild::Grooved->value]))]),
+        ];
+    }
+
+    /** @param non-empty-list<MadeLeaf> $leaves */
+    private function play(OpeningSite $site, array $leaves): SizeUse
+    {
         [$in, $out] = $site->frame();
-        $factors = array_fill_keys(array_map(fn (Placed $leaf) => $leaf->piece->key.'.width', $built->placed), -1.0);
         $gap = $this->leaves === 1 ? 0.0 : $site->terms->rule(Rule::PairGap);
-        $use = $site->play('gaps beside a door', $factors, 2.0, 2 * $site->terms->rule(Rule::DoorReveal) + 2.0, 'The door binds in its frame, or shows wide gaps.', -$in - $out - $gap);
+        $factors = [];
+        $tongues = 0.0;
+        foreach ($leaves as $made) {
+            $factors += array_map(fn (float $factor) => -$factor, $made->across);
+            $tongues += $made->tongues;
+        }
 
-        return Assembly::all($built, new Assembly([], uses: [$use]));
+        return $site->play('gaps beside a door', $factors, 2.0, 2 * $site->terms->rule(Rule::DoorReveal) + 2.0, 'The door binds in its frame, or shows wide gaps.', $tongues - $in - $out - $gap);
     }
 
     private function hinge(OpeningSite $site): string
@@ -136,58 +156,31 @@ final readonly class Door implements FrontUnit
         };
     }
 
-    /** How high a leaf is at a place: what the face opening leaves, less a gap at the foot and one square to its upper edge; mm. */
-    private function high(OpeningSite $site, float $x): float
-    {
-        [, , $foot] = $site->frame();
-        [, , $below, $above] = array_map(fn (Length $lap) => $lap->toDouble(), $site->laps($this->mount, $this->lap));
-
-        return $site->upper($x) - $foot + $below + $above * hypot(1.0, $site->upper($x + 1.0) - $site->upper($x));
-    }
-
-    /** @param array{float, float} $heights at its left and its right */
-    private function leaf(OpeningSite $site, Hand $hand, Working $width, array $heights, float $x, float $z): Assembly
+    /** A leaf on its hinges, from a place on: what it hangs by, what is bought for it, and what it sweeps. */
+    private function hung(OpeningSite $site, MadeLeaf $made, Hand $hand, float $x, float $z): Assembly
     {
         $terms = $site->terms;
-        $leaf = $terms->materials->for(Purpose::Front)->thickness->toDouble();
-        $fine = $terms->format->fine();
-        $wide = $width->result->toDouble();
-        // One height is decided, the lower one: the other follows, so that the angle is kept.
-        [, , $below, $above] = $site->laps($this->mount, $this->lap);
-        $opening = Working::start('height of the face opening', Length::ofDouble(min($heights) - $below->toDouble() - $above->toDouble()));
-        $low = $site->over($opening, $this->mount, $below, $above, 'over and under')->roundedDown($fine);
-        $rise = abs($heights[1] - $heights[0]);
-        $high = $rise > 1e-6 ? $low->plus('higher at its high side', Length::ofDouble($rise)) : $low;
-        $role = 'door-'.($hand === Hand::Left ? 'L' : 'R');
-        $works = [new Finished('all four', Finish::Banded)];
-        $outline = null;
-        if ($rise > 1e-6) {
-            $works[] = new Sawn('top, short', atan2($rise, $wide), ' to the rake');
-            [$a, $b] = $heights[0] < $heights[1] ? [$low->result->toDouble(), $high->result->toDouble()] : [$high->result->toDouble(), $low->result->toDouble()];
-            $outline = new Outline(new Polygon([new Point(0.0, 0.0), new Point($a, 0.0), new Point($b, $wide), new Point(0.0, $wide)]));
-        }
-        $piece = $outline === null
-            ? $site->make->moving($role, 'Door', $low, $width, Purpose::Front, Grain::Length, $works, ['on concealed hinges'], $site->mark($role))
-            : $site->make->shaped($role, 'Door', $high, $width, Purpose::Front, $outline, $works, ['on concealed hinges'], $site->mark($role));
-        $placed = $site->placed($piece, $x, $site->frontAt($this->mount, $leaf), $z, Way::Up, Way::Right, Way::Out, Part::Face);
-        $hinges = $this->hinges($placed, $wide);
+        $wide = $made->wide();
+        $front = $site->opening->front;
+        $hinges = self::hinges($made);
         $findings = $hinges === null ? [$this->tooHeavy($site)] : [];
-        if ($this->leaves === 1 && $wide > self::WIDE && $site->opening->front !== null) {
+        if ($this->leaves === 1 && $wide > self::WIDE && $front !== null) {
             $findings[] = Finding::warning(Code::DoorWide, sprintf('A leaf %s wide sags and stands far out when it is open. Two leaves are lighter.', $terms->write($wide)), $site->opening->tierId)
-                ->withWaysOut([new WayOut('Make it two leaves', Edits::front($site->opening->front->id)->setting(['leaves' => 2]))]);
+                ->withWaysOut([new WayOut('Make it two leaves', Edits::front($front->id)->setting(['leaves' => 2]))]);
         }
         $hardware = [
             new Hardware($this->hinge($site), $hinges ?? 5, 'doors', ArticleKind::Hinge),
             ...($this->mount === Mount::Overlay ? [new Hardware('bumper', 2, 'doors', ArticleKind::Bumper)] : []),
             ...$this->pull->bought(1, 'doors'),
         ];
-        [$swept, $lines] = $this->swing($site, $hand, $x, $this->mount === Mount::Inset ? $wide : hypot($wide, $leaf + $site->bump()), $z, $heights, $wide);
-        $ways = $this->leaves === 1 && $site->opening->front !== null ? [new WayOut('Hinge it at the '.$hand->other()->value, Edits::front($site->opening->front->id)->setting(['hand' => $hand->other()->value]))] : [];
-        $movement = new Movement(sprintf('Door of %s', $site->name()), $site->opening->tierId, [$piece->key], $swept, [$lines], $this->opening($site, $hand, $x, $wide, $z), 0.0, $ways);
-
+        $leaf = $terms->materials->for(Purpose::Front)->thickness->toDouble();
+        [$swept, $lines] = $this->swing($site, $hand, $x, $this->mount === Mount::Inset ? $wide : hypot($wide, $leaf + $site->bump()), $z, $made->heights, $wide);
+        $ways = $this->leaves === 1 && $front !== null ? [new WayOut('Hinge it at the '.$hand->other()->value, Edits::front($front->id)->setting(['hand' => $hand->other()->value]))] : [];
+        $movement = new Movement(sprintf('Door of %s', $site->name()), $site->opening->tierId, $made->keys(), $swept, [$lines], $this->opening($site, $hand, $x, $wide, $z), 0.0, $ways);
         $post = $site->posts()[$hand === Hand::Left ? 0 : 1];
+        $places = self::places($site->at(0.0, 0.0, $z)->z, $made->height($hand), $hinges ?? 5, $terms->rule(Rule::HingeEnd));
 
-        return new Assembly([$placed], [new Joint($piece->key, $post, JointKind::Hinge, 'doors', at: self::hung($site->at(0.0, 0.0, $z)->z, $heights[$hand === Hand::Left ? 0 : 1], $hinges ?? 5, $terms->rule(Rule::HingeEnd)))], $hardware, [], $findings, [$movement]);
+        return new Assembly([], [new Joint($made->edge($hand), $post, JointKind::Hinge, 'doors', at: $places)], $hardware, [], $findings, [$movement]);
     }
 
     /** Round its hinged edge in the plane of the face, by a right angle. */
@@ -242,7 +235,7 @@ final readonly class Door implements FrontUnit
      * @param  float  $foot  of the leaf, in the run
      * @return list<float> heights in the run, mm
      */
-    private static function hung(float $foot, float $high, int $count, float $end): array
+    private static function places(float $foot, float $high, int $count, float $end): array
     {
         $end = min($end, $high / 4);
 
@@ -250,12 +243,11 @@ final readonly class Door implements FrontUnit
     }
 
     /** How many hinges carry a leaf; null where none do. */
-    private function hinges(Placed $placed, float $wide): ?int
+    private static function hinges(MadeLeaf $made): ?int
     {
-        $piece = $placed->piece;
-        $weight = ($piece->weight() + self::FITTINGS) * max(1.0, $wide / self::WIDE);
+        $weight = ($made->weight() + self::FITTINGS) * max(1.0, $made->wide() / self::WIDE);
         foreach (self::BY_HEIGHT as $count => $high) {
-            if ($piece->length->result->toDouble() <= $high && $weight <= self::BY_WEIGHT[$count]) {
+            if ($made->height->result->toDouble() <= $high && $weight <= self::BY_WEIGHT[$count]) {
                 return $count;
             }
         }
@@ -271,9 +263,9 @@ final readonly class Door implements FrontUnit
             ->withWaysOut([...($this->leaves === 1 && $front !== null ? [new WayOut('Make it two leaves', Edits::front($front->id)->setting(['leaves' => 2]))] : []), ...($front === null ? [] : [new WayOut('Take the door away', Edits::withoutFront($front->id))])]);
     }
 
-    private function tooSmall(OpeningSite $site, float $wide, float $high): Finding
+    private function tooSmall(OpeningSite $site, float $wide, float $high, float $least): Finding
     {
-        return Finding::clash(Code::TooSmall, sprintf('A leaf here would be %s wide and %s high; %s is the least that is made.', $site->terms->write(max(0.0, $wide)), $site->terms->write(max(0.0, $high)), $site->terms->write(self::LEAST)), $site->opening->tierId)
+        return Finding::clash(Code::TooSmall, sprintf('A leaf here would be %s wide and %s high; %s is the least that is made.', $site->terms->write(max(0.0, $wide)), $site->terms->write(max(0.0, $high)), $site->terms->write($least)), $site->opening->tierId)
             ->withWaysOut($site->opening->front === null ? [] : [new WayOut('Take the door away', Edits::withoutFront($site->opening->front->id))]);
     }
 }

@@ -77,18 +77,18 @@ export const PICTURES: Record<string, Picture> = {
       { text: 'nailer', at: [178, 32], word: 'nailer', anchor: 'start' },
     ],
   },
-  plinth: {
+  foot: {
     says: 'From the side: a box on a plinth that stands back for toes, and a worktop that stands out over it.',
     parts: [
       { style: 'wall', path: 'M4 4h10l2 88h200v6H4z' },
       { style: 'board', path: box(18, 18, 112, 54) },
-      { style: 'board', path: box(18, 8, 122, 10), word: 'worktop' },
-      { style: 'board', path: 'M18 72h86v20l-86 1z', word: 'plinth' },
+      { style: 'board', path: box(18, 8, 122, 10), word: 'worktops' },
+      { style: 'board', path: 'M18 72h86v20l-86 1z', word: 'plinths' },
       { style: 'edge', path: box(58, 72, 8, 20), word: 'bearer' },
       { style: 'line', path: 'M148 13h-14M148 82h-48M148 62q-40 6 -84 16' + span(104, 96, 26, 0) },
-      { text: 'worktop', at: [151, 17], word: 'worktop', anchor: 'start' },
-      { text: 'bearer', at: [151, 64], word: 'bearer', anchor: 'start' },
-      { text: 'plinth', at: [151, 86], word: 'plinth', anchor: 'start' },
+      { text: 'a worktop', at: [151, 17], word: 'worktops', anchor: 'start' },
+      { text: 'a bearer', at: [151, 64], word: 'bearer', anchor: 'start' },
+      { text: 'a plinth', at: [151, 86], word: 'plinths', anchor: 'start' },
     ],
   },
   shelf: {

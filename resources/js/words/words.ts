@@ -51,21 +51,21 @@ export const WORDS: Word[] = [
     says: 'A nailer is a strip inside the back of a box, through which it is screwed to the wall.',
   },
   {
-    name: 'plinth',
+    name: 'plinths',
     pattern: 'plinths?',
-    picture: 'plinth',
+    picture: 'foot',
     says: 'A plinth is the low frame on which boxes stand level; it stands back so that toes have room.',
   },
   {
     name: 'bearer',
     pattern: 'bearers?',
-    picture: 'plinth',
+    picture: 'foot',
     says: 'A bearer is a strip across a plinth that carries the box over it.',
   },
   {
-    name: 'worktop',
+    name: 'worktops',
     pattern: 'worktops?',
-    picture: 'plinth',
+    picture: 'foot',
     says: 'A worktop lies over boxes and stands out a little before them.',
   },
   {

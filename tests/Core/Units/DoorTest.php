@@ -5,17 +5,22 @@ declare(strict_types=1);
 namespace Tests\Core\Units;
 
 use Incastro\Geometry\Block;
+use Incastro\Geometry\Point;
 use Incastro\Geometry\Solid;
 use Incastro\Measure\Unit;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
+use Incastro\Rules\Code;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
+use Incastro\Rules\Schools\LeafBuild;
 use Incastro\Rules\Schools\Mount;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Units\Hand;
 use Incastro\Units\Hardware;
 use Incastro\Units\Insides\Shelves;
+use Incastro\Units\Joint;
+use Incastro\Units\JointKind;
 use Incastro\Units\Placed;
 use Incastro\Units\Pull;
 use PHPUnit\Framework\TestCase;
@@ -114,6 +119,74 @@ final class DoorTest extends TestCase
         // From its hinged edge at 17.7 + 741.8, 719 far; the corners between are at 719/cos 7.5°.
         self::assertEqualsWithDelta(17.7 + 741.8, $swept->u1, 1e-6);
         self::assertEqualsWithDelta([6.0 + 554.0, 6.0 + 554.0 + 719.0], [$swept->v0, $swept->v1], 0.05);
+    }
+
+    public function test_a_framed_pair_by_hand(): void
+    {
+        $box = UnitBox::metric();
+        $built = $box->build(new Shelves(0, 0), UnitBox::door(2, Hand::Left, Pull::Bar, build: LeafBuild::Grooved));
+        $pieces = $box->pieces($built);
+        // Leaves 358 × 805 as those of one board. Stiles as high as they are; 358 − 2 · 57 + 2 · 10 = 264.
+        self::assertSame([805.0, 57.0, [22.8, 79.8, 536.0, 554.0, 29.8, 834.8]], $pieces['door-L-stile-L']);
+        self::assertSame([264.0, 57.0, [69.8, 333.8, 536.0, 554.0, 29.8, 86.8]], $pieces['door-L-rail-1']);
+        self::assertSame([777.8, 834.8], array_slice($pieces['door-L-rail-2'][2], 4));
+        // 805 − 2 · 57 + 2 · 10 − 3 = 708 by 358 − 2 · 57 + 2 · 10 − 3 = 261; 6 thick in the middle of 18.
+        self::assertSame([708.0, 261.0, [71.3, 332.3, 542.0, 548.0, 78.3, 786.3]], $pieces['door-L-panel-1']);
+        self::assertSame(['door-L-stile-L', 'door-L-stile-R', 'door-L-rail-1', 'door-L-rail-2', 'door-L-panel-1'], array_values(array_filter(array_keys($pieces), fn (string $mark) => str_starts_with($mark, 'door-L'))));
+        // 805 is no more than 900: two hinges each, on the outer stiles.
+        self::assertSame(4, array_sum(array_map(fn (Hardware $one) => str_contains($one->name, 'hinge') ? $one->quantity : 0, $built->hardware)));
+        $hung = array_values(array_map(fn (Joint $joint) => $joint->a, array_filter($built->joints, fn (Joint $joint) => $joint->kind === JointKind::Hinge)));
+        self::assertSame(['tier:door-L-stile-L', 'tier:door-R-stile-R'], $hung);
+        self::assertSame([], $built->findings);
+    }
+
+    public function test_a_framed_leaf_with_a_pane_by_hand(): void
+    {
+        $box = UnitBox::metric();
+        $built = $box->build(new Shelves(0, 0), UnitBox::door(2, Hand::Left, Pull::Bar, build: LeafBuild::Pocket, glazed: true));
+        $pieces = $box->pieces($built);
+        // Pocket screws: rails stand between the stiles, 358 − 2 · 57 = 244. Clear 244 × 691, and 10 of rabbet all round, less 4.
+        self::assertSame([244.0, 57.0], array_slice($pieces['door-L-rail-1'], 0, 2));
+        self::assertArrayNotHasKey('door-L-panel-1', $pieces);
+        self::assertContains('toughened pane 707 mm × 260 mm', array_map(fn (Hardware $one) => $one->name, $built->hardware));
+    }
+
+    public function test_a_framed_leaf_under_a_rake_by_hand(): void
+    {
+        // 619 wide, 723.5 high at its left; 723.5 + 619 · 0.75 = 1187.75 at its right.
+        $box = UnitBox::raked();
+        $built = $box->build(new Shelves(0, 0), UnitBox::door(1, Hand::Right, Pull::Bar, build: LeafBuild::Grooved));
+        $pieces = $box->pieces($built);
+        self::assertSame([57.0, 57.0], [$pieces['door-R-stile-L'][1], $pieces['door-R-stile-R'][1]]);
+        // Its left stile to the long point: 723.5 + 57 · 0.75; the right one at its outer edge.
+        self::assertEqualsWithDelta([766.25, 1187.75], [$pieces['door-R-stile-L'][0], $pieces['door-R-stile-R'][0]], 1e-6);
+        self::assertSame(525.0, $pieces['door-R-rail-1'][0]);
+        // (619 − 2 · 57)/0.8 + 57 · 0.75 + 2 · 10/0.8 = 699.
+        self::assertEqualsWithDelta(699.0, $pieces['door-R-rail-2'][0], 1e-6);
+        // 505 + 2 · 10 − 3 = 522 wide; its edges 650.75 and 1042.25 high.
+        $panel = $built->byKey()['tier:door-R-panel-1']->piece;
+        self::assertSame(522.0, $panel->width->result->toDouble());
+        $edges = array_map(fn (Point $point) => round($point->x, 6), $panel->outline->outer->points);
+        self::assertSame([0.0, 650.75, 1042.25, 0.0], $edges);
+        // Nothing but tongues and grooves stands in each other.
+        $grants = $built->grants();
+        foreach ($built->placed as $i => $one) {
+            foreach (array_slice($built->placed, $i + 1) as $other) {
+                self::assertLessThanOrEqual(($grants[$one->piece->key.'|'.$other->piece->key] ?? 0.0) + 0.02, $one->overlap($other, 0.01), $one->piece->key.' in '.$other->piece->key);
+            }
+        }
+    }
+
+    public function test_a_high_leaf_of_one_board_warps_and_a_framed_one_has_rails_in_its_middle(): void
+    {
+        $box = new UnitBox('600', '2000', '400');
+        $slab = $box->build(new Shelves(0, 0), UnitBox::door(1, Hand::Left, Pull::Bar));
+        self::assertSame([Code::DoorWarps], array_map(fn (Finding $finding) => $finding->code, $slab->findings));
+        self::assertSame(['build' => 'grooved'], $slab->findings[0]->waysOut[0]->edit->value);
+        // 2000 − 2 · 45 − 2 · 2.5 = 1905 high: two rails in the middle, four in all.
+        $framed = $box->build(new Shelves(0, 0), UnitBox::door(1, Hand::Left, Pull::Bar, build: LeafBuild::Grooved));
+        self::assertCount(4, array_filter($framed->placed, fn (Placed $placed) => str_contains($placed->piece->key, 'door-L-rail')));
+        self::assertCount(3, array_filter($framed->placed, fn (Placed $placed) => str_contains($placed->piece->key, 'door-L-panel')));
     }
 
     public function test_under_a_rake_a_leaf_follows_it(): void

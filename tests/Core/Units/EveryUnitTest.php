@@ -104,7 +104,7 @@ final class EveryUnitTest extends TestCase
         $rooms = [
             [SpaceKind::Alcove, 'mm/1', ['box_joint' => 'pocket']],
             [SpaceKind::Closet, 'in/16', ['box_joint' => 'dado', 'back' => 'rabbeted']],
-            [SpaceKind::UnderStair, 'mm/1', ['box_joint' => 'dado', 'edges' => 'band', 'doors' => 'overlay']],
+            [SpaceKind::UnderStair, 'mm/1', ['box_joint' => 'dado', 'edges' => 'band', 'doors' => 'overlay', 'leaf_build' => 'grooved']],
             [SpaceKind::RoofSlope, 'in/16', ['box_joint' => 'screws', 'edges' => 'band', 'back' => 'none']],
             [SpaceKind::RoomCorner, 'mm/1', ['box_joint' => 'screws', 'back' => 'inset']],
         ];

@@ -9,6 +9,7 @@ use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Rules\Finding;
+use Incastro\Rules\Schools\LeafBuild;
 use Incastro\Units\Hand;
 use Incastro\Units\Hang;
 use Incastro\Units\Hardware;
@@ -22,7 +23,7 @@ final class HangingRailTest extends TestCase
     public function test_two_rails_behind_doors_by_hand(): void
     {
         // 964.6 × 2164.6 clear, face at 614, doors of 18.
-        $built = (new UnitBox('1000', '2200', '620'))->build(new HangingRail(Hang::Double, Length::ofMillimetres(60), Length::ofMillimetres(25)), UnitBox::door(2, Hand::Either, Pull::Bar));
+        $built = (new UnitBox('1000', '2200', '620'))->build(new HangingRail(Hang::Double, Length::ofMillimetres(60), Length::ofMillimetres(25)), UnitBox::door(2, Hand::Either, Pull::Bar, build: LeafBuild::Grooved));
         $decided = array_map(fn (Working $working) => $working->result->toDouble(), $built->decisions);
         // 964.6 − 2 · 3 = 958.6, down; 2164.6 − 60; 1040 lower; half of 614 − 18.
         self::assertSame([

@@ -25,6 +25,7 @@ use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\SheetGood;
 use Incastro\Rules\Schools\BoxJoint;
 use Incastro\Rules\Schools\Edges;
+use Incastro\Rules\Schools\LeafBuild;
 use Incastro\Rules\Schools\Mount;
 use Incastro\Rules\Schools\Schools;
 use Incastro\Units\Assembly;
@@ -42,8 +43,8 @@ final readonly class UnitBox
 
     private Length $behind;
 
-    /** @param list<Article> $articles that can be bought; none: the usual ones */
-    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre, private BoxJoint $joint = BoxJoint::Pocket, private array $articles = [], private ?Schools $schools = null)
+    /** @param list<Article> $articles that can be bought; none: the usual ones. @param ?string $low height of its left side, from which its top rises to the right */
+    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre, private BoxJoint $joint = BoxJoint::Pocket, private array $articles = [], private ?Schools $schools = null, private ?string $low = null)
     {
         $this->board = $this->length($unit === Unit::Inch ? '23/32' : '17.7');
         $this->behind = $this->length($unit === Unit::Inch ? '7/32' : '6');
@@ -55,15 +56,21 @@ final readonly class UnitBox
         return new self('800', '900', '560', joint: $joint);
     }
 
+    /** 700 wide, from 800 high at its left to 1325 at its right: tan 0.75, cos 0.8; 850 deep. */
+    public static function raked(?Schools $schools = null): self
+    {
+        return new self('700', '1325', '850', schools: $schools, low: '800');
+    }
+
     /** 30 × 34 3/4 × 22 of 23/32 with banded edges: 28 9/16 × 33 5/16 clear, boards 21 25/32 deep. */
     public static function banded(): self
     {
         return new self('30', '34 3/4', '22', Unit::Inch, schools: new Schools(edges: Edges::Band));
     }
 
-    public static function door(int $leaves, Hand $hand, Pull $pull, Mount $mount = Mount::Inset, ?string $lap = null, Unit $unit = Unit::Millimetre): Door
+    public static function door(int $leaves, Hand $hand, Pull $pull, Mount $mount = Mount::Inset, ?string $lap = null, Unit $unit = Unit::Millimetre, LeafBuild $build = LeafBuild::Slab, bool $glazed = false): Door
     {
-        return new Door($leaves, $hand, $pull, $mount, $lap === null ? null : (new LengthReader($unit))->read($lap));
+        return new Door($leaves, $hand, $pull, $mount, $lap === null ? null : (new LengthReader($unit))->read($lap), null, $build, $glazed);
     }
 
     private function length(string $typed): Length
@@ -76,8 +83,8 @@ final readonly class UnitBox
         $size = fn (Length $length) => Working::start('chosen', $length);
         $inner = fn (string $typed) => $size($this->length($typed)->minus($this->board->times(2)));
         $t = $this->board->toDouble();
-        $opening = new Opening('tier', $inner($this->height), $t, $unit, $front === null ? null : new Front('front', $front), $option === null ? [] : [new Option('option', $option)]);
-        $box = new Box('tier', 'B1', 0.0, 0.0, 0.0, $size($this->length($this->width)), $size($this->length($this->height)), $size($this->length($this->depth)), BoxTop::flat($this->length($this->height)->toDouble()), [new Column('bay', $inner($this->width), $t, [$opening])]);
+        $opening = new Opening('tier', $inner($this->low ?? $this->height), $t, $unit, $front === null ? null : new Front('front', $front), $option === null ? [] : [new Option('option', $option)]);
+        $box = new Box('tier', 'B1', 0.0, 0.0, 0.0, $size($this->length($this->width)), $size($this->length($this->height)), $size($this->length($this->depth)), $this->low === null ? BoxTop::flat($this->length($this->height)->toDouble()) : BoxTop::raked($this->length($this->low)->toDouble(), $this->length($this->height)->toDouble()), [new Column('bay', $inner($this->width), $t, [$opening])]);
         $material = fn (string $id, Length $thick) => new SheetGood($id, $id, $thick, 680.0);
         $frame = $this->length($this->unit === Unit::Inch ? '3/4' : '18');
         $drawer = $this->length($this->unit === Unit::Inch ? '15/32' : '12');
