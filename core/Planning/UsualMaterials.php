@@ -18,6 +18,8 @@ final readonly class UsualMaterials
     /** What a pair of slides carries, kg. */
     private const SLIDES = 45.0;
 
+    private const HEAVY_SLIDES = 225.0;
+
     private bool $isInch;
 
     public function __construct(private Unit $unit)
@@ -101,7 +103,11 @@ final readonly class UsualMaterials
                 // In inches an id must not hang on how a fraction is written.
                 $id = $kind->value.($length === null ? '' : '-'.($i + 1));
                 [$pack, $price, $more] = self::prices($kind);
-                $articles[] = ['id' => $id, 'article' => $kind->value, 'length' => $length, 'load' => $kind->hasLoad() ? self::SLIDES : null, 'pack' => $pack, 'price' => round($price + $more * $i, 2)];
+                $articles[] = ['id' => $id, 'article' => $kind->value, 'length' => $length, 'load' => match ($kind) {
+                    ArticleKind::Slides => self::SLIDES,
+                    ArticleKind::HeavySlides => self::HEAVY_SLIDES,
+                    default => null,
+                }, 'pack' => $pack, 'price' => round($price + $more * $i, 2)];
             }
         }
 
@@ -139,6 +145,7 @@ final readonly class UsualMaterials
             ArticleKind::Knob => [1, 3.9, 0.0],
             ArticleKind::CupPull => [1, 5.2, 0.0],
             ArticleKind::Slides => [1, 14.0, 1.6],
+            ArticleKind::HeavySlides => [1, 52.0, 5.5],
             ArticleKind::Rail => [1, 12.0, 6.0],
             ArticleKind::RailSocket => [2, 3.4, 0.0],
             ArticleKind::RailSupport => [1, 2.9, 0.0],

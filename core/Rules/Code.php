@@ -56,9 +56,11 @@ enum Code: string
     case PlanFloats = 'plan-floats';
     case PlanNotChecked = 'plan-not-checked';
     case RailLow = 'rail-low';
+    case RakeHit = 'rake-hit';
     case RunDepth = 'run-depth';
     case RunOverfull = 'run-overfull';
     case Saw = 'saw';
+    case SlidesWeak = 'slides-too-weak';
     case ScrewComesOut = 'screw-comes-out';
     case ShelfNoRoom = 'shelf-no-room';
     case ShelvesTooClose = 'shelves-too-close';

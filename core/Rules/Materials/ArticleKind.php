@@ -22,6 +22,7 @@ enum ArticleKind: string
     case Knob = 'knob';
     case CupPull = 'cup-pull';
     case Slides = 'slides';
+    case HeavySlides = 'heavy-slides';
     case Rail = 'rail';
     case RailSocket = 'rail-socket';
     case RailSupport = 'rail-support';
@@ -46,6 +47,7 @@ enum ArticleKind: string
             self::Knob => 'Knob',
             self::CupPull => 'Cup pull',
             self::Slides => 'Pair of drawer slides',
+            self::HeavySlides => 'Pair of heavy slides',
             self::Rail => 'Hanging rail',
             self::RailSocket => 'Rail socket',
             self::RailSupport => 'Rail support',
@@ -60,7 +62,7 @@ enum ArticleKind: string
     public function hasLength(): bool
     {
         return match ($this) {
-            self::PocketScrew, self::Screw, self::StrongScrew, self::Brad, self::Slides, self::Rail, self::PianoHinge, self::Bead => true,
+            self::PocketScrew, self::Screw, self::StrongScrew, self::Brad, self::Slides, self::HeavySlides, self::Rail, self::PianoHinge, self::Bead => true,
             default => false,
         };
     }
@@ -76,6 +78,7 @@ enum ArticleKind: string
             self::PocketScrew => [[25, 32, 38, 64], [16, 20, 24, 40]],
             self::Screw, self::StrongScrew => [[16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100], [10, 12, 16, 20, 26, 32, 40, 48, 56, 64]],
             self::Slides => [[250, 300, 350, 400, 450, 500, 550, 600, 650, 700], [160, 192, 224, 256, 288, 320, 352, 384, 416, 448]],
+            self::HeavySlides => [range(300, 1500, 50), range(192, 960, 32)],
             default => [[], []],
         };
 
@@ -92,6 +95,6 @@ enum ArticleKind: string
 
     public function hasLoad(): bool
     {
-        return $this === self::Slides;
+        return $this === self::Slides || $this === self::HeavySlides;
     }
 }

@@ -38,6 +38,8 @@ use Incastro\Units\InsideUnit;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\DrawerBox;
+use Incastro\Units\Make\Packers;
+use Incastro\Units\Make\Slides;
 use Incastro\Units\Motion;
 use Incastro\Units\Movement;
 use Incastro\Units\Part;
@@ -52,11 +54,6 @@ use Incastro\Units\Sites\OpeningSite;
 #[About('drawers', 'Drawers', 'Boxes that pull out on slides, each with its front.', 'Storage')]
 final readonly class Drawers implements InsideUnit
 {
-    /** What a pair carries, kg, and of it what is asked of it for long. */
-    private const CLASSES = [45, 70, 100, 150, 225];
-
-    private const SPARE = 1.25;
-
     /** A box lower than this holds nothing, one higher than that racks; mm. */
     private const LOWEST = 60.0;
 
@@ -67,14 +64,6 @@ final readonly class Drawers implements InsideUnit
 
     /** A front wider than this has two pulls. */
     private const TWO_PULLS = 600.0;
-
-    /** How far a packer under a slide reaches up and down from its line, and what of air is filled by a shim; mm. */
-    private const PACKER = 60;
-
-    private const SHIM = 3.0;
-
-    /** A pull stands out so far, mm. */
-    private const PULL = 35.0;
 
     public function __construct(
         #[Count('Drawers', 3, 1, 10)] public int $count,
@@ -120,7 +109,7 @@ final readonly class Drawers implements InsideUnit
         $free = ($this->mount === Mount::Inset ? $site->depth()->minus('drawer front', $site->terms->materials->for(Purpose::Front)->thickness) : $site->depth())
             ->minus('a nailer behind', Length::ofDouble($behind))
             ->minus('free behind a slide', $site->terms->rules->get(Rule::SlideEnd));
-        $slide = $this->slide($site, $free);
+        $slide = Slides::Light->longest($site->terms->materials, $site->terms->rules->unit, $free->result);
         if ($slide === null) {
             return new Assembly([], findings: [$this->noSlide($site, $free)]);
         }
@@ -206,17 +195,6 @@ final readonly class Drawers implements InsideUnit
         return array_reverse($feet);
     }
 
-    /** The longest slides that go in: the same for all drawers of an opening. */
-    private function slide(OpeningSite $site, Working $free): ?Length
-    {
-        $longest = null;
-        foreach ($site->terms->materials->lengths(ArticleKind::Slides, $site->terms->rules->unit) as $length) {
-            $longest = $length->isGreaterThan($free->result) ? $longest : $length;
-        }
-
-        return $longest;
-    }
-
     private function drawer(OpeningSite $site, int $i, Working $front, Length $share, float $foot, Working $width, Length $slide): Assembly
     {
         $terms = $site->terms;
@@ -236,20 +214,20 @@ final readonly class Drawers implements InsideUnit
         $face = $this->face($site, $number, $front);
         $inset = $left - $site->laps($this->mount)[0]->toDouble();
         $placed = $site->placed($face, $inset, $y1, $foot, Way::Right, Way::Up, Way::Out, Part::Face);
-        $packers = $this->packers($site, $number, $slide, $y1, $up + $high->result->toDouble() / 2);
+        $packers = (new Packers($site))->build("drawer-$number", $slide, $y1, $up + $high->result->toDouble() / 2);
         $wide = $face->length->result->toDouble();
         $line = [$site->at(0.0, 0.0, $up + $high->result->toDouble() / 2)->z];
         [$left, $right] = $site->beside();
         $joints = [
             new Joint($box->placed[2]->piece->key, $face->key, JointKind::Screws, 'drawer fronts'),
-            new Joint($box->placed[0]->piece->key, self::carrier($packers, 'L', $left), JointKind::Slide, 'drawers', at: $line),
-            new Joint($box->placed[1]->piece->key, self::carrier($packers, 'R', $right), JointKind::Slide, 'drawers', at: $line),
+            new Joint($box->placed[0]->piece->key, Packers::carrier($packers, 'L', $left), JointKind::Slide, 'drawers', at: $line),
+            new Joint($box->placed[1]->piece->key, Packers::carrier($packers, 'R', $right), JointKind::Slide, 'drawers', at: $line),
         ];
         $travel = $slide->toDouble();
         // As far back as it stands, and out by its slides; the front before it, with its pull.
         $swept = [
             $site->block($x, $x + $width->result->toDouble(), $y1 - $travel, $y1 + $travel, $up, $up + $high->result->toDouble()),
-            $site->block($inset, $inset + $wide, $y1, $y1 + $leaf + $travel + self::PULL, $foot, $foot + $front->result->toDouble()),
+            $site->block($inset, $inset + $wide, $y1, $y1 + $leaf + $travel + $terms->rule(Rule::PullProjection), $foot, $foot + $front->result->toDouble()),
         ];
         $moving = array_map(fn (Placed $one) => $one->piece->key, [...$box->placed, $placed]);
         $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, array_map(Solid::block(...), $swept), array_map(fn (Block $block) => Polygon::rectangle($block->u0, $block->v0, $block->u1 - $block->u0, $block->v1 - $block->v0)->points, $swept), Motion::slide(Way::Out->vector(), $travel), $travel);
@@ -261,14 +239,6 @@ final readonly class Drawers implements InsideUnit
         return Assembly::all($box, new Assembly([$placed], $joints, $this->hardware($site, $box, $wide, $slide), [], [], [$movement], uses: [$use]), $packers);
     }
 
-    /** What a slide is screwed to: the innermost packer, or the board where there is none. */
-    private static function carrier(Assembly $packers, string $hand, string $board): string
-    {
-        $beside = array_filter($packers->placed, fn (Placed $packer) => str_contains($packer->piece->key, "-packer-$hand"));
-
-        return $beside === [] ? $board : $beside[array_key_last($beside)]->piece->key;
-    }
-
     private function face(OpeningSite $site, string $number, Working $front): Piece
     {
         [$left, $right] = $site->laps($this->mount);
@@ -277,47 +247,11 @@ final readonly class Drawers implements InsideUnit
         return $site->make->moving("drawer-$number-face", 'Drawer front', $length, $front, Purpose::Front, Grain::Length, [new Finished('all four', Finish::Banded)], ['screwed from inside the drawer'], $site->mark("drawer-$number-face"));
     }
 
-    /** What brings the slides flush with the frame: boards beside each side, or a strip on edge where the frame stands further in. */
-    private function packers(OpeningSite $site, string $number, Length $slide, float $y1, float $line): Assembly
-    {
-        [$left, $right] = $site->frame();
-        $t = $site->terms->board();
-        $wide = $site->width()->result->toDouble();
-        $y = $y1 - $slide->toDouble() - $site->terms->rule(Rule::SlideFront);
-        // The slides reach into the frame where fronts lap over it; what packs them out ends behind it.
-        $long = Working::start('length of the slides', $slide)->atMost('behind the face frame', Length::ofDouble($site->face() - $site->terms->frame()->toDouble() - $y));
-        $placed = $joints = [];
-        $beside = $site->beside();
-        foreach ([['L', $left, $beside[0]], ['R', $right, $beside[1]]] as [$hand, $in, $side]) {
-            $boards = (int) floor(($in + 1e-6) / $t);
-            $isFilled = $boards >= 1 && $in - $boards * $t <= self::SHIM;
-            if ($in < self::SHIM) {
-                continue;
-            }
-            $across = $isFilled ? Working::start('packer width', Length::ofMillimetres(self::PACKER)) : Working::start('what the frame stands inside the board', Length::ofDouble($in));
-            for ($k = 0; $k < max(1, $isFilled ? $boards : 1); $k++) {
-                $role = "drawer-$number-packer-$hand".($k === 0 ? '' : '-'.($k + 1));
-                $piece = $site->make->inner($role, 'Packer', $long, $across, Purpose::Carcass, Grain::Any, [], $isFilled ? ['screwed to the side'] : ['on edge, screwed to the side'], null, $site->mark($role));
-                $deep = $piece->width->result->toDouble();
-                $placed[] = $isFilled
-                    ? $site->placed($piece, $hand === 'L' ? $k * $t : $wide - ($k + 1) * $t, $y, $line - $deep / 2, Way::Out, Way::Up, Way::Right, Part::Cleat)
-                    : $site->placed($piece, $hand === 'L' ? 0.0 : $wide - $deep, $y, $line - $t / 2, Way::Out, Way::Right, Way::Up, Part::Cleat);
-                $joints[] = new Joint($piece->key, $k === 0 ? $side : $placed[count($placed) - 2]->piece->key, JointKind::Screws, 'packers to the sides');
-            }
-        }
-
-        return new Assembly($placed, $joints);
-    }
-
     /** @return list<Hardware> */
     private function hardware(OpeningSite $site, Assembly $box, float $wide, Length $slide): array
     {
         $own = array_sum(array_map(fn (Placed $placed) => $placed->piece->weight(), $box->placed));
-        $asked = self::SPARE * ($own + $this->load);
-        $class = self::CLASSES[count(self::CLASSES) - 1];
-        foreach (array_reverse(self::CLASSES) as $one) {
-            $class = $one >= $asked ? $one : $class;
-        }
+        $class = (Slides::carrying($own + $this->load) ?? Slides::Heaviest)->value;
 
         return [
             new Hardware(sprintf('pair of drawer slides %s, %d kg', $site->terms->format->write($slide), $class), 1, 'drawers', ArticleKind::Slides, $slide, (float) $class),

@@ -198,6 +198,21 @@ final readonly class OpeningSite
         return $this->box->topAt($this->box->u + $this->column->x + $x, $this->box->face()) - $this->box->z - $this->opening->z - $plumb - $top;
     }
 
+    /** How high the lowest place over the opening is farther in: under a slope that falls to the wall that at its back; along a rake it rises as its face does. Over the board below, mm. */
+    public function under(): float
+    {
+        $rows = $this->column->openings;
+        if ($this->box->top->isRaked()) {
+            return INF;
+        }
+        if ($rows[count($rows) - 1] !== $this->opening || ! $this->box->top->isSloped()) {
+            return $this->opening->height->result->toDouble();
+        }
+        $plumb = $this->terms->board() / cos($this->box->top->angle(1.0));
+
+        return $this->box->topAt($this->box->u, $this->box->v + $this->behind()) - $this->box->z - $this->opening->z - $plumb;
+    }
+
     /** How far what stands inside keeps behind the boards' front edges, because a front closes the opening. */
     public function behindFront(): Length
     {

@@ -43,8 +43,8 @@ final readonly class UnitBox
 
     private Length $behind;
 
-    /** @param list<Article> $articles that can be bought; none: the usual ones. @param ?string $low height of its left side, from which its top rises to the right */
-    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre, private BoxJoint $joint = BoxJoint::Pocket, private array $articles = [], private ?Schools $schools = null, private ?string $low = null)
+    /** @param list<Article> $articles that can be bought; none: the usual ones. @param ?string $low height of its left side, from which its top rises to the right, or of its right one */
+    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre, private BoxJoint $joint = BoxJoint::Pocket, private array $articles = [], private ?Schools $schools = null, private ?string $low = null, private bool $fallsRight = false)
     {
         $this->board = $this->length($unit === Unit::Inch ? '23/32' : '17.7');
         $this->behind = $this->length($unit === Unit::Inch ? '7/32' : '6');
@@ -84,7 +84,7 @@ final readonly class UnitBox
         $inner = fn (string $typed) => $size($this->length($typed)->minus($this->board->times(2)));
         $t = $this->board->toDouble();
         $opening = new Opening('tier', $inner($this->low ?? $this->height), $t, $unit, $front === null ? null : new Front('front', $front), $option === null ? [] : [new Option('option', $option)]);
-        $box = new Box('tier', 'B1', 0.0, 0.0, 0.0, $size($this->length($this->width)), $size($this->length($this->height)), $size($this->length($this->depth)), $this->low === null ? BoxTop::flat($this->length($this->height)->toDouble()) : BoxTop::raked($this->length($this->low)->toDouble(), $this->length($this->height)->toDouble()), [new Column('bay', $inner($this->width), $t, [$opening])]);
+        $box = new Box('tier', 'B1', 0.0, 0.0, 0.0, $size($this->length($this->width)), $size($this->length($this->height)), $size($this->length($this->depth)), $this->top(), [new Column('bay', $inner($this->width), $t, [$opening])]);
         $material = fn (string $id, Length $thick) => new SheetGood($id, $id, $thick, 680.0);
         $frame = $this->length($this->unit === Unit::Inch ? '3/4' : '18');
         $drawer = $this->length($this->unit === Unit::Inch ? '15/32' : '12');
@@ -93,6 +93,14 @@ final readonly class UnitBox
         $room = TestAlcove::leaning()->survey()->room ?? throw new \LogicException('The test alcove has a room.');
 
         return (new BoxBuilder($box, new Terms($room, new HouseRules($this->unit, schools: $this->schools ?? new Schools($this->joint)), $catalogue, $this->unit === Unit::Inch ? LengthFormat::inches() : LengthFormat::millimetres())))->build();
+    }
+
+    private function top(): BoxTop
+    {
+        $high = $this->length($this->height)->toDouble();
+        $low = $this->low === null ? $high : $this->length($this->low)->toDouble();
+
+        return $this->low === null ? BoxTop::flat($high) : BoxTop::raked(...($this->fallsRight ? [$high, $low] : [$low, $high]));
     }
 
     /**

@@ -1,0 +1,229 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Units\Insides;
+
+use Incastro\Fit\Demand\Extent;
+use Incastro\Fit\Demand\OpeningDemand;
+use Incastro\Geometry\Convex;
+use Incastro\Geometry\Point;
+use Incastro\Geometry\Pose;
+use Incastro\Geometry\Solid;
+use Incastro\Geometry\Way;
+use Incastro\Measure\Length;
+use Incastro\Measure\Unit;
+use Incastro\Measure\Working;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
+use Incastro\Rules\Finding;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\ArticleKind;
+use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\Purpose;
+use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Choice;
+use Incastro\Rules\Parameters\Count;
+use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\When;
+use Incastro\Rules\Rule;
+use Incastro\Rules\Schools\Edges;
+use Incastro\Rules\Schools\Mount;
+use Incastro\Rules\WayOut;
+use Incastro\Units\Assembly;
+use Incastro\Units\BodyForm;
+use Incastro\Units\Contents;
+use Incastro\Units\Hand;
+use Incastro\Units\Hardware;
+use Incastro\Units\InsideUnit;
+use Incastro\Units\Joint;
+use Incastro\Units\JointKind;
+use Incastro\Units\Make\Leaf;
+use Incastro\Units\Make\MadeLeaf;
+use Incastro\Units\Make\Packers;
+use Incastro\Units\Make\PullOutBody;
+use Incastro\Units\Make\Slides;
+use Incastro\Units\Motion;
+use Incastro\Units\Movement;
+use Incastro\Units\Placed;
+use Incastro\Units\Pull;
+use Incastro\Units\Sites\OpeningSite;
+
+/**
+ * One deep body on slides with a front as large as its opening, under a rake too: its upper edge keeps below that of the face opening,
+ * through which it passes, by what slides sag. Slides are as strong as it is heavy with what is in it.
+ */
+#[About('pull-out', 'Pull-out', 'A deep body that is drawn out whole, under a slope too.', 'Storage')]
+final readonly class PullOut implements InsideUnit
+{
+    /** A body lower than this at its low side holds nothing, mm. */
+    private const LOWEST = 250.0;
+
+    /** A hand gets into an opening so high, mm. */
+    private const HAND = 100;
+
+    /** One higher than this at its low side, or so much higher than it is wide, has a second pair of slides. */
+    private const TWO_PAIRS = 900.0;
+
+    private const SLENDER = 4.0;
+
+    public function __construct(
+        #[Choice('Built as', BodyForm::Case)] public BodyForm $form,
+        #[Choice('Open at the', Hand::Either)]
+        #[When('form', BodyForm::Case)]
+        public Hand $opens,
+        #[Count('Shelves', 2, 0, 8, 'One with four walls has none.')] public int $shelves,
+        #[Choice('Filled with', Contents::Cleaning)] public Contents $use,
+        #[Choice('Opened by', Pull::Bar)] public Pull $pull,
+        #[Choice('Front closes', Mount::Inset)] public Mount $mount,
+        #[Size('Height of its sills', ['120', '4 3/4'], 80, 250, 'Low sides that carry the slides.')] public Length $sill,
+        #[Size('Guard rails over shelves', ['60', '2 3/8'], 40, 150)] public Length $guard,
+        #[Size('Air under it', ['12', '1/2'], 4, 40)] public Length $below,
+    ) {
+    }
+
+    public function demand(HouseRules $rules, Catalogue $materials): OpeningDemand
+    {
+        $isFramed = $rules->schools->edges === Edges::Frame;
+        $frame = $isFramed ? $rules->get(Rule::StileWidth)->minus($materials->carcass->thickness)->times(2) : Length::zero();
+        $rails = $isFramed ? $rules->get(Rule::RailWidth)->minus($materials->carcass->thickness)->times(2) : Length::zero();
+        $inch = $rules->unit === Unit::Inch;
+
+        return new OpeningDemand(
+            Extent::between(($inch ? Length::ofDouble(5.125 * 25.4) : Length::ofMillimetres(130))->plus($frame), ($inch ? Length::ofDouble(36 * 25.4) : Length::ofMillimetres(900))->plus($frame), 'a pull-out between stiles needs %s'),
+            Extent::atLeast(($inch ? Length::ofDouble(10.875 * 25.4) : Length::ofMillimetres(272))->plus($rails), 'a pull-out needs %s'),
+            Extent::atLeast($inch ? Length::ofDouble(12.25 * 25.4) : Length::ofMillimetres(310), 'its slides need %s'),
+        );
+    }
+
+    public function cleared(string $tier): ?WayOut
+    {
+        return null;
+    }
+
+    public function build(OpeningSite $site): Assembly
+    {
+        if ($site->opening->front !== null) {
+            return new Assembly([], findings: [Finding::clash(Code::FrontTwice, 'A pull-out has a front of its own; nothing else closes its opening.', $site->opening->tierId)->withWaysOut([new WayOut('Take what is before it away', Edits::withoutFront($site->opening->front->id)), $site->emptied()])]);
+        }
+        // How thick its slides are hangs on its weight, and that on what they leave: from the lightest up.
+        foreach (Slides::cases() as $class) {
+            $built = $this->on($site, $class);
+            if ($built !== null) {
+                return $built;
+            }
+        }
+
+        return new Assembly([], findings: [Finding::clash(Code::SlidesWeak, sprintf('So large and filled with %s it is heavier than the strongest slides carry. Divide the bay, or make it lower.', lcfirst($this->use->label())), $site->opening->tierId)->withWaysOut([...($this->use === Contents::Cleaning ? [] : [new WayOut('Fill it with brooms and buckets', Edits::tier($site->opening->tierId)->setting(['use' => Contents::Cleaning->value]))]), $site->emptied()])]);
+    }
+
+    /** On slides of one class; null where they do not carry it. */
+    private function on(OpeningSite $site, Slides $class): ?Assembly
+    {
+        $terms = $site->terms;
+        $leaf = $terms->materials->for(Purpose::Front)->thickness;
+        $free = ($this->mount === Mount::Inset ? $site->depth()->minus('its front', $leaf) : $site->depth())
+            ->minus('a nailer behind', Length::ofDouble($site->nailerBetween(0.0, $site->height()->result->toDouble())))
+            ->minus('free behind a slide', $terms->rules->get(Rule::SlideEnd));
+        $slide = $class->longest($terms->materials, $terms->rules->unit, $free->result);
+        if ($slide === null) {
+            $shortest = $terms->materials->lengths($class->kind(), $terms->rules->unit)[0];
+
+            return new Assembly([], findings: [Finding::clash(Code::NoSlideFits, sprintf('%s of depth is left for slides; the shortest is %s.', $terms->format->write($free->result->roundedDown($terms->format->step)), $terms->format->write($shortest)), $site->opening->tierId)->withWaysOut([$site->deeper($shortest->minus($free->result)), $site->emptied()])]);
+        }
+        $width = $site->between()
+            ->minusTimes('two slides', 2, $class->thickness($terms->rules))
+            ->minus('play of the slides', $terms->rules->get(Rule::SlidePlay))
+            ->roundedDown($terms->format->fine());
+        [$left, , $foot] = $site->frame();
+        $x = $left + ($site->between()->result->toDouble() - $width->result->toDouble()) / 2;
+        $z = $foot + $this->below->toDouble();
+        $body = $this->body($site, $width, $slide, $x, $z);
+        if ($body === null) {
+            return new Assembly([], findings: [$this->tooLow($site, $this->low($site, $x, $width->result->toDouble(), $z))]);
+        }
+        if ($body->spacing()?->result->isLessThan(Length::ofMillimetres(self::HAND)) === true) {
+            return new Assembly([], findings: [$this->tooClose($site, $body)]);
+        }
+        $y1 = $site->frontAt($this->mount, $leaf->toDouble());
+        $built = $body->build($x, $y1 - $slide->toDouble(), $z);
+        $maker = new Leaf($site, $this->mount);
+        $across = $maker->width(1);
+        $front = $maker->made('pull-out-face', 'Pull-out front', $across, $maker->starts(1, $across)[0], ['screwed to the front end']);
+        $own = array_sum(array_map(fn (Placed $placed) => $placed->piece->weight(), $built->placed)) + $front->weight();
+        $filled = $this->use->density() * $body->wide() * $slide->toDouble() * ($body->high(0.0) + $body->high($body->wide())) / 2 / 1e9;
+        $pairs = count($body->lines());
+        if ($class->value < Slides::SPARE * ($own + $filled) / $pairs) {
+            return null;
+        }
+        $joints = [new Joint($built->placed[1]->piece->key, $front->edge(Hand::Left), JointKind::Screws, 'drawer fronts')];
+        $packed = [];
+        [$boardL, $boardR] = $site->beside();
+        foreach ($body->lines() as $i => $line) {
+            $packed[] = $packers = (new Packers($site, 100))->build('pull-out'.($i === 0 ? '' : '-'.($i + 1)), $slide, $y1, $z + $line);
+            $at = [$site->at(0.0, 0.0, $z + $line)->z];
+            $joints[] = new Joint($body->carrier($built, Hand::Left, $i > 0), Packers::carrier($packers, 'L', $boardL), JointKind::Slide, 'drawers', at: $at);
+            $joints[] = new Joint($body->carrier($built, Hand::Right, $i > 0), Packers::carrier($packers, 'R', $boardR), JointKind::Slide, 'drawers', at: $at);
+        }
+        $hardware = [
+            new Hardware(sprintf('pair of %s %s, %d kg', $class->kind() === ArticleKind::Slides ? 'drawer slides' : 'heavy slides', $terms->format->write($slide), $class->value), $pairs, 'drawers', $class->kind(), $slide, (float) $class->value),
+            ...$this->pull->bought(1, 'drawer fronts'),
+        ];
+        $moving = [...array_map(fn (Placed $placed) => $placed->piece->key, $built->placed), ...$front->keys()];
+        $movement = $this->movement($site, $body, $front, $moving, $x, $y1, $z, $slide->toDouble(), $maker->foot(), $maker->starts(1, $across)[0]);
+
+        return Assembly::all($built, $front->assembly, new Assembly([], $joints, $hardware, [], [], [$movement]), ...$packed);
+    }
+
+    /** As high as its opening leaves it at its low side; null where that is too low. */
+    private function body(OpeningSite $site, Working $width, Length $slide, float $x, float $z): ?PullOutBody
+    {
+        $wide = $width->result->toDouble();
+        $rise = ($site->upper($x + 1.0) - $site->upper($x));
+        $rise = abs($rise) < 1e-9 ? 0.0 : $rise;
+        $low = Working::start('height of its opening there', Length::ofDouble($this->low($site, $x, $wide, $z) + $site->terms->rule(Rule::RakePlay)))
+            ->minus('air over it', $site->terms->rules->get(Rule::RakePlay))
+            ->roundedDown($site->terms->format->fine());
+        $high = $low->result->toDouble();
+        if ($high < self::LOWEST || $wide < 60.0) {
+            return null;
+        }
+        $opens = $this->opens !== Hand::Either ? $this->opens : ($rise >= 0.0 ? Hand::Right : Hand::Left);
+        $hasTwoPairs = $high > self::TWO_PAIRS || $high + abs($rise) * $wide > self::SLENDER * $wide;
+
+        return new PullOutBody($site, $this->form, $opens, $width, $low, $rise, $slide, $this->form === BodyForm::Bin ? 0 : $this->shelves, $this->sill, $this->guard, $hasTwoPairs);
+    }
+
+    /** What its opening, and what is over it farther in, leave it at its low side; mm. */
+    private function low(OpeningSite $site, float $x, float $wide, float $z): float
+    {
+        return min($site->upper($x), $site->upper($x + $wide), $site->under()) - $site->terms->rule(Rule::RakePlay) - $z;
+    }
+
+    /** @param non-empty-list<string> $moving */
+    private function movement(OpeningSite $site, PullOutBody $body, MadeLeaf $front, array $moving, float $x, float $y1, float $z, float $travel, float $foot, float $inset): Movement
+    {
+        $drawn = fn (float $x, float $y, float $z, float $left, float $right, float $wide, float $deep): Solid => new Solid([Convex::plate([new Point(0.0, 0.0), new Point($left, 0.0), new Point($right, $wide), new Point(0.0, $wide)], $deep, new Pose($site->at($x, $y, $z), Way::Up->vector(), Way::Right->vector(), Way::Out->vector()))]);
+        $leaf = $site->terms->materials->for(Purpose::Front)->thickness->toDouble();
+        $swept = [
+            $drawn($x, $y1 - $travel, $z, $body->high(0.0), $body->high($body->wide()), $body->wide(), 2 * $travel),
+            $drawn($inset, $y1, $foot, $front->heights[0], $front->heights[1], $front->wide(), $leaf + $travel + $site->terms->rule(Rule::PullProjection)),
+        ];
+        $above = array_map(fn (Solid $solid) => [new Point($solid->bounds->u0, $solid->bounds->v0), new Point($solid->bounds->u1, $solid->bounds->v0), new Point($solid->bounds->u1, $solid->bounds->v1), new Point($solid->bounds->u0, $solid->bounds->v1)], $swept);
+
+        return new Movement(sprintf('Pull-out of %s', $site->name()), $site->opening->tierId, $moving, $swept, $above, Motion::slide(Way::Out->vector(), $travel), $travel);
+    }
+
+    private function tooClose(OpeningSite $site, PullOutBody $body): Finding
+    {
+        $fits = max(0, (int) floor(($body->low->result->toDouble() - $site->terms->board() - self::HAND) / (self::HAND + $site->terms->board())));
+
+        return Finding::clash(Code::ShelvesTooClose, sprintf('%d shelves in the pull-out leave openings of %s at its low side; %s is the least that a hand gets into.', $this->shelves, $site->terms->format->write($body->spacing()->result ?? Length::zero()), $site->terms->write(self::HAND)), $site->opening->tierId)
+            ->withWaysOut([new WayOut($fits === 1 ? 'Keep 1 shelf' : "Keep $fits shelves", Edits::tier($site->opening->tierId)->setting(['shelves' => $fits])), $site->emptied()]);
+    }
+
+    private function tooLow(OpeningSite $site, float $high): Finding
+    {
+        return Finding::clash(Code::RakeHit, sprintf('At its low side the body of the pull-out would be %s high; %s is the least that holds anything. Make the tier higher, or begin the bay where the slope is higher.', $site->terms->write(max(0.0, $high)), $site->terms->write(self::LOWEST)), $site->opening->tierId)->withWaysOut([$site->emptied()]);
+    }
+}
