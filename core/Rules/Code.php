@@ -20,6 +20,7 @@ enum Code: string
     case Clearance = 'clearance';
     case ClothesTouch = 'clothes-touch-front';
     case Covered = 'covered';
+    case CubbySmall = 'cubby-small';
     case DoorHeavy = 'door-heavy';
     case DoorSwing = 'door-swing';
     case DoorWarps = 'door-warps';
@@ -35,6 +36,7 @@ enum Code: string
     case GoingInSlid = 'going-in-slid';
     case GoingInStoodUp = 'going-in-stood-up';
     case GoingInWayIn = 'going-in-way-in';
+    case GridBeforeFrame = 'grid-before-frame';
     case Heavy = 'heavy';
     case HeightInFrontMissing = 'height-in-front-missing';
     case HoleAtEdge = 'hole-at-edge';

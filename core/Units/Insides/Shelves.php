@@ -18,18 +18,24 @@ use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Made;
+use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
 use Incastro\Units\Halves;
 use Incastro\Units\InsideUnit;
-use Incastro\Units\JointKind;
+use Incastro\Units\Make\MovableShelf;
 use Incastro\Units\Part;
+use Incastro\Units\ShelfForm;
+use Incastro\Units\ShelfLip;
+use Incastro\Units\ShelfSupport;
 use Incastro\Units\Sites\OpeningSite;
 
-/** Fixed and adjustable shelves at equal clear spacing (handbook, "Units and their sums"). */
+/** Fixed and adjustable shelves at equal clear spacing (handbook, "Units and their sums"): those that move on pins, on cleats or on bars; plain or slatted. */
 #[About('shelves', 'Shelves', 'Boards at heights, in a box that is carried in whole.', 'Storage')]
 final readonly class Shelves implements InsideUnit, Halves
 {
@@ -39,6 +45,16 @@ final readonly class Shelves implements InsideUnit, Halves
         #[Count('Fixed shelves', 0, 0, 20)] public int $fixed,
         #[Count('Adjustable shelves', 2, 0, 20)] public int $adjustable,
         #[Made('Made of', Purpose::Shelf)] public ?string $made = null,
+        #[Choice('Adjustable ones lie on', ShelfSupport::Pins)] public ShelfSupport $support = ShelfSupport::Pins,
+        #[Choice('Each is', ShelfForm::Plain)] public ShelfForm $form = ShelfForm::Plain,
+        #[Size('Width of a slat', ['45', '1 3/4'], 20, 100)]
+        #[When('form', ShelfForm::Slatted)]
+        public ?Length $slat = null,
+        #[Size('Gap between slats, at most', ['20', '3/4'], 5, 60)]
+        #[When('form', ShelfForm::Slatted)]
+        public ?Length $gap = null,
+        #[Choice('Strip along the front', ShelfLip::None)] public ShelfLip $lip = ShelfLip::None,
+        #[Size('Height of that strip', ['38', '1 1/2'], 18, 100, 'Stiffens a long shelf.')] public ?Length $strip = null,
     ) {
     }
 
@@ -80,43 +96,41 @@ final readonly class Shelves implements InsideUnit, Halves
             return new Assembly([], findings: [$this->tooClose($site, $spacing)]);
         }
         $t = $site->terms->materials->for(Purpose::Shelf)->thickness->toDouble();
-        $placed = $joints = $findings = $uses = [];
+        $maker = new MovableShelf($site, $this->support, $this->form, $this->lip, $this->strip ?? Length::ofMillimetres(38), $this->slat ?? Length::ofMillimetres(45), $this->gap ?? Length::ofMillimetres(20));
+        $parts = $findings = $uses = [];
         $fixed = $this->fixedPlaces($count);
         foreach (range(1, $count) as $i) {
             $isFixed = in_array($i, $fixed, true);
             $mark = $site->next('shelf');
             $z = $i * $spacing->result->toDouble() + ($i - 1) * $t;
-            $length = $isFixed ? $site->joints()->between($site->width()) : $site->width()->minus('play, so that it drops in', $site->terms->rules->get(Rule::ShelfPlay));
-            $depth = $site->depthAt($z, $t);
+            $z = $isFixed ? $z : $maker->height($z);
+            $depth = $isFixed ? $site->depthAt($z, $t) : $maker->behindLip($site->depthAt($z, $t));
             if ($depth->result->toDouble() < $site->terms->rule(Rule::LeastDepth)) {
                 $findings = [$this->tooShallow($site, $depth)];
                 if ($depth->result->toDouble() < 2 * $t) {
                     continue;
                 }
             }
-            $piece = $site->make->inner(
-                "shelf-$i",
-                $isFixed ? 'Fixed shelf' : 'Adjustable shelf',
-                $length,
-                $depth,
-                Purpose::Shelf,
-                Grain::Length,
-                [new Finished('front, long', Finish::Banded)],
-                [$isFixed ? $site->joints()->words() : 'on four pins'],
-                null,
-                $mark,
-            );
-            if (! $isFixed) {
-                $uses[] = $site->play('play of a shelf', ["$piece->key.length" => -1.0], 1.0, 2.0 + $site->terms->rule(Rule::ShelfPlay), 'The shelf does not drop in between its sides, or slips off its pins.');
+            $parts[] = $made = $isFixed ? $this->fixed($site, $i, $depth, $z, $mark) : $maker->build($i, $depth, $z, $mark);
+            if (! $isFixed && $this->support === ShelfSupport::Pins && $this->form === ShelfForm::Plain) {
+                $uses[] = $site->play('play of a shelf', [$made->placed[0]->piece->key.'.length' => -1.0], 1.0, 2.0 + $site->terms->rule(Rule::ShelfPlay), 'The shelf does not drop in between its sides, or slips off its pins.');
             }
-            $placed[] = $site->level($piece, $z, $isFixed ? Part::Body : Part::Loose);
-            array_push($joints, ...($isFixed ? $site->fixed($piece, 'fixed shelves to the sides') : $site->toSides($piece, JointKind::Pins, 'adjustable shelves')));
+        }
+        if ($this->adjustable > 0) {
+            $parts[] = $maker->battens();
         }
         if ($spacing->result->isLessThan(Length::ofMillimetres(self::LOWEST_OPENING))) {
             $findings[] = $this->tooClose($site, $spacing);
         }
 
-        return new Assembly($placed, $joints, [], ['Clear between shelves, '.$site->name() => $spacing], $findings, uses: $uses);
+        return Assembly::all(...[...$parts, new Assembly([], [], [], ['Clear between shelves, '.$site->name() => $spacing], $findings, uses: $uses)]);
+    }
+
+    private function fixed(OpeningSite $site, int $i, Working $depth, float $z, string $mark): Assembly
+    {
+        $piece = $site->make->inner("shelf-$i", 'Fixed shelf', $site->joints()->between($site->width()), $depth, Purpose::Shelf, Grain::Length, [new Finished('front, long', Finish::Banded)], [$site->joints()->words()], null, $mark);
+
+        return new Assembly([$site->level($piece, $z, Part::Body)], $site->fixed($piece, 'fixed shelves to the sides'));
     }
 
     private function spacing(OpeningSite $site, int $count): Working

@@ -64,13 +64,24 @@ final readonly class Nailers
     /** Whether a nailer of a column stands between two heights over the box's foot. */
     public function meets(int $column, float $from, float $to): bool
     {
+        return $this->between($column, $from, $to) !== [];
+    }
+
+    /**
+     * Those of a column that stand between two heights over the box's foot.
+     *
+     * @return list<array{float, float}> from and to
+     */
+    public function between(int $column, float $from, float $to): array
+    {
+        $between = [];
         foreach ($this->places[$column] as [$z, $wide]) {
             if ($z < $to - 1e-6 && $z + $wide > $from + 1e-6) {
-                return true;
+                $between[] = [$z, $z + $wide];
             }
         }
 
-        return false;
+        return $between;
     }
 
     /** @return array<string, array{float, float}> */

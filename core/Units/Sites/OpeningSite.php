@@ -92,8 +92,7 @@ final readonly class OpeningSite
     public function depthAt(float $z, float $t, bool $isInside = true): Working
     {
         $up = $this->opening->z + $z;
-        $top = $this->box->top;
-        $reaches = $top->isSloped() ? $top->reaches($up + $t + $this->terms->board() / cos($top->angle(1.0))) - $this->behind() : 0.0;
+        $reaches = $this->slopeAt($z + $t);
         // Flush with the front of boards whose depth is rounded: what is taken off behind counts from there.
         $inner = $this->inner->roundedDown($this->terms->format);
         $depth = $reaches > 0.0 ? $inner->minus('the slope takes', Length::ofDouble($reaches)) : $this->inner;
@@ -241,6 +240,18 @@ final readonly class OpeningSite
     }
 
     /**
+     * Where nailers stand before its back between two heights of it.
+     *
+     * @return list<array{float, float}> from and to, over the board below, mm
+     */
+    public function nailersIn(float $from, float $to): array
+    {
+        $z = $this->opening->z;
+
+        return array_map(fn (array $place) => [$place[0] - $z, $place[1] - $z], $this->nailers->between($this->at, $z + $from, $z + $to));
+    }
+
+    /**
      * What is left between the boards at its left and right when sizes in it are taken off: of a box with one opening across what
      * its bottom keeps them apart, else the width as decided.
      *
@@ -328,11 +339,36 @@ final readonly class OpeningSite
         return array_map(fn (string $side) => new Joint($piece->key, $side, $kind, $use), $this->beside());
     }
 
+    /** How far before the back a slope that rises from the wall takes the room at a height; mm. */
+    private function slopeAt(float $z): float
+    {
+        $top = $this->box->top;
+
+        return $top->isSloped() ? max(0.0, $top->reaches($this->opening->z + $z + $this->terms->board() / cos($top->angle(1.0))) - $this->behind()) : 0.0;
+    }
+
+    /** How deep what reaches up to a height is: from the back, or what a slope leaves of it, to the front edges of the boards, or as far behind them as a front asks. */
+    public function inside(float $upTo): Working
+    {
+        $inner = $this->inner->roundedDown($this->terms->format);
+        $slope = $this->slopeAt($upTo);
+        $inner = $slope > 0.0 ? $inner->minus('the slope takes', Length::ofDouble($slope)) : $inner;
+        $less = $this->behindFront();
+
+        return $less->isZero() ? $inner : $inner->minus('clear of the front', $less);
+    }
+
+    /** Where what stands inside ends in front; y, mm. */
+    public function front(): float
+    {
+        return $this->inner->roundedDown($this->terms->format)->result->toDouble() - $this->behindFront()->toDouble();
+    }
+
     /** A level board in the middle between the sides, flush in front or behind what closes the opening, at a height. */
     public function level(Piece $piece, float $z, Part $part, bool $isInside = true): Placed
     {
         $long = $piece->length->result->toDouble();
-        $front = $this->inner->roundedDown($this->terms->format)->result->toDouble() - ($isInside ? $this->behindFront()->toDouble() : 0.0);
+        $front = $isInside ? $this->front() : $this->inner->roundedDown($this->terms->format)->result->toDouble();
 
         return $this->placed($piece, ($this->column->width->result->toDouble() - $long) / 2, $front - $piece->width->result->toDouble(), $z, Way::Right, Way::Out, Way::Up, $part);
     }

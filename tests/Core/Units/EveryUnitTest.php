@@ -13,6 +13,7 @@ use Incastro\Rules\HouseRules;
 use Incastro\Rules\Parameters\Blueprint;
 use Incastro\Rules\Severity;
 use Incastro\Survey\Space\SpaceKind;
+use Incastro\Trial\Dice;
 use Incastro\Units\Family;
 use Incastro\Units\Kinds;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -26,6 +27,8 @@ use Tests\Core\TestLayout;
  */
 final class EveryUnitTest extends TestCase
 {
+    private const MIXED = 12;
+
     /** @return array<string, array{string}> */
     public static function kinds(): array
     {
@@ -38,6 +41,7 @@ final class EveryUnitTest extends TestCase
     private static function settings(Blueprint $blueprint): array
     {
         $settings = [[]];
+        $all = [];
         foreach ($blueprint->described(new HouseRules(LengthFormat::millimetres()->unit), LengthFormat::millimetres()) as $parameter) {
             $values = match ($parameter['type']) {
                 'count' => [$parameter['least'], $parameter['most']],
@@ -49,6 +53,12 @@ final class EveryUnitTest extends TestCase
                 default => [],
             };
             array_push($settings, ...array_map(fn (mixed $value) => [$parameter['name'] => $value], $values));
+            $all[$parameter['name']] = $values;
+        }
+        // And several at once: what one asks for may meet what another does.
+        $dice = new Dice(crc32($blueprint->about->kind));
+        for ($i = 0; $i < self::MIXED && count($all) > 1; $i++) {
+            $settings[] = array_filter(array_map(fn (array $values) => $values === [] || $dice->chance(0.3) ? null : $dice->pick($values), $all), fn (mixed $value) => $value !== null);
         }
 
         return $settings;

@@ -17,8 +17,13 @@ use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\SheetGood;
 use Incastro\Units\Assembly;
+use Incastro\Units\Hand;
 use Incastro\Units\Insides\Shelves;
 use Incastro\Units\Placed;
+use Incastro\Units\Pull;
+use Incastro\Units\ShelfForm;
+use Incastro\Units\ShelfLip;
+use Incastro\Units\ShelfSupport;
 use Incastro\Units\Shell\BoxBuilder;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -127,6 +132,74 @@ final class ShelvesTest extends TestCase
             self::assertLessThanOrEqual(2070.0 + 1e-6, $a->bounds->z1);
             foreach (array_slice($placed, $i + 1) as $b) {
                 self::assertFalse($a->bounds->meets($b->bounds, 1e-6), $a->piece->mark.' and '.$b->piece->mark);
+            }
+        }
+    }
+
+    private static function movable(int $count, ShelfSupport $support = ShelfSupport::Pins, ShelfForm $form = ShelfForm::Plain, ShelfLip $lip = ShelfLip::None, Unit $unit = Unit::Millimetre): Shelves
+    {
+        $inch = $unit === Unit::Inch;
+        $size = fn (float $mm, float $inches): Length => Length::ofDouble($inch ? 25.4 * $inches : $mm);
+
+        return new Shelves(0, $count, null, $support, $form, $size(45, 1.75), $size(20, 0.75), $lip, $size(38, 1.5));
+    }
+
+    public function test_shelves_with_a_strip_before_them_by_hand(): void
+    {
+        // Behind inset doors of 18 boards end at 554 − 18 − 6 = 530; (900 − 2 · 17.7 − 3 · 17.7)/4 = 202.875, down to 202.
+        $box = UnitBox::metric();
+        $pieces = $box->pieces($box->build(self::movable(3, lip: ShelfLip::Front), UnitBox::door(2, Hand::Left, Pull::Bar)));
+        self::assertSame([761.0, 512.0, [1.8, 762.8, 0.0, 512.0, 202.0, 219.7]], $pieces['shelf-1']);
+        // Its upper edge is flush with the shelf: 219.7 − 38.
+        self::assertSame([761.0, 38.0, [1.8, 762.8, 512.0, 530.0, 181.7, 219.7]], $pieces['shelf-1-lip']);
+        $under = $box->pieces($box->build(self::movable(3, lip: ShelfLip::Under), UnitBox::door(2, Hand::Left, Pull::Bar)));
+        self::assertSame([530.0, [512.0, 530.0, 164.0, 202.0]], [$under['shelf-1'][1], array_slice($under['shelf-1-lip'][2], 2)]);
+    }
+
+    public function test_slatted_shelves_by_hand(): void
+    {
+        // 530 deep: ⌈(530 + 20)/(45 + 20)⌉ = 9 slats of 764.6 − 2 = 762.6, down to 762; (530 − 9 · 45)/8 = 15.625 between.
+        $box = UnitBox::metric();
+        $built = $box->build(self::movable(1, form: ShelfForm::Slatted), UnitBox::door(2, Hand::Left, Pull::Bar));
+        $pieces = $box->pieces($built);
+        $slats = array_filter($built->placed, fn (Placed $placed) => $placed->piece->name === 'Slat');
+        self::assertCount(9, $slats);
+        self::assertSame([762.0, 45.0], array_slice($pieces['shelf-1-1'], 0, 2));
+        self::assertEqualsWithDelta(45.0 + 15.625, $pieces['shelf-1-2'][2][2] - $pieces['shelf-1-1'][2][2], 1e-6);
+        self::assertSame([530.0, 30.0], array_slice($pieces['shelf-1-cleat-L'], 0, 2));
+    }
+
+    public function test_shelves_on_cleats_by_hand(): void
+    {
+        $box = UnitBox::metric();
+        $pieces = $box->pieces($box->build(self::movable(1, ShelfSupport::Cleats)));
+        // (864.6 − 17.7)/2 = 423.45, down to 423. 764.6 − 2 = 762.6, down to 762; cleats 536 − 20 long, that at the back between them.
+        self::assertSame([762.0, 536.0, 423.0], [...array_slice($pieces['shelf-1'], 0, 2), $pieces['shelf-1'][2][4]]);
+        self::assertSame([516.0, 30.0, [0.0, 17.7, 0.0, 516.0, 393.0, 423.0]], $pieces['shelf-1-cleat-L']);
+        self::assertSame([729.0, 30.0, [17.7, 746.7, 0.0, 17.7, 393.0, 423.0]], $pieces['shelf-1-cleat-back']);
+    }
+
+    public function test_shelves_on_sawtooth_battens_in_inches_by_hand(): void
+    {
+        $box = UnitBox::banded();
+        $built = $box->build(self::movable(2, ShelfSupport::Sawtooth, unit: Unit::Inch));
+        $inches = fn (array $numbers): array => array_map(fn (float $mm) => round($mm / 25.4, 5), $numbers);
+        $pieces = array_map(fn (array $piece) => [...$inches(array_slice($piece, 0, 2)), $inches($piece[2])], $box->pieces($built));
+        // 33 5/16 − 1/32, down to 33 1/4; behind they begin before the nailers, at 23/32, in front they end with the boards, at 21 3/4.
+        self::assertSame([33.25, 1.5], array_slice($pieces['batten-L-back'], 0, 2));
+        self::assertEqualsWithDelta([0.71875, 2.21875], array_slice($pieces['batten-L-back'][2], 2, 2), 1e-4);
+        self::assertEqualsWithDelta([20.25, 21.75], array_slice($pieces['batten-R-front'][2], 2, 2), 1e-4);
+        // 21 3/4 − 23/32 − 2 · 1 1/2 + 2 · 7/16 − 1/16 = 18 27/32; 1 − 1/32.
+        self::assertSame([18.84375, 0.96875], array_slice($pieces['shelf-1-bar-L'], 0, 2));
+        // Wanted at 10 9/16; its bars lie in the hole at 3 + 5 · 1 1/2 = 10 1/2, half of 31/32 over its middle.
+        self::assertEqualsWithDelta(10.5 + 0.484375, $pieces['shelf-1'][2][4], 1e-4);
+        self::assertSame([28.4375, 21.75], array_slice($pieces['shelf-1'], 0, 2));
+        // Notched 23/32 across its ends: 23/32 + 1 1/2 + 1/16 behind, 1 1/2 + 1/16 in front.
+        self::assertEqualsWithDelta(28.4375 * 21.75 - 2 * 0.71875 * (2.28125 + 1.5625), $built->byKey()['tier:shelf-1']->piece->outline->area() / 645.16, 0.01);
+        $grants = $built->grants();
+        foreach ($built->placed as $i => $one) {
+            foreach (array_slice($built->placed, $i + 1) as $other) {
+                self::assertLessThan(0.05 + ($grants[$one->piece->key.'|'.$other->piece->key] ?? 0.0), $one->overlap($other, 0.01), $one->piece->key.' in '.$other->piece->key);
             }
         }
     }

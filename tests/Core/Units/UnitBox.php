@@ -44,16 +44,16 @@ final readonly class UnitBox
     private Length $behind;
 
     /** @param list<Article> $articles that can be bought; none: the usual ones. @param ?string $low height of its left side, from which its top rises to the right, or of its right one */
-    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre, private BoxJoint $joint = BoxJoint::Pocket, private array $articles = [], private ?Schools $schools = null, private ?string $low = null, private bool $fallsRight = false)
+    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre, private BoxJoint $joint = BoxJoint::Pocket, private array $articles = [], private ?Schools $schools = null, private ?string $low = null, private bool $fallsRight = false, private string $drawerBoards = '')
     {
         $this->board = $this->length($unit === Unit::Inch ? '23/32' : '17.7');
         $this->behind = $this->length($unit === Unit::Inch ? '7/32' : '6');
     }
 
     /** 800 × 900 × 560 with boards of 17.7, a back of 6 and a face frame of 18. */
-    public static function metric(BoxJoint $joint = BoxJoint::Pocket): self
+    public static function metric(BoxJoint $joint = BoxJoint::Pocket, string $drawer = ''): self
     {
-        return new self('800', '900', '560', joint: $joint);
+        return new self('800', '900', '560', joint: $joint, drawerBoards: $drawer);
     }
 
     /** 700 wide, from 800 high at its left to 1325 at its right: tan 0.75, cos 0.8; 850 deep. */
@@ -87,7 +87,7 @@ final readonly class UnitBox
         $box = new Box('tier', 'B1', 0.0, 0.0, 0.0, $size($this->length($this->width)), $size($this->length($this->height)), $size($this->length($this->depth)), $this->top(), [new Column('bay', $inner($this->width), $t, [$opening])]);
         $material = fn (string $id, Length $thick) => new SheetGood($id, $id, $thick, 680.0);
         $frame = $this->length($this->unit === Unit::Inch ? '3/4' : '18');
-        $drawer = $this->length($this->unit === Unit::Inch ? '15/32' : '12');
+        $drawer = $this->length($this->drawerBoards !== '' ? $this->drawerBoards : ($this->unit === Unit::Inch ? '15/32' : '12'));
         $all = [$material('carcass', $this->board), $material('frame', $frame), $material('back', $this->behind), $material('drawer', $drawer), $material('front', $frame)];
         $catalogue = new Catalogue($all, ['carcass' => 'carcass', 'frame' => 'frame', 'back' => 'back', 'drawer' => 'drawer', 'front' => 'front'], $this->articles);
         $room = TestAlcove::leaning()->survey()->room ?? throw new \LogicException('The test alcove has a room.');
