@@ -54,7 +54,12 @@ test('an edge is closed by the table, by choice, and by the table again', async 
   await leaf(page, 'Gaps')
   const row = page.getByRole('row', { name: /B1 left stile to wall/ })
   const closed = page.getByRole('combobox', { name: 'B1 left stile to wall: closed with' })
-  const width = () => millimetres(page, /^Width of the run/)
+  const width = async () => {
+    await leaf(page, 'Cell')
+    const wide = await millimetres(page, /^Width of the run/)
+    await leaf(page, 'Gaps')
+    return wide
+  }
   const before = await width()
   await closed.click()
   await page.getByRole('option', { name: 'filler strip' }).click()
