@@ -12,6 +12,10 @@ use Incastro\Exchange\JobFile;
 use Incastro\Measure\Unit;
 use Incastro\Planning\JobReader;
 use Incastro\Planning\Planner;
+use Incastro\Rules\Materials\ArticleKind;
+use Incastro\Rules\Rule;
+use Incastro\Rules\Schools\Schools;
+use Incastro\Rules\Tool;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -25,6 +29,18 @@ final class FilesTest extends TestCase
         file_put_contents($file, $text);
 
         return $file;
+    }
+
+    public function test_the_schema_of_a_job_file_knows_every_rule_school_tool_and_article(): void
+    {
+        $schema = json_decode((string) file_get_contents(__DIR__.'/../../../docs/job.schema.json'), true, flags: JSON_THROW_ON_ERROR);
+        $job = $schema['properties']['job']['properties'];
+        self::assertEqualsCanonicalizing(array_column(Rule::cases(), 'value'), array_keys($job['rules']['properties']));
+        self::assertEqualsCanonicalizing(array_column(Tool::cases(), 'value'), array_keys($job['tools']['properties']));
+        self::assertEqualsCanonicalizing(array_column(ArticleKind::cases(), 'value'), $job['articles']['items']['properties']['article']['enum']);
+        foreach (Schools::ALL as $name => $school) {
+            self::assertEqualsCanonicalizing(array_column($school::cases(), 'value'), $job['schools']['properties'][$name]['enum'] ?? null, $name);
+        }
     }
 
     public function test_pieces_are_read_with_units_quotes_and_windows_line_ends(): void
