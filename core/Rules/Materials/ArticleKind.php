@@ -23,6 +23,7 @@ enum ArticleKind: string
     case CupPull = 'cup-pull';
     case Slides = 'slides';
     case HeavySlides = 'heavy-slides';
+    case UnderSlides = 'under-slides';
     case Rail = 'rail';
     case RailSocket = 'rail-socket';
     case RailSupport = 'rail-support';
@@ -48,6 +49,7 @@ enum ArticleKind: string
             self::CupPull => 'Cup pull',
             self::Slides => 'Pair of drawer slides',
             self::HeavySlides => 'Pair of heavy slides',
+            self::UnderSlides => 'Pair of undermount slides',
             self::Rail => 'Hanging rail',
             self::RailSocket => 'Rail socket',
             self::RailSupport => 'Rail support',
@@ -62,7 +64,7 @@ enum ArticleKind: string
     public function hasLength(): bool
     {
         return match ($this) {
-            self::PocketScrew, self::Screw, self::StrongScrew, self::Brad, self::Slides, self::HeavySlides, self::Rail, self::PianoHinge, self::Bead => true,
+            self::PocketScrew, self::Screw, self::StrongScrew, self::Brad, self::Slides, self::HeavySlides, self::UnderSlides, self::Rail, self::PianoHinge, self::Bead => true,
             default => false,
         };
     }
@@ -77,7 +79,7 @@ enum ArticleKind: string
         [$millimetres, $sixteenths] = match ($this) {
             self::PocketScrew => [[25, 32, 38, 64], [16, 20, 24, 40]],
             self::Screw, self::StrongScrew => [[16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100], [10, 12, 16, 20, 26, 32, 40, 48, 56, 64]],
-            self::Slides => [[250, 300, 350, 400, 450, 500, 550, 600, 650, 700], [160, 192, 224, 256, 288, 320, 352, 384, 416, 448]],
+            self::Slides, self::UnderSlides => [[250, 300, 350, 400, 450, 500, 550, 600, 650, 700], [160, 192, 224, 256, 288, 320, 352, 384, 416, 448]],
             self::HeavySlides => [range(300, 1500, 50), range(192, 960, 32)],
             default => [[], []],
         };

@@ -8,7 +8,7 @@ namespace Incastro\Rules\Schools;
 final readonly class Schools
 {
     /** @var array<string, class-string<School>> by the name that a job's document has for each */
-    public const ALL = ['box_joint' => BoxJoint::class, 'edges' => Edges::class, 'back' => BoxBack::class, 'doors' => Mount::class, 'leaf_build' => LeafBuild::class];
+    public const ALL = ['box_joint' => BoxJoint::class, 'edges' => Edges::class, 'back' => BoxBack::class, 'doors' => Mount::class, 'leaf_build' => LeafBuild::class, 'drawers' => DrawerRun::class, 'drawer_corner' => DrawerCorner::class];
 
     public function __construct(
         public BoxJoint $boxJoint = BoxJoint::Pocket,
@@ -16,6 +16,8 @@ final readonly class Schools
         public BoxBack $back = BoxBack::LaidOn,
         public Mount $doors = Mount::Inset,
         public LeafBuild $leafBuild = LeafBuild::Slab,
+        public DrawerRun $drawers = DrawerRun::Side,
+        public DrawerCorner $drawerCorner = DrawerCorner::Butt,
     ) {
     }
 
@@ -39,6 +41,8 @@ final readonly class Schools
             'back' => new self(...['back' => BoxBack::from($value)] + get_object_vars($this)),
             'doors' => new self(...['doors' => Mount::from($value)] + get_object_vars($this)),
             'leaf_build' => new self(...['leafBuild' => LeafBuild::from($value)] + get_object_vars($this)),
+            'drawers' => new self(...['drawers' => DrawerRun::from($value)] + get_object_vars($this)),
+            'drawer_corner' => new self(...['drawerCorner' => DrawerCorner::from($value)] + get_object_vars($this)),
             default => $this,
         };
     }

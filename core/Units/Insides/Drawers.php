@@ -11,7 +11,6 @@ use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Solid;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
-use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
@@ -21,7 +20,6 @@ use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
@@ -29,27 +27,27 @@ use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Rule;
+use Incastro\Rules\Schools\DrawerRun;
 use Incastro\Rules\Schools\Edges;
 use Incastro\Rules\Schools\Mount;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
-use Incastro\Units\Hardware;
 use Incastro\Units\InsideUnit;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
-use Incastro\Units\Make\DrawerBox;
-use Incastro\Units\Make\Packers;
-use Incastro\Units\Make\Slides;
+use Incastro\Units\Make\DrawerBody;
+use Incastro\Units\Make\Runs\Run;
+use Incastro\Units\Make\Runs\Runs;
 use Incastro\Units\Motion;
 use Incastro\Units\Movement;
 use Incastro\Units\Part;
-use Incastro\Units\Placed;
 use Incastro\Units\Pull;
 use Incastro\Units\Sites\OpeningSite;
+use Incastro\Units\SizeUse;
 
 /**
- * Drawers on side-mounted slides, with fronts inside their edges or over them: what goes in and out passes between the stiles, or the
- * boards of a banded box, so boxes are as wide as these and two slides leave, all on slides of one length, and each front is lower than the one under it by the grade.
+ * Drawers on slides or strips, with fronts inside their edges or over them: what goes in and out passes between the stiles, or the
+ * boards of a banded box, so boxes are as wide as these and what they run on leave, all of one length, and each front is lower than the one under it by the grade.
  */
 #[About('drawers', 'Drawers', 'Boxes that pull out on slides, each with its front.', 'Storage')]
 final readonly class Drawers implements InsideUnit
@@ -71,6 +69,9 @@ final readonly class Drawers implements InsideUnit
         #[Count('Load in each, kg', 25, 5, 100)] public int $load,
         #[Choice('Opened by', Pull::Bar)] public Pull $pull,
         #[Choice('Fronts close', Mount::Inset)] public Mount $mount = Mount::Inset,
+        #[Choice('Run on', DrawerRun::Side)] public DrawerRun $run = DrawerRun::Side,
+        #[Count('Dividers from side to side', 0, 0, 8)] public int $across = 0,
+        #[Count('Dividers from front to back', 0, 0, 8)] public int $along = 0,
     ) {
     }
 
@@ -79,12 +80,13 @@ final readonly class Drawers implements InsideUnit
         $isFramed = $rules->schools->edges === Edges::Frame;
         $frame = $isFramed ? $rules->get(Rule::StileWidth)->minus($materials->carcass->thickness)->times(2) : Length::zero();
         $rails = $isFramed ? $rules->get(Rule::RailWidth)->minus($materials->carcass->thickness)->times(2) : Length::zero();
-        $each = Length::ofDouble(self::LOWEST)->plus($rules->get(Rule::DrawerAir))->plus($rules->get(Rule::PairGap));
+        $run = Runs::of($this->run);
+        $each = Length::ofDouble($run->lowest())->plus($run->air($rules))->plus($rules->get(Rule::PairGap));
 
         return new OpeningDemand(
-            Extent::atLeast(Length::ofMillimetres(150)->plus($frame), 'a drawer between stiles needs %s'),
+            Extent::atLeast($run->narrowest()->plus($frame), 'a drawer between stiles needs %s'),
             Extent::atLeast($each->times($this->count)->plus($rails), 'so many drawers need %s'),
-            Extent::atLeast($materials->lengths(ArticleKind::Slides, $rules->unit)[0]->plus($rules->get(Rule::SlideEnd))->plus($materials->for(Purpose::Front)->thickness), 'the shortest slides need %s'),
+            Extent::atLeast($run->shallowest($rules, $materials)->plus($materials->for(Purpose::Front)->thickness), 'drawers and what they run on need %s'),
         );
     }
 
@@ -98,31 +100,30 @@ final readonly class Drawers implements InsideUnit
         if ($site->opening->front !== null) {
             return new Assembly([], findings: [Finding::clash(Code::FrontTwice, 'Drawers have fronts of their own; nothing else closes their opening.', $site->opening->tierId)->withWaysOut([new WayOut('Take what is before them away', Edits::withoutFront($site->opening->front->id)), $site->emptied()])]);
         }
+        $run = Runs::of($this->run);
+        $rules = $site->terms->rules;
         $fronts = $this->fronts($site);
         $shares = $this->shares($site, $fronts);
-        $lowest = min(array_map(fn (Length $share) => $share->toDouble(), $shares)) - $site->terms->rule(Rule::DrawerAir);
-        if ($lowest < self::LOWEST) {
-            return new Assembly([], findings: [$this->tooLow($site, $lowest)]);
+        $lowest = min(array_map(fn (Length $share) => $share->toDouble(), $shares)) - $run->air($rules)->toDouble();
+        if ($lowest < $run->lowest()) {
+            return new Assembly([], findings: [$this->tooLow($site, $run, $lowest)]);
         }
         $places = $this->feet($site, $fronts);
         $behind = max(array_map(fn (float $foot, Working $front) => $site->nailerBetween($foot, $foot + $front->result->toDouble()), $places, $fronts));
         $free = ($this->mount === Mount::Inset ? $site->depth()->minus('drawer front', $site->terms->materials->for(Purpose::Front)->thickness) : $site->depth())
             ->minus('a nailer behind', Length::ofDouble($behind))
-            ->minus('free behind a slide', $site->terms->rules->get(Rule::SlideEnd));
-        $slide = Slides::Light->longest($site->terms->materials, $site->terms->rules->unit, $free->result);
-        if ($slide === null) {
-            return new Assembly([], findings: [$this->noSlide($site, $free)]);
+            ->minus('free behind it', $run->behind($rules));
+        $length = $run->length($site, $free->result);
+        if ($length === null) {
+            return new Assembly([], findings: [$this->noSlide($site, $run, $free)]);
         }
-        $width = $site->between()
-            ->minusTimes('two slides', 2, $site->terms->rules->get(Rule::SlideThickness))
-            ->minus('play of the slides', $site->terms->rules->get(Rule::SlidePlay))
-            ->roundedDown($site->terms->format->fine());
+        $width = $run->width($site);
         if ($width->result->toDouble() < self::LOWEST) {
             return new Assembly([], findings: [$this->tooNarrow($site, $width)]);
         }
-        $assemblies = array_map(fn (int $i) => $this->drawer($site, $i, $fronts[$i], $shares[$i], $places[$i], $width, $slide), array_keys($fronts));
+        $assemblies = array_map(fn (int $i) => $this->drawer($site, $run, $i, $fronts[$i], $shares[$i], $places[$i], $width, $length), array_keys($fronts));
 
-        return Assembly::all(...[...$assemblies, new Assembly([], findings: $this->racks($site, $width, $slide))]);
+        return Assembly::all(...[...$assemblies, new Assembly([], findings: $this->run === DrawerRun::Tray ? [] : $this->racks($site, $width, $length))]);
     }
 
     /**
@@ -195,7 +196,7 @@ final readonly class Drawers implements InsideUnit
         return array_reverse($feet);
     }
 
-    private function drawer(OpeningSite $site, int $i, Working $front, Length $share, float $foot, Working $width, Length $slide): Assembly
+    private function drawer(OpeningSite $site, Run $run, int $i, Working $front, Length $share, float $foot, Working $width, Length $length): Assembly
     {
         $terms = $site->terms;
         [$left] = $site->frame();
@@ -205,38 +206,38 @@ final readonly class Drawers implements InsideUnit
         $number = (string) ($this->count - $i);
         $lapped = $front->result->minus($share);
         $high = ($lapped->isZero() ? Working::start('height of its front', $front->result) : Working::start('height of its front', $front->result)->minus('what that laps over the boards', $lapped))
-            ->minus('air under and over it', $terms->rules->get(Rule::DrawerAir))
+            ->minus('air under and over it', $run->air($terms->rules))
             ->atMost('no higher, whatever its front', Length::ofMillimetres(self::HIGHEST))
             ->roundedDown($terms->format);
         $x = $left + ($site->between()->result->toDouble() - $width->result->toDouble()) / 2;
-        $up = $foot + ($this->mount === Mount::Overlay && $isLowest ? $site->laps($this->mount)[2]->toDouble() : 0.0) + ($terms->rules->unit === Unit::Inch ? 12.7 : 12.0);
-        $box = (new DrawerBox($site, $number, $width, $high, Working::start('length of the slides', $slide)))->build($x, $y1 - $slide->toDouble(), $up);
+        $up = $foot + ($this->mount === Mount::Overlay && $isLowest ? $site->laps($this->mount)[2]->toDouble() : 0.0) + $run->up($terms->rules);
+        $body = $run->body($site, $number, $width, $high, $length, $x, $y1, $up, [$this->across, $this->along]);
         $face = $this->face($site, $number, $front);
         $inset = $left - $site->laps($this->mount)[0]->toDouble();
         $placed = $site->placed($face, $inset, $y1, $foot, Way::Right, Way::Up, Way::Out, Part::Face);
-        $packers = (new Packers($site))->build("drawer-$number", $slide, $y1, $up + $high->result->toDouble() / 2);
         $wide = $face->length->result->toDouble();
-        $line = [$site->at(0.0, 0.0, $up + $high->result->toDouble() / 2)->z];
-        [$left, $right] = $site->beside();
-        $joints = [
-            new Joint($box->placed[2]->piece->key, $face->key, JointKind::Screws, 'drawer fronts'),
-            new Joint($box->placed[0]->piece->key, Packers::carrier($packers, 'L', $left), JointKind::Slide, 'drawers', at: $line),
-            new Joint($box->placed[1]->piece->key, Packers::carrier($packers, 'R', $right), JointKind::Slide, 'drawers', at: $line),
-        ];
-        $travel = $slide->toDouble();
-        // As far back as it stands, and out by its slides; the front before it, with its pull.
+        $travel = $run->travel($length);
+        // As far back as it stands, and out; the front before it, with its pull.
         $swept = [
-            $site->block($x, $x + $width->result->toDouble(), $y1 - $travel, $y1 + $travel, $up, $up + $high->result->toDouble()),
+            $site->block($x, $x + $width->result->toDouble(), $y1 - $body->deep, $y1 + $travel, $up, $up + $body->high),
             $site->block($inset, $inset + $wide, $y1, $y1 + $leaf + $travel + $terms->rule(Rule::PullProjection), $foot, $foot + $front->result->toDouble()),
         ];
-        $moving = array_map(fn (Placed $one) => $one->piece->key, [...$box->placed, $placed]);
+        $moving = [...$body->keys(), $face->key];
         $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, array_map(Solid::block(...), $swept), array_map(fn (Block $block) => Polygon::rectangle($block->u0, $block->v0, $block->u1 - $block->u0, $block->v1 - $block->v0)->points, $swept), Motion::slide(Way::Out->vector(), $travel), $travel);
+        $hardware = [...$run->hardware($site, $length, $body->weight() + $this->load), ...$this->pull->bought($wide > self::TWO_PULLS ? 2 : 1, 'drawer fronts')];
 
+        return Assembly::all(
+            $body->built,
+            new Assembly([$placed], [new Joint($body->front, $face->key, JointKind::Screws, 'drawer fronts')], $hardware, [], [], [$movement], uses: $this->run === DrawerRun::Side ? [$this->play($site, $body)] : []),
+            $run->carried($site, $number, $body, $length, $y1, $up),
+        );
+    }
+
+    private function play(OpeningSite $site, DrawerBody $body): SizeUse
+    {
+        $terms = $site->terms;
         [$in, $out] = $site->frame();
-        $inner = $box->placed[2]->piece;
-        $use = $site->play('play of drawer slides', ["$inner->key.length" => -1.0], 0.0, 1.0 + $terms->rule(Rule::SlidePlay), 'The drawer binds in its slides, or rattles between them.', -$in - $out - 2 * ($terms->rule(Rule::SlideThickness) + $terms->materials->for(Purpose::Drawer)->thickness->toDouble()));
-
-        return Assembly::all($box, new Assembly([$placed], $joints, $this->hardware($site, $box, $wide, $slide), [], [], [$movement], uses: [$use]), $packers);
+        return $site->play('play of drawer slides', ["$body->front.length" => -1.0], 0.0, 1.0 + $terms->rule(Rule::SlidePlay), 'The drawer binds in its slides, or rattles between them.', $body->rabbets - $in - $out - 2 * ($terms->rule(Rule::SlideThickness) + $terms->materials->for(Purpose::Drawer)->thickness->toDouble()));
     }
 
     private function face(OpeningSite $site, string $number, Working $front): Piece
@@ -247,32 +248,20 @@ final readonly class Drawers implements InsideUnit
         return $site->make->moving("drawer-$number-face", 'Drawer front', $length, $front, Purpose::Front, Grain::Length, [new Finished('all four', Finish::Banded)], ['screwed from inside the drawer'], $site->mark("drawer-$number-face"));
     }
 
-    /** @return list<Hardware> */
-    private function hardware(OpeningSite $site, Assembly $box, float $wide, Length $slide): array
+    private function tooLow(OpeningSite $site, Run $run, float $lowest): Finding
     {
-        $own = array_sum(array_map(fn (Placed $placed) => $placed->piece->weight(), $box->placed));
-        $class = (Slides::carrying($own + $this->load) ?? Slides::Heaviest)->value;
-
-        return [
-            new Hardware(sprintf('pair of drawer slides %s, %d kg', $site->terms->format->write($slide), $class), 1, 'drawers', ArticleKind::Slides, $slide, (float) $class),
-            ...$this->pull->bought($wide > self::TWO_PULLS ? 2 : 1, 'drawer fronts'),
-        ];
-    }
-
-    private function tooLow(OpeningSite $site, float $lowest): Finding
-    {
-        $each = self::LOWEST + $site->terms->rule(Rule::DrawerAir) + $site->terms->rule(Rule::PairGap);
+        $each = $run->lowest() + $run->air($site->terms->rules)->toDouble() + $site->terms->rule(Rule::PairGap);
         [, , $foot, $top] = $site->frame();
         $fits = max(1, (int) floor(($site->height()->result->toDouble() - $foot - $top) / $each));
         $ways = $fits < $this->count ? [new WayOut($fits === 1 ? 'Make one drawer' : "Make $fits drawers", Edits::tier($site->opening->tierId)->setting(['count' => $fits, 'grade' => null]))] : [];
 
-        return Finding::clash(Code::DrawerLow, sprintf('%s a box of %s; %s is the least that holds anything.', $this->count === 1 ? 'The drawer leaves' : "$this->count drawers leave", $site->terms->write(max(0.0, $lowest)), $site->terms->write(self::LOWEST)), $site->opening->tierId)
+        return Finding::clash(Code::DrawerLow, sprintf('%s a box of %s; %s is the least that holds anything.', $this->count === 1 ? 'The drawer leaves' : "$this->count drawers leave", $site->terms->write(max(0.0, $lowest)), $site->terms->write($run->lowest())), $site->opening->tierId)
             ->withWaysOut([...$ways, $site->emptied()]);
     }
 
-    private function noSlide(OpeningSite $site, Working $free): Finding
+    private function noSlide(OpeningSite $site, Run $run, Working $free): Finding
     {
-        $shortest = $site->terms->materials->lengths(ArticleKind::Slides, $site->terms->rules->unit)[0];
+        $shortest = $run->shallowest($site->terms->rules, $site->terms->materials)->minus($run->behind($site->terms->rules));
 
         return Finding::clash(Code::NoSlideFits, sprintf('%s of depth is left for slides; the shortest is %s.', $site->terms->format->write($free->result->roundedDown($site->terms->format->step)), $site->terms->format->write($shortest)), $site->opening->tierId)
             ->withWaysOut([$site->deeper($shortest->minus($free->result)), $site->emptied()]);

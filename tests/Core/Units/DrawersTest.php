@@ -12,7 +12,12 @@ use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Materials\Article;
 use Incastro\Rules\Materials\ArticleKind;
+use Incastro\Rules\Schools\DrawerCorner;
+use Incastro\Rules\Schools\DrawerRun;
+use Incastro\Rules\Schools\Edges;
 use Incastro\Rules\Schools\Mount;
+use Incastro\Rules\Schools\Schools;
+use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
 use Incastro\Units\Insides\Drawers;
 use Incastro\Units\Pull;
@@ -91,6 +96,75 @@ final class DrawersTest extends TestCase
         // No frame, no packers.
         self::assertArrayNotHasKey('drawer-1-packer-L', $pieces);
         self::assertSame([], $built->findings);
+    }
+
+    public function test_corners_in_rabbets_by_hand(): void
+    {
+        $box = new UnitBox('30', '34 3/4', '22', Unit::Inch, schools: new Schools(edges: Edges::Band, drawerCorner: DrawerCorner::Rabbet));
+        $built = $box->build(new Drawers(3, Length::zero(), 25, Pull::Bar, Mount::Overlay));
+        $pieces = array_map(fn (array $piece) => array_map(fn (float $mm) => round($mm / 25.4, 6), array_slice($piece, 0, 2)), $box->pieces($built));
+        // 27 17/32 − 2 · 15/32 + 2 · 3/16 = 26 31/32: rabbets of half a side, down to 1/16; the bottom 1/16 less.
+        self::assertSame([26.96875, 9.8125], $pieces['drawer-1-front']);
+        self::assertSame([26.90625, 19.375], $pieces['drawer-1-bottom']);
+        self::assertOwnRoom($built);
+    }
+
+    public function test_drawers_on_slides_under_them_by_hand(): void
+    {
+        $box = UnitBox::banded();
+        $built = $box->build(new Drawers(3, Length::zero(), 25, Pull::Bar, Mount::Overlay, DrawerRun::Under));
+        $pieces = array_map(fn (array $piece) => array_map(fn (float $mm) => round($mm / 25.4, 6), array_slice($piece, 0, 2)), $box->pieces($built));
+        // Inside 28 9/16 − 1 21/32 = 26 29/32, and two sides of 15/32; slides of 20, sides 3/8 shorter.
+        self::assertSame([19.625, 9.75], $pieces['drawer-3-side-L']);
+        self::assertSame([26.90625, 9.75], $pieces['drawer-3-front']);
+        // The back stands on the bottom, which lies 1/2 up: 9 3/4 − 1/2 − 7/32 = 9 1/32.
+        self::assertSame([26.90625, 9.03125], $pieces['drawer-3-back']);
+        // (28 9/16 − 27 27/32)/2 = 23/64 at each side.
+        self::assertEqualsWithDelta(23 / 64, $box->pieces($built)['drawer-3-side-L'][2][0] / 25.4, 1e-4);
+        self::assertContains('pair of undermount slides 20 in', array_map(fn (Hardware $one) => $one->name, $built->hardware));
+        self::assertOwnRoom($built);
+    }
+
+    public function test_map_trays_by_hand(): void
+    {
+        // 864.6 × 304.6 clear, banded, face at 634.
+        $box = new UnitBox('900', '340', '640', schools: new Schools(edges: Edges::Band), panelBoards: '8.8');
+        $built = $box->build(new Drawers(5, Length::zero(), 5, Pull::Knob, Mount::Inset, DrawerRun::Tray));
+        $pieces = $box->pieces($built);
+        // (304.6 − 2 · 2.5 − 4 · 2.5)/5 = 57.92, down to 57.5; the lowest 59.5.
+        self::assertSame([[859.5, 57.5], [859.5, 59.5]], [array_slice($pieces['drawer-5-face'], 0, 2), array_slice($pieces['drawer-1-face'], 0, 2)]);
+        // 864.6 − 3 = 861.6, down to 861.5; 634 − 18 − 17.7 − 10 = 588.3, down to 588.
+        self::assertSame([861.5, 588.0], array_slice($pieces['drawer-1-base'], 0, 2));
+        self::assertSame([576.0, 25.0], array_slice($pieces['drawer-1-side-L'], 0, 2));
+        self::assertSame([861.5, 25.0], array_slice($pieces['drawer-1-back'], 0, 2));
+        self::assertSame([585.0, 10.0], array_slice($pieces['drawer-1-strip-L'], 0, 2));
+        // From the front's foot at 2.5 a strip of 10, and the base on it.
+        self::assertSame([12.5, 21.3], array_slice($pieces['drawer-1-base'][2], 4));
+        self::assertSame([], $built->findings);
+        self::assertOwnRoom($built);
+    }
+
+    public function test_dividers_are_half_lapped_where_they_cross(): void
+    {
+        $box = UnitBox::metric();
+        $built = $box->build(new Drawers(2, Length::zero(), 25, Pull::Bar, Mount::Inset, DrawerRun::Side, 2, 1));
+        $pieces = $box->pieces($built);
+        // 697.5 − 24 − 1 = 672.5 by 376 − 10 − 6 − 10; 500 − 24 − 1 = 475.
+        self::assertSame([672.5, 350.0], array_slice($pieces['drawer-2-divider-across-1'], 0, 2));
+        self::assertSame([475.0, 350.0], array_slice($pieces['drawer-2-divider-along-1'], 0, 2));
+        // (476 − 2 · 12)/3 = 150.67 between them.
+        self::assertEqualsWithDelta(150.667 + 12.0, $pieces['drawer-2-divider-across-2'][2][2] - $pieces['drawer-2-divider-across-1'][2][2], 0.01);
+        self::assertOwnRoom($built);
+    }
+
+    private static function assertOwnRoom(Assembly $built): void
+    {
+        $grants = $built->grants();
+        foreach ($built->placed as $i => $one) {
+            foreach (array_slice($built->placed, $i + 1) as $other) {
+                self::assertLessThan(0.05 + ($grants[$one->piece->key.'|'.$other->piece->key] ?? 0.0), $one->overlap($other, 0.01), $one->piece->key.' in '.$other->piece->key);
+            }
+        }
     }
 
     public function test_a_drawer_sweeps_its_way_out(): void

@@ -44,7 +44,7 @@ final readonly class UnitBox
     private Length $behind;
 
     /** @param list<Article> $articles that can be bought; none: the usual ones. @param ?string $low height of its left side, from which its top rises to the right, or of its right one */
-    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre, private BoxJoint $joint = BoxJoint::Pocket, private array $articles = [], private ?Schools $schools = null, private ?string $low = null, private bool $fallsRight = false, private string $drawerBoards = '')
+    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre, private BoxJoint $joint = BoxJoint::Pocket, private array $articles = [], private ?Schools $schools = null, private ?string $low = null, private bool $fallsRight = false, private string $drawerBoards = '', private string $panelBoards = '')
     {
         $this->board = $this->length($unit === Unit::Inch ? '23/32' : '17.7');
         $this->behind = $this->length($unit === Unit::Inch ? '7/32' : '6');
@@ -88,8 +88,8 @@ final readonly class UnitBox
         $material = fn (string $id, Length $thick) => new SheetGood($id, $id, $thick, 680.0);
         $frame = $this->length($this->unit === Unit::Inch ? '3/4' : '18');
         $drawer = $this->length($this->drawerBoards !== '' ? $this->drawerBoards : ($this->unit === Unit::Inch ? '15/32' : '12'));
-        $all = [$material('carcass', $this->board), $material('frame', $frame), $material('back', $this->behind), $material('drawer', $drawer), $material('front', $frame)];
-        $catalogue = new Catalogue($all, ['carcass' => 'carcass', 'frame' => 'frame', 'back' => 'back', 'drawer' => 'drawer', 'front' => 'front'], $this->articles);
+        $all = [$material('carcass', $this->board), $material('frame', $frame), $material('back', $this->behind), $material('drawer', $drawer), $material('front', $frame), ...($this->panelBoards === '' ? [] : [$material('panel', $this->length($this->panelBoards))])];
+        $catalogue = new Catalogue($all, ['carcass' => 'carcass', 'frame' => 'frame', 'back' => 'back', 'drawer' => 'drawer', 'front' => 'front'] + ($this->panelBoards === '' ? [] : ['panel' => 'panel']), $this->articles);
         $room = TestAlcove::leaning()->survey()->room ?? throw new \LogicException('The test alcove has a room.');
 
         return (new BoxBuilder($box, new Terms($room, new HouseRules($this->unit, schools: $this->schools ?? new Schools($this->joint)), $catalogue, $this->unit === Unit::Inch ? LengthFormat::inches() : LengthFormat::millimetres())))->build();

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Units\Make\Runs;
+
+use Incastro\Rules\Schools\DrawerRun;
+
+final class Runs
+{
+    public static function of(DrawerRun $run): Run
+    {
+        return match ($run) {
+            DrawerRun::Side => new SideMounted(),
+            DrawerRun::Under => new Undermount(),
+            DrawerRun::Tray => new OnStrips(),
+        };
+    }
+}
