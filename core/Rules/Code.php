@@ -29,6 +29,9 @@ enum Code: string
     case DrawerRacks = 'drawer-racks';
     case EndPanelNowhere = 'end-panel-nowhere';
     case EscapeCovered = 'escape-covered';
+    case FlapHeavy = 'flap-heavy';
+    case FlapHigh = 'flap-high';
+    case FlapNotLevel = 'flap-not-level';
     case FrontClosed = 'front-closed';
     case FreeFloor = 'free-floor';
     case FrontTwice = 'front-twice';
@@ -36,6 +39,7 @@ enum Code: string
     case GoingInSlid = 'going-in-slid';
     case GoingInStoodUp = 'going-in-stood-up';
     case GoingInWayIn = 'going-in-way-in';
+    case GrooveWeakens = 'groove-weakens';
     case GridBeforeFrame = 'grid-before-frame';
     case Heavy = 'heavy';
     case HeightInFrontMissing = 'height-in-front-missing';
@@ -47,6 +51,8 @@ enum Code: string
     case KneesWide = 'knees-wide';
     case MarksCross = 'marks-cross';
     case MemberNoRoom = 'member-no-room';
+    case LeafCannotLift = 'leaf-cannot-lift';
+    case LeafOverRail = 'leaf-over-rail';
     case LidHeavy = 'lid-heavy';
     case LidSafety = 'lid-safety';
     case NoSlideFits = 'no-slide-fits';
@@ -69,6 +75,7 @@ enum Code: string
     case Sliver = 'sliver';
     case SnapRing = 'snap-ring';
     case SocketCovered = 'socket-covered';
+    case StayWeak = 'stay-too-weak';
     case Strikes = 'strikes';
     case Strip = 'strip';
     case Struck = 'struck';

@@ -29,6 +29,10 @@ enum ArticleKind: string
     case RailSupport = 'rail-support';
     case PianoHinge = 'piano-hinge';
     case LidStay = 'lid-stay';
+    case GasStay = 'gas-stay';
+    case FlapStay = 'flap-stay';
+    case Magnet = 'magnet';
+    case FlushCup = 'flush-cup';
     case Grommet = 'grommet';
     case Pane = 'pane';
     case Bead = 'bead';
@@ -55,6 +59,10 @@ enum ArticleKind: string
             self::RailSupport => 'Rail support',
             self::PianoHinge => 'Piano hinge',
             self::LidStay => 'Lid stay',
+            self::GasStay => 'Gas stay',
+            self::FlapStay => 'Flap stay',
+            self::Magnet => 'Magnet catch',
+            self::FlushCup => 'Flush cup pull',
             self::Grommet => 'Cable grommet',
             self::Pane => 'Toughened pane',
             self::Bead => 'Glazing bead',

@@ -233,6 +233,18 @@ final readonly class OpeningSite
         return $this->shell->beside($this->at);
     }
 
+    /** @return array{string, string} keys of the boards below and above it */
+    public function boards(): array
+    {
+        $rows = $this->column->openings;
+        $at = (int) array_search($this->opening, $rows, true);
+
+        return [
+            $at === 0 ? $this->box->id.':bottom' : $rows[$at - 1]->tierId.':board',
+            $at === count($rows) - 1 ? $this->box->id.':top' : $this->opening->tierId.':board',
+        ];
+    }
+
     /** Whether a nailer stands before its back between two heights, mm. */
     public function meetsNailer(float $from, float $to): bool
     {

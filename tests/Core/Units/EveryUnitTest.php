@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Units;
 
+use Incastro\Fit\Holds\ClosesOpenings;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
@@ -20,6 +21,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestKind;
 use Tests\Core\TestLayout;
+use Tests\Core\TestTerms;
 
 /**
  * What every unit owes: at the least, the most and the usual of each of its parameters, in plumb and in crooked spaces, under a
@@ -75,7 +77,7 @@ final class EveryUnitTest extends TestCase
         $holds = Doc::holds($kind, $with);
         $isFront = Kinds::standard()->family($kind) === Family::Front;
         $isMember = $isFront || Kinds::standard()->family($kind) === Family::Member;
-        $low = ['size' => TestLayout::mm(1200)];
+        $low = ['size' => TestLayout::mm(self::height($kind, $with))];
         $bays = [
             Doc::bay('a', [Doc::tier('a-1', ['holds' => $isMember ? Recipe::box(0, 1) : $holds] + $low), Doc::tier('a-2', ['joined' => false, 'holds' => Recipe::gap()])]),
             Doc::bay('b', [Doc::tier('b-1', ['holds' => Recipe::box(0, 1)] + $low), Doc::tier('b-2', ['joined' => false, 'holds' => $isMember ? Recipe::gap() : $holds])]),
@@ -103,6 +105,20 @@ final class EveryUnitTest extends TestCase
         $members = $isMember ? [array_replace(Doc::member('m', $kind, $cells), ['with' => $with])] : [Recipe::plinth('p', ['a', 'b'])];
 
         return ['runs' => [Doc::run('r', 0, $bays)], 'members' => $members] + Doc::none();
+    }
+
+    /**
+     * As high as a cell of 1200 may be for it, mm.
+     *
+     * @param  array<string, mixed>  $with
+     */
+    private static function height(string $kind, array $with): int
+    {
+        $rules = new HouseRules(LengthFormat::millimetres()->unit);
+        $unit = Kinds::standard()->find($kind)?->make($with, $rules);
+        $most = $unit instanceof ClosesOpenings ? $unit->demand($rules, TestTerms::materials())->height->most : null;
+
+        return (int) min(1200, ($most?->toDouble() ?? 1200.0) - 40.0 + ($most === null ? 40.0 : 0.0));
     }
 
     #[DataProvider('kinds')]
