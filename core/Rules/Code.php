@@ -13,6 +13,8 @@ enum Code: string
     case AssembledOverlap = 'assembled-overlap';
     case AssembledThing = 'assembled-thing';
     case BayOverfull = 'bay-overfull';
+    case BinDeep = 'bin-deep';
+    case BinHeavy = 'bin-heavy';
     case BlindCorner = 'blind-corner';
     case BoardAcross = 'board-across';
     case Buried = 'buried';
