@@ -122,8 +122,6 @@ final readonly class UsualMaterials
             ArticleKind::Rail => [$this->length('2000', '72'), $this->length('3000', '120')],
             ArticleKind::PianoHinge => [$this->length('900', '36'), $this->length('1800', '72')],
             ArticleKind::Bead => [$this->length('2000', '72')],
-            ArticleKind::UnderSlides => array_map(fn (string $mm, string $inch) => $this->length($mm, $inch), ['300', '350', '400', '450', '500', '550'], ['12', '14', '16', '18', '20', '22']),
-            ArticleKind::HeavySlides => [$this->length('400', '16'), $this->length('500', '20'), $this->length('600', '24'), $this->length('700', '28'), $this->length('800', '32'), $this->length('1000', '40')],
             ArticleKind::Brad => [$this->length('35', '1 3/8')],
             default => array_map(fn (Length $length) => ['nm' => $length->nanometres(), 'typed' => $format->withoutUnit($length)], $kind->lengths($this->unit)),
         };
@@ -148,7 +146,7 @@ final readonly class UsualMaterials
             ArticleKind::CupPull => [1, 5.2, 0.0],
             ArticleKind::Slides => [1, 14.0, 1.6],
             ArticleKind::UnderSlides => [1, 29.0, 3.5],
-            ArticleKind::HeavySlides => [1, 52.0, 9.5],
+            ArticleKind::HeavySlides => [1, 48.0, 4.5],
             ArticleKind::Rail => [1, 12.0, 6.0],
             ArticleKind::RailSocket => [2, 3.4, 0.0],
             ArticleKind::RailSupport => [1, 2.9, 0.0],

@@ -174,7 +174,7 @@ final readonly class Door implements FrontUnit
             ...$this->pull->bought(1, 'doors'),
         ];
         $leaf = $terms->materials->for(Purpose::Front)->thickness->toDouble();
-        [$swept, $lines] = $this->swing($site, $hand, $x, $this->mount === Mount::Inset ? $wide : hypot($wide, $leaf + $site->bump()), $z, $made->heights, $wide);
+        [$swept, $lines] = $this->swing($site, $hand, $x, $this->mount === Mount::Inset ? $wide : hypot($wide, $leaf + $site->edges()->bump()), $z, $made->heights, $wide);
         $ways = $this->leaves === 1 && $front !== null ? [new WayOut('Hinge it at the '.$hand->other()->value, Edits::front($front->id)->setting(['hand' => $hand->other()->value]))] : [];
         $movement = new Movement(sprintf('Door of %s', $site->name()), $site->opening->tierId, $made->keys(), $swept, [$lines], $this->opening($site, $hand, $x, $wide, $z), 0.0, $ways);
         $post = $site->posts()[$hand === Hand::Left ? 0 : 1];

@@ -75,22 +75,22 @@ final readonly class DropDown implements FrontUnit
         if ($this->form === FlapForm::Flush && $terms->rules->schools->edges === Edges::Frame) {
             return new Assembly([], findings: [$this->notLevel($site)]);
         }
-        [$left, $right, $below, $above] = $site->laps(Mount::Overlay);
+        [$left, $right, $below, $above] = $site->edges()->laps(Mount::Overlay);
         [$start, , $foot, $head] = $site->frame();
-        $width = $site->over($site->between(), Mount::Overlay, $left, $right, 'left and right');
+        $width = $site->edges()->over($site->between(), Mount::Overlay, $left, $right, 'left and right');
         $opening = $foot + $head < 1e-6 ? $site->height() : $site->height()->minus('what the frame stands inside the boards', Length::ofDouble($foot + $head));
         $knuckle = $terms->rules->unit === Unit::Inch ? Length::ofNanometres(793_750) : Length::ofMillimetres(1);
         $isFlush = $this->form === FlapForm::Flush;
         $height = $isFlush
             ? $opening->plus('lap over it', $above)->minus('knuckle of the hinge', $knuckle)
-            : $site->over($opening, Mount::Overlay, $below, $above, 'over and under');
+            : $site->edges()->over($opening, Mount::Overlay, $below, $above, 'over and under');
         if (min($width->result->toDouble(), $height->result->toDouble()) < self::LEAST) {
             return new Assembly([], findings: [Finding::clash(Code::TooSmall, sprintf('There is no room for a flap here; %s is the least that is made.', $terms->write(self::LEAST)), $site->opening->tierId)->withWaysOut($this->away($site))]);
         }
         $piece = $site->make->moving('drop-down', 'Flap', $height, $width, Purpose::Front, Grain::Length, [new Finished('all four', Finish::Banded)], ['on a piano hinge along its lower edge'], $site->mark('drop-down'));
         $x = $start - $left->toDouble();
         $z = $isFlush ? $knuckle->toDouble() : $foot - $below->toDouble();
-        $bump = $isFlush ? 0.0 : $site->bump();
+        $bump = $isFlush ? 0.0 : $site->edges()->bump();
         $placed = $site->placed($piece, $x, $site->face() + $bump, $z, Way::Up, Way::Right, Way::Out, Part::Face);
         $wide = $piece->width->result->toDouble();
         $high = $piece->length->result->toDouble();

@@ -102,7 +102,7 @@ final readonly class FalseFront implements FrontUnit
             $piece = $site->make->inner("false-front-cleat-$hand", 'Cleat', $long, $wide, Purpose::Carcass, Grain::Length, [], ['screwed to the side'], null, $site->mark("false-front-cleat-$hand"));
             $placed[] = $site->placed($piece, $hand === 'L' ? 0.0 : $clear - $piece->width->result->toDouble(), $y, max(0.0, $foot), Way::Up, Way::Right, Way::Out, Part::Cleat);
             $joints[] = new Joint($piece->key, $board, JointKind::Pocket, 'cleats behind false fronts');
-            if ($this->fix === Fixing::Screws && abs($y + $t - $site->frontAt($this->mount, $thick)) < 0.1) {
+            if ($this->fix === Fixing::Screws && abs($y + $t - $site->edges()->front($this->mount, $thick)) < 0.1) {
                 $joints[] = new Joint($piece->key, $made->edge($hand === 'L' ? Hand::Left : Hand::Right), JointKind::Screws, 'false fronts');
             }
         }

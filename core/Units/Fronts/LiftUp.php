@@ -81,7 +81,7 @@ final readonly class LiftUp implements FrontUnit
         if (abs($made->heights[0] - $made->heights[1]) > 1e-6) {
             return new Assembly([], findings: [Finding::clash(Code::TooSmall, 'A flap is hinged along a level edge; under a slope a door closes the opening.', $site->opening->tierId)->withWaysOut($this->away($site))]);
         }
-        $thick = $site->terms->materials->for(Purpose::Front)->thickness->toDouble() + ($this->mount === Mount::Inset ? 0.0 : $site->bump());
+        $thick = $site->terms->materials->for(Purpose::Front)->thickness->toDouble() + ($this->mount === Mount::Inset ? 0.0 : $site->edges()->bump());
         $movement = (new FlapSwing($site, 'Flap of '.$site->name(), $this->away($site)))->up($made->keys(), $x, $maker->foot() + $high, $made->wide(), $high, $thick);
         $stays = $made->wide() < self::ONE_STAY ? 1 : 2;
         $force = $made->weight() * self::G * $high / (2 * $stays * $this->arm->toDouble());

@@ -135,10 +135,10 @@ final readonly class Drawers implements InsideUnit
     private function fronts(OpeningSite $site): array
     {
         [, , $foot, $top] = $site->frame();
-        [, , $below, $above] = $site->laps($this->mount);
+        [, , $below, $above] = $site->edges()->laps($this->mount);
         $fine = $site->terms->format->fine();
         $all = $foot + $top < 1e-6 ? $site->height() : $site->height()->minus('what the frame stands inside the boards', Length::ofDouble($foot + $top));
-        $all = $site->over($all, $this->mount, $below, $above, 'over and under');
+        $all = $site->edges()->over($all, $this->mount, $below, $above, 'over and under');
         $all = $this->count === 1 ? $all : $all->minusTimes('gaps between the fronts', $this->count - 1, $this->apart($site));
         $steps = intdiv($this->count * ($this->count - 1), 2);
         $equal = ($this->grade->isZero() || $steps === 0 ? $all : $all->minusTimes('what lower fronts have more', $steps, $this->grade))
@@ -169,7 +169,7 @@ final readonly class Drawers implements InsideUnit
      */
     private function shares(OpeningSite $site, array $fronts): array
     {
-        [, , $below, $above] = $site->laps($this->mount);
+        [, , $below, $above] = $site->edges()->laps($this->mount);
         $shares = array_map(fn (Working $front) => $front->result, $fronts);
         if ($this->mount === Mount::Overlay) {
             $shares[0] = $shares[0]->minus($above);
@@ -186,7 +186,7 @@ final readonly class Drawers implements InsideUnit
     private function feet(OpeningSite $site, array $fronts): array
     {
         [, , $foot] = $site->frame();
-        $z = $foot - $site->laps($this->mount)[2]->toDouble();
+        $z = $foot - $site->edges()->laps($this->mount)[2]->toDouble();
         $feet = [];
         foreach (array_reverse($fronts) as $front) {
             $feet[] = $z;
@@ -201,7 +201,7 @@ final readonly class Drawers implements InsideUnit
         $terms = $site->terms;
         [$left] = $site->frame();
         $leaf = $terms->materials->for(Purpose::Front)->thickness->toDouble();
-        $y1 = $site->frontAt($this->mount, $leaf);
+        $y1 = $site->edges()->front($this->mount, $leaf);
         $isLowest = $i === $this->count - 1;
         $number = (string) ($this->count - $i);
         $lapped = $front->result->minus($share);
@@ -210,10 +210,10 @@ final readonly class Drawers implements InsideUnit
             ->atMost('no higher, whatever its front', Length::ofMillimetres(self::HIGHEST))
             ->roundedDown($terms->format);
         $x = $left + ($site->between()->result->toDouble() - $width->result->toDouble()) / 2;
-        $up = $foot + ($this->mount === Mount::Overlay && $isLowest ? $site->laps($this->mount)[2]->toDouble() : 0.0) + $run->up($terms->rules);
+        $up = $foot + ($this->mount === Mount::Overlay && $isLowest ? $site->edges()->laps($this->mount)[2]->toDouble() : 0.0) + $run->up($terms->rules);
         $body = $run->body($site, $number, $width, $high, $length, $x, $y1, $up, [$this->across, $this->along]);
         $face = $this->face($site, $number, $front);
-        $inset = $left - $site->laps($this->mount)[0]->toDouble();
+        $inset = $left - $site->edges()->laps($this->mount)[0]->toDouble();
         $placed = $site->placed($face, $inset, $y1, $foot, Way::Right, Way::Up, Way::Out, Part::Face);
         $wide = $face->length->result->toDouble();
         $travel = $run->travel($length);
@@ -242,8 +242,8 @@ final readonly class Drawers implements InsideUnit
 
     private function face(OpeningSite $site, string $number, Working $front): Piece
     {
-        [$left, $right] = $site->laps($this->mount);
-        $length = $site->over($site->between(), $this->mount, $left, $right, 'left and right');
+        [$left, $right] = $site->edges()->laps($this->mount);
+        $length = $site->edges()->over($site->between(), $this->mount, $left, $right, 'left and right');
 
         return $site->make->moving("drawer-$number-face", 'Drawer front', $length, $front, Purpose::Front, Grain::Length, [new Finished('all four', Finish::Banded)], ['screwed from inside the drawer'], $site->mark("drawer-$number-face"));
     }

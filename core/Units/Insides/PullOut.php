@@ -145,7 +145,7 @@ final readonly class PullOut implements InsideUnit
         if ($body->spacing()?->result->isLessThan(Length::ofMillimetres(self::HAND)) === true) {
             return new Assembly([], findings: [$this->tooClose($site, $body)]);
         }
-        $y1 = $site->frontAt($this->mount, $leaf->toDouble());
+        $y1 = $site->edges()->front($this->mount, $leaf->toDouble());
         $built = $body->build($x, $y1 - $slide->toDouble(), $z);
         $maker = new Leaf($site, $this->mount);
         $across = $maker->width(1);

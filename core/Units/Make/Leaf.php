@@ -54,14 +54,14 @@ final readonly class Leaf
     /** @return array{Length, Length, Length, Length} how far it stands over the edges of the opening: left, right, foot and top */
     public function laps(): array
     {
-        return $this->site->laps($this->mount, $this->lap);
+        return $this->site->edges()->laps($this->mount, $this->lap);
     }
 
     /** Width of each of so many leaves; what rounding leaves over goes between two. */
     public function width(int $leaves): Working
     {
         [$left, $right] = $this->laps();
-        $between = $this->site->over($this->site->between(), $this->mount, $left, $right, 'left and right');
+        $between = $this->site->edges()->over($this->site->between(), $this->mount, $left, $right, 'left and right');
         $gap = $this->site->terms->rules->get($this->mount === Mount::Inset ? Rule::PairGap : Rule::OverlayGap);
 
         return ($leaves === 1 ? $between : $between->minus('gap between the leaves', $gap)->dividedBy('two leaves', 2))->roundedDown($this->site->terms->format->fine());
@@ -106,7 +106,7 @@ final readonly class Leaf
         [$left, $right] = [$this->high($x), $this->high($x + $wide)];
         [, , $below, $above] = $this->laps();
         $opening = Working::start('height of the face opening', Length::ofDouble(min($left, $right) - $below->toDouble() - $above->toDouble()));
-        $low = $this->site->over($opening, $this->mount, $below, $above, 'over and under')->roundedDown($this->site->terms->format->fine());
+        $low = $this->site->edges()->over($opening, $this->mount, $below, $above, 'over and under')->roundedDown($this->site->terms->format->fine());
         $rise = abs($right - $left);
         $high = $rise > 1e-6 ? $low->plus('higher at its high side', Length::ofDouble($rise)) : $low;
         $heights = $left <= $right ? [$low->result->toDouble(), $high->result->toDouble()] : [$high->result->toDouble(), $low->result->toDouble()];
@@ -140,7 +140,7 @@ final readonly class Leaf
     /** Where its back stands; y, mm. */
     private function at(): float
     {
-        return $this->site->frontAt($this->mount, $this->thick());
+        return $this->site->edges()->front($this->mount, $this->thick());
     }
 
     private function thick(): float
