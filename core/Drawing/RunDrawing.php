@@ -59,6 +59,7 @@ final readonly class RunDrawing
             'house-fill' => [new Outline($this->opening(), true, Style::Field)],
             'inside' => [...$this->pieces(fn (Placed $placed) => $placed->part === Part::Body || $placed->part === Part::Loose, Style::BoardBehind), ...$this->fixtures()],
             'furniture' => $this->pieces(fn (Placed $placed) => in_array($placed->part, [Part::Face, Part::Plinth, Part::Worktop], true), Style::Board),
+            'signs' => (new OpeningSigns($this->assembly))->shapes(),
             'things' => $this->things(),
             'gaps' => array_map($this->gap(...), array_values($this->gapEdges())),
             'house' => $this->house(),

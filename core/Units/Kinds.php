@@ -15,18 +15,22 @@ final class Kinds
 {
     private static ?self $standard = null;
 
-    /** @var array<string, array{Family, Blueprint}> by kind, in the order of families and names */
+    /** @var array<string, array{Family, Blueprint}> by kind, in the order of families, the common ones first, and names */
     private array $all = [];
 
     private function __construct()
     {
         foreach (Family::cases() as $family) {
+            $blueprints = [];
             foreach (glob(__DIR__.'/'.$family->folder().'/*.php') ?: [] as $file) {
                 $class = __NAMESPACE__.'\\'.$family->folder().'\\'.basename($file, '.php');
                 if (is_a($class, Holds::class, true)) {
-                    $blueprint = Blueprint::of($class);
-                    $this->all[$blueprint->about->kind] = [$family, $blueprint];
+                    $blueprints[] = Blueprint::of($class);
                 }
+            }
+            usort($blueprints, fn (Blueprint $one, Blueprint $other) => $other->about->isCommon <=> $one->about->isCommon);
+            foreach ($blueprints as $blueprint) {
+                $this->all[$blueprint->about->kind] = [$family, $blueprint];
             }
         }
     }

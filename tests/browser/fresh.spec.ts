@@ -9,9 +9,21 @@ for (const [file, name, recipes] of [
   [
     'landing-alcove',
     'Landing alcove',
-    ['Rail over drawers, shelves beside it, doors', 'Shelves behind doors', 'A bench with lids'],
+    [
+      'Rail over drawers, shelves beside it, doors',
+      'Slatted shelves behind doors',
+      'Cubbies from floor to ceiling',
+      'Loose bins under open shelves',
+      'A tall pull-out beside shelves behind a door',
+      'Drawers and doors below, shelves round a screen above',
+      'A bench with lids',
+    ],
   ],
-  ['oar-store', 'Oar store', ['Four bays with doors to the rake']],
+  [
+    'oar-store',
+    'Oar store',
+    ['Three deep pull-outs, each with a raked front', 'Four bays with doors to the rake'],
+  ],
   ['eaves-berth', 'Eaves berth', ['A low row for books', 'A bench with lids']],
 ] as const) {
   test(`recipes are started in the ${name.toLowerCase()}`, async ({ page }) => {
@@ -33,7 +45,7 @@ test('recipes are looked at by what they are for', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'To keep clothes' })).toBeVisible()
   await expect(page.getByRole('listitem')).toHaveCount(1)
   await page.getByRole('button', { name: 'Everything' }).click()
-  await expect(page.getByRole('listitem')).toHaveCount(12)
+  await expect(page.getByRole('listitem')).toHaveCount(17)
 })
 
 for (const scheme of ['light', 'dark'] as const) {

@@ -11,6 +11,9 @@ enum Purpose: string
     case Clothes = 'clothes';
     case Books = 'books';
     case Linen = 'linen';
+    case Shoes = 'shoes';
+    case Toys = 'toys';
+    case Kitchen = 'kitchen';
     case Sit = 'sit';
     case Sleep = 'sleep';
     case Work = 'work';
@@ -23,6 +26,9 @@ enum Purpose: string
             self::Clothes => 'To keep clothes',
             self::Books => 'To keep books',
             self::Linen => 'To keep linen',
+            self::Shoes => 'To keep shoes',
+            self::Toys => 'To keep toys',
+            self::Kitchen => 'For the kitchen',
             self::Sit => 'To sit',
             self::Sleep => 'To sleep',
             self::Work => 'To work',

@@ -45,18 +45,23 @@ final readonly class StartingLayouts
             default => Purpose::Things,
         }], array_keys(self::names($kind)), self::names($kind));
         $wardrobe = ['wardrobe' => ['Rail over drawers, shelves beside it, doors', Purpose::Clothes]];
-        $linen = ['linen-cupboard' => ['Shelves behind doors', Purpose::Linen]];
+        $linen = ['linen-cupboard' => ['Slatted shelves behind doors', Purpose::Linen]];
+        $shoes = ['shoe-wall' => ['Cubbies from floor to ceiling', Purpose::Shoes]];
+        $toys = ['toy-bins' => ['Loose bins under open shelves', Purpose::Toys]];
+        $larder = ['larder' => ['A tall pull-out beside shelves behind a door', Purpose::Kitchen]];
+        $screen = ['screen-wall' => ['Drawers and doors below, shelves round a screen above', Purpose::Show]];
+        $library = ['books-over-cupboards' => ['Shallow shelves on a deeper base with doors', Purpose::Books]];
         $books = ['wall-of-books' => ['Open shelves from floor to ceiling', Purpose::Books]];
         $bench = ['bench' => ['A bench with lids', Purpose::Sit]];
         $desk = ['desk-with-drawers' => ['A desk with drawers', Purpose::Work]];
         $show = ['sideboard' => ['Low cupboards with doors, open above', Purpose::Show]];
 
         return array_combine(array_keys(self::names($kind)), $plain) + match ($kind) {
-            SpaceKind::UnderStair => ['doors-under-the-rake' => ['Four bays with doors to the rake', Purpose::Things]],
+            SpaceKind::UnderStair => ['pull-outs' => ['Three deep pull-outs, each with a raked front', Purpose::Things], 'doors-under-the-rake' => ['Four bays with doors to the rake', Purpose::Things]],
             SpaceKind::RoofSlope => $bench + ['books-under-the-slope' => ['A low row for books', Purpose::Books]],
-            SpaceKind::Closet => $wardrobe + $linen,
-            SpaceKind::RoomCorner => $wardrobe + $books + $bench + $show,
-            default => $wardrobe + $linen + $books + $bench + $desk + $show,
+            SpaceKind::Closet => $wardrobe + ['walk-in' => ['Rails on both sides, shelves and cubbies at the back', Purpose::Clothes]] + $linen + $shoes,
+            SpaceKind::RoomCorner => $wardrobe + $books + $library + $shoes + $toys + $larder + $bench + $show + $screen,
+            default => $wardrobe + $linen + $books + $library + $shoes + $toys + $larder + $bench + $desk + $show + $screen,
         };
     }
 
@@ -92,7 +97,18 @@ final readonly class StartingLayouts
             'knee-row' => $this->along(0, [$this->shelved(1, 'below'), $this->shelved(1, 'below'), $this->shelved(1, 'below')]),
             'sloped-row' => $this->along(0, [$this->shelved(2), $this->shelved(2), $this->shelved(2)]),
             'wardrobe' => $this->closed($this->along(0, [$this->railed(), $this->tall()])),
-            'linen-cupboard' => $this->closed($this->along(0, [$this->stacked(), $this->stacked()])),
+            'linen-cupboard' => $this->closed($this->along(0, [$this->bay($this->slatted(6))]), 2, 'grooved'),
+            'shoe-wall' => $this->along(0, [$this->bay(LayoutDocument::holds('cubbies', ['columns' => 2, 'rows' => 9])), $this->bay(LayoutDocument::holds('cubbies', ['columns' => 2, 'rows' => 9]))]),
+            'toy-bins' => $this->along(0, [$this->over(LayoutDocument::holds('bin', ['count' => 1]), Recipe::box(0, 2), 3, 7), $this->over(LayoutDocument::holds('bin', ['count' => 1]), Recipe::box(0, 2), 3, 7)]),
+            'larder' => $this->closed($this->along(0, [['size' => ['share' => 3]] + $this->bay(LayoutDocument::holds('pull-out', ['form' => 'open', 'shelves' => 4, 'use' => 'pantry'])), ['size' => ['share' => 5]] + $this->tall()]), 1, 'grooved'),
+            'screen-wall' => $this->screenWall(),
+            'books-over-cupboards' => $this->library(),
+            'pull-outs' => $this->along(0, [$this->bay(LayoutDocument::holds('pull-out')), $this->bay(LayoutDocument::holds('pull-out')), $this->bay(LayoutDocument::holds('pull-out', ['use' => 'coats']))]),
+            'walk-in' => $this->together(
+                $this->along(0, [$this->over($this->slatted(2), LayoutDocument::holds('cubbies', ['columns' => 2, 'rows' => 3]), 5, 4), $this->over($this->slatted(2), LayoutDocument::holds('cubbies', ['columns' => 2, 'rows' => 3]), 5, 4)]),
+                $this->along(1, [$this->bay(LayoutDocument::holds('hanging-rail', ['hang' => 'double']))], 'plinth', $stop),
+                $this->along($this->shape->corners() - 1, [$this->bay(LayoutDocument::holds('hanging-rail', ['hang' => 'double']))], 'plinth', $stop),
+            ),
             'wall-of-books' => $this->along(0, [$this->shelved(5), $this->shelved(5), $this->shelved(5)]),
             'books-under-the-slope' => $this->along(0, [$this->shelved(1, 'below'), $this->shelved(1, 'below'), $this->shelved(1, 'below'), $this->shelved(1, 'below')]),
             'doors-under-the-rake' => $this->closed($this->along(0, [$this->shelved(1), $this->shelved(1), $this->shelved(2), $this->shelved(3)]), 1),
@@ -181,6 +197,62 @@ final readonly class StartingLayouts
         }]);
     }
 
+    /**
+     * @param  array<string, mixed>  $holds
+     * @return array<string, mixed> one cell from foot to head
+     */
+    private function bay(array $holds): array
+    {
+        return LayoutDocument::bay($this->ids->next(), [LayoutDocument::tier($this->ids->next(), ['holds' => $holds])]);
+    }
+
+    /** @return array<string, mixed> so many shelves of slats */
+    private function slatted(int $shelves): array
+    {
+        return LayoutDocument::holds('shelves', ['fixed' => 0, 'adjustable' => $shelves, 'form' => 'slatted']);
+    }
+
+    /**
+     * @param  array<string, mixed>  $lower
+     * @param  array<string, mixed>  $upper
+     * @return array<string, mixed> two cells over each other by their shares, in one box
+     */
+    private function over(array $lower, array $upper, int $low, int $high): array
+    {
+        return LayoutDocument::bay($this->ids->next(), [
+            LayoutDocument::tier($this->ids->next(), ['holds' => $lower, 'size' => ['share' => $low]]),
+            LayoutDocument::tier($this->ids->next(), ['holds' => $upper, 'size' => ['share' => $high]]),
+        ]);
+    }
+
+    /** @return array<string, mixed> drawers beside a cupboard under a worktop, shelves from wall to wall over it with room for a screen */
+    private function screenWall(): array
+    {
+        $base = fn (array $holds) => LayoutDocument::bay($this->ids->next(), [
+            LayoutDocument::tier($this->ids->next(), ['holds' => $holds, 'size' => ['share' => 3]]),
+            LayoutDocument::tier($this->ids->next(), ['holds' => Recipe::gap(), 'size' => ['share' => 4], 'joined' => false]),
+            LayoutDocument::tier($this->ids->next(), ['holds' => Recipe::cleats(2), 'size' => ['share' => 3], 'joined' => false]),
+        ]);
+
+        return $this->closed($this->along(0, [$base(LayoutDocument::holds('drawers', ['count' => 3])), $base(Recipe::box(0, 1))], 'worktop'), 1);
+    }
+
+    /** @return array<string, mixed> shallow boxes for books standing on deeper ones with doors */
+    private function library(): array
+    {
+        $part = fn () => LayoutDocument::bay($this->ids->next(), [
+            LayoutDocument::tier($this->ids->next(), ['holds' => Recipe::box(0, 1), 'size' => ['share' => 3]]),
+            LayoutDocument::tier($this->ids->next(), ['holds' => Recipe::box(0, 4), 'size' => ['share' => 7], 'depth' => $this->size(250), 'joined' => false]),
+        ]);
+        $layout = $this->along(0, [$part(), $part()], 'worktop', ['depth' => $this->size(380)]);
+        $low = array_map(fn (array $bay) => $bay['tiers'][0]['id'], $layout['runs'][0]['bays']);
+        foreach ($low as $tier) {
+            $layout['fronts'][] = ['with' => ['leaves' => 1, 'build' => 'grooved']] + LayoutDocument::member($this->ids->next(), 'door', [$tier]);
+        }
+
+        return $layout;
+    }
+
     /** @return array<string, mixed> a worktop on two boxes with room for knees between them, or on drawers beside it, and nothing above */
     private function desk(bool $hasDrawers = false): array
     {
@@ -213,12 +285,12 @@ final readonly class StartingLayouts
      * @param  array<string, mixed>  $layout
      * @return array<string, mixed>
      */
-    private function closed(array $layout, int $leaves = 2): array
+    private function closed(array $layout, int $leaves = 2, string $build = 'slab'): array
     {
         foreach ($layout['runs'] as $run) {
             foreach (array_merge(...array_column($run['bays'], 'tiers')) as $tier) {
                 if (in_array($tier['holds']['kind'], ['shelves', 'hanging-rail'], true)) {
-                    $layout['fronts'][] = ['with' => ['leaves' => $leaves]] + LayoutDocument::member($this->ids->next(), 'door', [$tier['id']]);
+                    $layout['fronts'][] = ['with' => ['leaves' => $leaves] + ($build === 'slab' ? [] : ['build' => $build])] + LayoutDocument::member($this->ids->next(), 'door', [$tier['id']]);
                 }
             }
         }

@@ -49,7 +49,7 @@ use Incastro\Units\SizeUse;
  * One leaf or two inside the face frame or over it, on concealed hinges, cut to the rake where its opening is. A leaf is as large
  * as its opening less the reveal all round, or with its lap all round; two share what is between them. It is one board, or framed.
  */
-#[About('door', 'Door', 'Closes the opening with one leaf or two.', 'Doors')]
+#[About('door', 'Door', 'Closes the opening with one leaf or two.', 'Doors', isCommon: true)]
 final readonly class Door implements FrontUnit
 {
     /** How many hinges by the height of a leaf, mm, and by its weight, kg, where it is up to 600 wide. */

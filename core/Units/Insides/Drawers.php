@@ -49,7 +49,7 @@ use Incastro\Units\SizeUse;
  * Drawers on slides or strips, with fronts inside their edges or over them: what goes in and out passes between the stiles, or the
  * boards of a banded box, so boxes are as wide as these and what they run on leave, all of one length, and each front is lower than the one under it by the grade.
  */
-#[About('drawers', 'Drawers', 'Boxes that pull out on slides, each with its front.', 'Storage')]
+#[About('drawers', 'Drawers', 'Boxes that pull out on slides, each with its front.', 'Storage', isCommon: true)]
 final readonly class Drawers implements InsideUnit
 {
     /** A box lower than this holds nothing, one higher than that racks; mm. */

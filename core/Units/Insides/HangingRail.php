@@ -29,7 +29,7 @@ use Incastro\Units\InsideUnit;
 use Incastro\Units\Sites\OpeningSite;
 
 /** A rail from side to side for clothes on hangers, or two over each other: cut from a length, in sockets. */
-#[About('hanging-rail', 'Hanging rail', 'A rail for clothes, or two over each other.', 'Storage')]
+#[About('hanging-rail', 'Hanging rail', 'A rail for clothes, or two over each other.', 'Storage', isCommon: true)]
 final readonly class HangingRail implements InsideUnit
 {
     /** A longer one has a support in its middle, mm. */

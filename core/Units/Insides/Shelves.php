@@ -36,7 +36,7 @@ use Incastro\Units\ShelfSupport;
 use Incastro\Units\Sites\OpeningSite;
 
 /** Fixed and adjustable shelves at equal clear spacing (handbook, "Units and their sums"): those that move on pins, on cleats or on bars; plain or slatted. */
-#[About('shelves', 'Shelves', 'Boards at heights, in a box that is carried in whole.', 'Storage')]
+#[About('shelves', 'Shelves', 'Boards at heights, in a box that is carried in whole.', 'Storage', isCommon: true)]
 final readonly class Shelves implements InsideUnit, Halves
 {
     private const LOWEST_OPENING = 100;

@@ -151,9 +151,9 @@ final readonly class PullOutBody
     }
 
     /** @param list<Finished> $works */
-    private function moving(string $role, string $name, Working $length, Working $width, array $works = [], Purpose $purpose = Purpose::Carcass): Piece
+    private function moving(string $role, string $name, Working $length, Working $width, array $works = [], Purpose $purpose = Purpose::Carcass, Grain $grain = Grain::Length): Piece
     {
-        return $this->site->make->moving("pull-out-$role", $name, $length, $width, $purpose, Grain::Length, $works, [], $this->site->mark("pull-out-$role"));
+        return $this->site->make->moving("pull-out-$role", $name, $length, $width, $purpose, $grain, $works, [], $this->site->mark("pull-out-$role"));
     }
 
     /** Where what stands at a side begins, so thick; from its left, mm. */
@@ -168,15 +168,17 @@ final readonly class PullOutBody
         $from = $this->at($side, $this->thick);
         [$outer, $inner] = [$this->high($from), $this->high($from + $this->thick)];
         $letter = $side === Hand::Left ? 'L' : 'R';
+        // A side that is higher than long stands as its ends do: sheets are no wider.
+        $grain = max($outer, $inner) > $this->inside->result->toDouble() ? Grain::Width : Grain::Length;
         if ($this->rise === 0.0) {
-            $piece = $this->moving("side-$letter", 'Pull-out side', $this->inside, $this->low, [new Finished('upper, long', Finish::Banded)]);
+            $piece = $this->moving("side-$letter", 'Pull-out side', $this->inside, $this->low, [new Finished('upper, long', Finish::Banded)], Purpose::Carcass, $grain);
         } else {
             $height = Working::start('height of its lower face', Length::ofDouble(min($outer, $inner)))->plus('to the long point of the bevel', Length::ofDouble(abs($inner - $outer)));
             $high = max($outer, $inner);
             $long = $this->inside->result->toDouble();
             $angle = atan(abs($this->rise));
             $bevel = new Bevel([new Point(0.0, $high), new Point($long, $high)], tan($angle), $outer > $inner);
-            $piece = $this->site->make->shaped("pull-out-side-$letter", 'Pull-out side', $this->inside, $height, Purpose::Carcass, Outline::rectangle(0.0, 0.0, $long, $high), [new Bevelled('upper, long', $angle, bevels: [$bevel])], [], $this->site->mark("pull-out-side-$letter"));
+            $piece = $this->site->make->shaped("pull-out-side-$letter", 'Pull-out side', $this->inside, $height, Purpose::Carcass, Outline::rectangle(0.0, 0.0, $long, $high), [new Bevelled('upper, long', $angle, bevels: [$bevel])], [], $this->site->mark("pull-out-side-$letter"), $grain);
         }
 
         return $this->site->placed($piece, $x + $from, $y + $this->thick, $z, Way::Out, Way::Up, Way::Right, Part::Loose);

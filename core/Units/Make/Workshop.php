@@ -58,9 +58,9 @@ final readonly class Workshop
      * @param  list<Work>  $works
      * @param  list<string>  $joints
      */
-    public function shaped(string $role, string $name, Working $length, Working $width, Purpose $purpose, Outline $outline, array $works, array $joints, string $mark): Piece
+    public function shaped(string $role, string $name, Working $length, Working $width, Purpose $purpose, Outline $outline, array $works, array $joints, string $mark, Grain $grain = Grain::Length): Piece
     {
-        return $this->piece($role, $name, $length, $width, $purpose, Grain::Length, $outline, $works, $joints, $mark);
+        return $this->piece($role, $name, $length, $width, $purpose, $grain, $outline, $works, $joints, $mark);
     }
 
     /**

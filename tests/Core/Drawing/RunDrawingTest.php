@@ -6,6 +6,7 @@ namespace Tests\Core\Drawing;
 
 use Incastro\Drawing\Dimension;
 use Incastro\Drawing\Drawing;
+use Incastro\Drawing\DrawnPoint;
 use Incastro\Drawing\FurniturePlan;
 use Incastro\Drawing\Label;
 use Incastro\Drawing\Outline;
@@ -49,6 +50,25 @@ final class RunDrawingTest extends TestCase
         self::assertNotNull($room);
 
         return (new RunDrawing(self::fitted($plan), $plan->assemblies[0], $room->with($plan->space->things), LengthFormat::millimetres()))->elevation();
+    }
+
+    public function test_fronts_show_how_they_open(): void
+    {
+        $points = fn (array $with, string $kind = 'door', string $list = 'fronts'): array => array_map(
+            fn (Shape $shape) => array_map(fn (DrawnPoint $point) => [round($point->x), round($point->y)], $shape instanceof Outline ? $shape->points() : []),
+            self::elevation(($list === 'fronts'
+                ? TestLayout::of([TestLayout::bay('a')])->with(['fronts' => [['with' => $with] + Doc::member('f', $kind, ['a-1'])]])
+                : TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['holds' => Doc::holds($kind, $with)])])]))->plan())->layers['signs'],
+        );
+        // A wedge with its point at the hinges, half way up; two leaves have theirs outside.
+        [[$foot, $hinge, $head]] = $points(['hand' => 'left', 'build' => 'grooved']);
+        self::assertLessThan($foot[0], $hinge[0]);
+        self::assertEqualsWithDelta(($foot[1] + $head[1]) / 2, $hinge[1], 1.0);
+        [$left, $right] = $points(['leaves' => 2, 'build' => 'grooved']);
+        self::assertLessThan($left[0][0], $left[1][0]);
+        self::assertGreaterThan($right[0][0], $right[1][0]);
+        // A bar on each drawer.
+        self::assertSame([2, 2, 2, 2], array_map(count(...), $points(['count' => 4], 'drawers', 'tiers')));
     }
 
     public function test_every_cell_can_be_pressed_where_it_is(): void

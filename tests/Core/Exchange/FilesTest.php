@@ -128,7 +128,7 @@ final class FilesTest extends TestCase
     public function test_a_job_of_the_fourth_format_says_what_stands_where_as_units_and_keeps_its_pieces(): void
     {
         ['job' => $document] = JobFile::read('old.json', (string) file_get_contents(__DIR__.'/../../examples/job-format-4.json'));
-        ['job' => $now] = JobFile::read('new.json', (string) file_get_contents(__DIR__.'/../../../database/demo/oar-store.json'));
+        ['job' => $now] = JobFile::read('new.json', (string) file_get_contents(__DIR__.'/../../examples/job-format-4-as-5.json'));
         self::assertEquals($now, $document);
         $tiers = array_merge(...array_column($document['spaces'][0]['layout']['runs'][0]['bays'], 'tiers'));
         self::assertSame(['kind', 'v', 'with'], array_keys($tiers[0]['holds']));
@@ -183,7 +183,7 @@ final class FilesTest extends TestCase
     {
         return [
             'a text for a number' => ['job.spaces.0.layout.runs.0.bays.0.tiers.0.joined', 'two', '$.job.spaces[0].layout.runs[0].bays[0].tiers[0].joined: This is string; it must be boolean.'],
-            'a unit of no kind' => ['job.spaces.0.layout.runs.0.bays.0.tiers.0.holds.kind', 'fridge', '$.job.spaces[0].layout.runs[0].bays[0].tiers[0].holds.kind: “fridge” is not something that stands there. There are: apron, '],
+            'a unit of no kind' => ['job.spaces.0.layout.runs.0.bays.0.tiers.0.holds.kind', 'fridge', '$.job.spaces[0].layout.runs[0].bays[0].tiers[0].holds.kind: “fridge” is not something that stands there. There are: drawers, hanging-rail, shelves, apron, '],
             'a parameter that it has not' => ['job.spaces.0.layout.runs.0.bays.0.tiers.0.holds.with', ['doors' => 2], '$.job.spaces[0].layout.runs[0].bays[0].tiers[0].holds.with.doors: Shelves has no “doors”. It has: fixed, adjustable'],
             'a parameter out of its bounds' => ['job.spaces.0.layout.runs.0.bays.0.tiers.0.holds.with', ['fixed' => 21], '$.job.spaces[0].layout.runs[0].bays[0].tiers[0].holds.with.fixed: “21” is not a whole number from 0 to 20.'],
             'half a layout' => ['job.spaces.0.layout', ['members' => []], '$.job.spaces[0].layout: runs, closings, openings is missing.'],

@@ -180,7 +180,7 @@ final class LayoutChoicesTest extends TestCase
             'a share too large' => ['layout.bays.a.size', ['share' => 25], 'A share is a whole number from 1 to 24'],
             'a width that cannot be read' => ['layout.bays.a.size', 'wide', 'wide'],
             'a width beyond all rooms' => ['layout.bays.a.size', '7000', 'between 10 mm and 6000 mm'],
-            'a unit of no kind' => ['layout.tiers.b-1.holds', 'fridge', 'is not something that stands there. There are: apron, '],
+            'a unit of no kind' => ['layout.tiers.b-1.holds', 'fridge', 'is not something that stands there. There are: drawers, hanging-rail, shelves, apron, '],
             'an edge of nothing' => ['layout.closings.middle:a', 'scribe', 'not one that can be closed'],
             'a closing of no kind' => ['layout.closings.left:a-1', 'glue', 'is not one of'],
             'another field' => ['layout.tiers.b-1.colour', 'red', 'is not a field of a layout'],
