@@ -62,6 +62,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::get('/spaces/{space}/starting-layouts', [FitController::class, 'startingLayouts']);
         Route::get('/spaces/{space}/pieces/{key}', [PieceController::class, 'show']);
         Route::get('/spaces/{space}/pieces/{key}/file', [PieceController::class, 'file']);
+        Route::get('/spaces/{space}/pieces/{key}/drilling', [PieceController::class, 'drilling']);
         Route::get('/spaces/{space}/template', [FitController::class, 'template']);
         Route::post('/spaces/{space}/facts', [EditController::class, 'facts']);
         Route::get('/spaces/{space}/measuring-sheet', [SurveyController::class, 'sheet']);

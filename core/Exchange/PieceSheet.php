@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Incastro\Exchange;
 
 use Incastro\Drawing\Drawing;
+use Incastro\Drawing\DrillingStrips;
 use Incastro\Drawing\DxfWriter;
+use Incastro\Drawing\Paper;
 use Incastro\Drawing\PdfWriter;
 use Incastro\Drawing\PieceDrawing;
 use Incastro\Drawing\SvgWriter;
+use Incastro\Drawing\TiledPdf;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unit;
 use Incastro\Pieces\Piece;
@@ -39,6 +42,21 @@ final readonly class PieceSheet
             $pdf->paragraph('·  '.$line, 9.0);
         }
         $pdf->drawing($this->drawing());
+
+        return $pdf->output();
+    }
+
+    /** Strips at full size to drill through, over as many pages as they need; null where there are too few holes for one. */
+    public function drilling(Paper $paper): ?string
+    {
+        $strips = (new DrillingStrips($this->piece, $this->format))->drawings();
+        if ($strips === []) {
+            return null;
+        }
+        $pdf = new TiledPdf('Drilling '.$this->name(), $paper, $this->format->unit === Unit::Inch);
+        foreach ($strips as $strip) {
+            $pdf->add($strip);
+        }
 
         return $pdf->output();
     }

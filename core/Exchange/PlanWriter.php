@@ -9,6 +9,7 @@ use Incastro\Check\Verdict;
 use Incastro\Cut\PlannedSheet;
 use Incastro\Cut\Unplaced;
 use Incastro\Drawing\BoardDrawing;
+use Incastro\Drawing\DrillingStrips;
 use Incastro\Drawing\PieceDrawing;
 use Incastro\Drawing\PlanDrawing;
 use Incastro\Drawing\ReadingText;
@@ -291,7 +292,7 @@ final readonly class PlanWriter
             'grain' => $piece->grain->value, 'likeness' => $piece->likeness()->key(),
             'edges' => $piece->told($this->plan->job->format),
             'saw' => array_map(fn (SawSetting $setting) => ['edge' => $setting->edge(), 'cut' => $setting->cut()->value, 'degrees' => round($setting->degrees(), 2)], $piece->sawSettings()),
-            'joints' => $piece->joints, 'marked' => $piece->markings($this->plan->job->format), 'shaped' => $piece->isShaped(),
+            'joints' => $piece->joints, 'marked' => $piece->markings($this->plan->job->format), 'shaped' => $piece->isShaped(), 'drilled' => (new DrillingStrips($piece, $this->plan->job->format))->isAny(),
             'outline' => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $piece->outline->outer->points),
             'holes' => array_map(fn (Polygon $hole) => array_map(fn (Point $point) => [round($point->x, 3), round($point->y, 3)], $hole->points), $piece->outline->holes),
         ];

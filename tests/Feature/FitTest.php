@@ -199,7 +199,7 @@ final class FitTest extends AlcoveTestCase
     {
         $space = $this->space($this->job)->id;
         $this->actingAs($this->person('two@example.org'));
-        foreach (['view?view=plan', 'scribe-line?edge=left:box', 'starting-layouts', 'template?format=svg', 'pieces/box:bottom', 'pieces/box:bottom/file?format=svg'] as $path) {
+        foreach (['view?view=plan', 'scribe-line?edge=left:box', 'starting-layouts', 'template?format=svg', 'pieces/box:bottom', 'pieces/box:bottom/file?format=svg', 'pieces/box:bottom/drilling'] as $path) {
             $this->getJson("/api/spaces/$space/$path")->assertStatus(404);
         }
     }

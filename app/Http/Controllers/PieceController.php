@@ -11,6 +11,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
 use Incastro\Drawing\FileKind;
+use Incastro\Drawing\Paper;
 use Incastro\Drawing\ScreenWriter;
 use Incastro\Exchange\PieceSheet;
 use Incastro\Pieces\Piece;
@@ -33,6 +34,15 @@ final class PieceController extends Controller
             FileKind::Svg => $sheet->svg(),
             FileKind::Dxf => $sheet->dxf(),
         });
+    }
+
+    /** Strips at full size to drill through. */
+    public function drilling(Request $request, Space $space, string $key, JobAnswer $answer): Response
+    {
+        $paper = $request->validate(['paper' => ['sometimes', Rule::enum(Paper::class)]])['paper'] ?? Paper::A4->value;
+        $sheet = $this->sheet($space, $key, $answer);
+
+        return $this->drawn(FileKind::Pdf, 'drilling '.$sheet->name(), $sheet->drilling(Paper::from($paper)) ?? abort(404, 'This piece has too few holes for a template: mark them by their places.'));
     }
 
     private function sheet(Space $space, string $key, JobAnswer $answer): PieceSheet

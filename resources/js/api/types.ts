@@ -324,6 +324,8 @@ export interface Piece {
   /** What its joints leave on it, in words. */
   marked: string[]
   shaped: boolean
+  /** There are holes enough for a paper template. */
+  drilled: boolean
   drawing: Drawing
 }
 

@@ -47,6 +47,7 @@ const template = (format: string) =>
       <a :href="`${url}/file?format=svg`" download>SVG</a>
       <a :href="`${url}/file?format=dxf`" download>DXF in mm</a>
       <a v-if="piece.shaped" :href="template('pdf')" download>Full-size template, PDF</a>
+      <a v-if="piece.drilled" :href="`${url}/drilling`" download>Drilling template at full size, PDF</a>
     </p>
   </Dialog>
 </template>
