@@ -20,6 +20,9 @@ use Incastro\Units\Sites\OpeningSite;
 /** What a leaf sweeps that turns about a level line at its upper or its lower edge, from upright to level. */
 final readonly class FlapSwing
 {
+    /** A leaf that is lifted up stands so far over its hinge line, mm. */
+    private const OVER = 1.5;
+
     /** It goes round by steps of 15°. */
     private const STEPS = 6;
 
@@ -71,8 +74,8 @@ final readonly class FlapSwing
             $corners = [new Point($pivot->y, $pivot->z), $at($i - 1), $at($i)];
             $swept[] = new Solid([Convex::plate($sign > 0.0 ? array_reverse($corners) : $corners, $wide, new Pose(new Vector($pivot->x, 0.0, 0.0), Way::Out->vector(), Way::Up->vector(), Way::Right->vector()))]);
         }
-        // Open it lies level, its thickness beyond the hinge line.
-        $beyond = $sign > 0.0 ? [$pivot->z - $thick, $pivot->z] : [$pivot->z, $pivot->z + $thick];
+        // Open it lies level with its thickness under the hinge line: of what drops down it lay before it; concealed hinges bring one that lifts up to just over it.
+        $beyond = [$pivot->z - $thick, $pivot->z + ($sign > 0.0 ? 0.0 : self::OVER)];
         $swept[] = Solid::block(new Block($pivot->x, $pivot->x + $wide, $pivot->y, $pivot->y + $high, ...$beyond));
         $above = Polygon::rectangle($pivot->x, $pivot->y, $wide, $reach)->points;
 

@@ -128,7 +128,7 @@ final class FilesTest extends TestCase
     public function test_a_job_of_the_fourth_format_says_what_stands_where_as_units_and_keeps_its_pieces(): void
     {
         ['job' => $document] = JobFile::read('old.json', (string) file_get_contents(__DIR__.'/../../examples/job-format-4.json'));
-        ['job' => $now] = JobFile::read('new.json', (string) file_get_contents(__DIR__.'/../../examples/job-format-4-as-5.json'));
+        ['job' => $now] = JobFile::read('new.json', (string) file_get_contents(__DIR__.'/../../examples/oar-store-with-shelves.json'));
         self::assertEquals($now, $document);
         $tiers = array_merge(...array_column($document['spaces'][0]['layout']['runs'][0]['bays'], 'tiers'));
         self::assertSame(['kind', 'v', 'with'], array_keys($tiers[0]['holds']));

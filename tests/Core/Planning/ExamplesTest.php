@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Planning;
+
+use Incastro\Exchange\JobFile;
+use Incastro\Pieces\Piece;
+use Incastro\Planning\JobReader;
+use Incastro\Planning\Planner;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * One job file for each family of storage, in crooked spaces of the Ferryman's Cottage and of its neighbours: each is planned without
+ * a clash, into as many pieces of as much area as were counted by hand. Sizes are mm; boards are 18, backs 6, frames 18.
+ */
+final class ExamplesTest extends TestCase
+{
+    private const FOLDER = __DIR__.'/../../../examples';
+
+    /**
+     * What every cupboard of one bay in the alcove has: it is 883 wide, 396 deep, and boards are 396 − 6 − 18 = 372; bottom and top
+     * 883 − 2 · 18 = 847; a back 2 less than the box; two nailers; stiles 38 wide and more by what is scribed, two rails between them,
+     * the upper one higher by its scribe; a plinth of two rails and three bearers, 396 − 65 − 36 = 295 long, and a toe board.
+     *
+     * @return list<array{int, float, float}> so many, long and wide
+     */
+    private static function cupboard(float $high, float $upperRail): array
+    {
+        return [
+            [2, $high, 372.0], [2, 847.0, 372.0], [1, $high - 2.0, 881.0], [2, 847.0, 90.0],
+            [1, 2341.0, 58.0], [1, 2340.0, 59.0], [1, 807.0, 45.0], [1, 807.0, $upperRail],
+            [2, 883.0, 70.0], [3, 295.0, 70.0], [1, 883.0, 83.0],
+        ];
+    }
+
+    /** @return array<string, array{string, list<array{int, float, float}>}> */
+    public static function examples(): array
+    {
+        return [
+            // 3 · 9 cubbies: 2 uprights of 2312 − 36 − 1 = 2275, 8 levels of 847 − 1 = 846.
+            'cubbies' => ['cubbies', [...self::cupboard(2312.0, 73.0), [2, 2275.0, 372.0], [8, 846.0, 372.0]]],
+            // Six shelves that end 6 behind leaves as thick as the frame: 372 − 6 = 366 deep. ⌈(366 + 20)/65⌉ = 6 slats of 847 − 2 = 845
+            // each, on two cleats as long as they are deep. Two leaves (807 − 2 · 2.5 − 2.5)/2 = 399.7, down to 399.5: stiles of
+            // 2222 − 5 = 2217, rails 399.5 − 114 + 20 = 305.5, four a leaf, and three panels 305.5 − 3 = 302.5 by (2217 − 4 · 57)/3 + 17 = 680.
+            'slatted shelves' => ['slatted-shelves', [...self::cupboard(2312.0, 73.0), [36, 845.0, 45.0], [12, 366.0, 30.0], [4, 2217.0, 57.0], [8, 305.5, 57.0], [6, 680.0, 302.5]]],
+            // Two bins (807 − 3 · 3)/2 = 399, 372 − 20 = 352 deep: fronts 399 − 24 = 375, bottoms 375 + 10 by 352 − 14; runners 352 − 3, 27 high. An apron and
+            // two boards of 847 between the three tiers, with a rail of the frame before each; two shelves 847 − 3.
+            'bins' => ['bins', [...self::cupboard(2311.0, 74.0), [4, 352.0, 300.0], [4, 375.0, 300.0], [2, 385.0, 338.0], [4, 349.0, 27.0], [2, 847.0, 372.0], [1, 847.0, 300.0], [2, 844.0, 372.0], [2, 807.0, 45.0]]],
+        ];
+    }
+
+    /** @param list<array{int, float, float}> $counted */
+    #[DataProvider('examples')]
+    public function test_it_is_planned_into_the_pieces_that_were_counted_by_hand(string $file, array $counted): void
+    {
+        $pieces = self::pieces($file);
+        self::assertSame(array_sum(array_column($counted, 0)), count($pieces));
+        $area = array_sum(array_map(fn (array $one) => $one[0] * $one[1] * $one[2], $counted));
+        self::assertEqualsWithDelta($area, array_sum(array_map(fn (Piece $piece) => $piece->length->result->toDouble() * $piece->width->result->toDouble(), $pieces)), 1.0);
+    }
+
+    /** @return array<string, array{string}> */
+    public static function files(): array
+    {
+        $files = array_map(fn (string $path) => basename($path, '.json'), glob(self::FOLDER.'/*.json') ?: []);
+
+        return array_combine($files, array_map(fn (string $file) => [$file], $files));
+    }
+
+    #[DataProvider('files')]
+    public function test_it_fits(string $file): void
+    {
+        $plan = (new Planner())->plan(JobReader::read(JobFile::read("$file.json", (string) file_get_contents(self::FOLDER."/$file.json"))['job']));
+        foreach ($plan->spaces as $space) {
+            self::assertStringStartsWith('Fits.', $space->verdict->sentence, $file);
+        }
+    }
+
+    public function test_what_moves_is_counted_by_what_it_holds(): void
+    {
+        // Two columns of five drawers on one box: 5 pieces each and a front, and a packer at either side; in the right column two dividers each.
+        $drawers = array_filter(self::pieces('drawers'), fn (Piece $piece) => str_contains($piece->key, 'drawer-'));
+        self::assertCount(10 * (5 + 1 + 2) + 5 * 2, $drawers);
+        // Two bodies: a bin of 2 ends, 2 sides, a bottom and a front on one pair of slides; and one with its high side open: 2 ends, a side, a sill, a
+        // stretcher, a bottom, 2 shelves with a guard rail each and a front, on two pairs.
+        $pullOuts = array_filter(self::pieces('pull-outs'), fn (Piece $piece) => str_contains($piece->key, ':pull-out-') && ! str_contains($piece->key, 'packer'));
+        self::assertCount(6 + 11, $pullOuts);
+        // Sliding leaves, a flap that drops down, one that lifts up, and two doors.
+        self::assertCount(2 + 1 + 1 + 2, array_filter(self::pieces('fronts'), fn (Piece $piece) => in_array($piece->name, ['Sliding leaf', 'Flap', 'Door'], true)));
+    }
+
+    /** @return list<Piece> */
+    private static function pieces(string $file): array
+    {
+        return (new Planner())->plan(JobReader::read(JobFile::read("$file.json", (string) file_get_contents(self::FOLDER."/$file.json"))['job']))->pieces();
+    }
+}
