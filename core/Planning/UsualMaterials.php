@@ -156,6 +156,7 @@ final readonly class UsualMaterials
             ArticleKind::FlapStay => [1, 7.2, 0.0],
             ArticleKind::Magnet => [1, 1.9, 0.0],
             ArticleKind::FlushCup => [1, 3.4, 0.0],
+            ArticleKind::Castor => [1, 6.8, 0.0],
             ArticleKind::Grommet => [1, 3.6, 0.0],
             ArticleKind::Pane => [1, 38.0, 0.0],
             ArticleKind::Bead => [1, 4.5, 0.0],

@@ -8,6 +8,7 @@ namespace Incastro\Rules;
 enum Code: string
 {
     case Anchor = 'anchor';
+    case ApplianceTight = 'appliance-tight';
     case AssembledApart = 'assembled-apart';
     case AssembledOutside = 'assembled-outside';
     case AssembledOverlap = 'assembled-overlap';
@@ -18,6 +19,8 @@ enum Code: string
     case BlindCorner = 'blind-corner';
     case BoardAcross = 'board-across';
     case Buried = 'buried';
+    case CartJams = 'cart-jams';
+    case CartTips = 'cart-tips';
     case Caution = 'caution';
     case Clearance = 'clearance';
     case ClothesTouch = 'clothes-touch-front';
@@ -43,6 +46,7 @@ enum Code: string
     case GoingInWayIn = 'going-in-way-in';
     case GrooveWeakens = 'groove-weakens';
     case GridBeforeFrame = 'grid-before-frame';
+    case HeatClosedIn = 'heat-closed-in';
     case Heavy = 'heavy';
     case HeightInFrontMissing = 'height-in-front-missing';
     case HoleAtEdge = 'hole-at-edge';

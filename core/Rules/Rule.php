@@ -71,6 +71,7 @@ enum Rule: string
     case RakePlay = 'rake_play';
     case CleatWidth = 'cleat_width';
     case PullProjection = 'pull_projection';
+    case CartSide = 'cart_side';
     case Kerf = 'kerf';
     case Trim = 'trim';
     case BoardEnd = 'board_end';
@@ -137,6 +138,7 @@ enum Rule: string
             self::RakePlay => [10, 24, 'Air over a pull-out under a slope', 'Measured plumb: it passes its opening with this much to spare, as slides sag.', 4, 40],
             self::CleatWidth => [30, 80, 'Width of cleats under shelves and floors', 'Screws through them hold a load without splitting them.', 20, 60],
             self::PullProjection => [35, 88, 'How far a pull stands out', 'A door or a drawer beside it must pass it.', 0, 80],
+            self::CartSide => [6, 16, 'Cart at each side of its gap', 'It rolls out straight, and castors wander.', 3, 25],
             self::Kerf => [3.2, 8, 'Saw kerf', 'What the blade turns into dust with each cut.', 0, 8],
             self::Trim => [6, 16, 'Trimmed off each sheet edge', 'Factory edges are neither straight, square nor clean.', 0, 30],
             self::BoardEnd => [10, 24, 'Cut off each end of a board', 'Ends are split, painted and seldom square.', 0, 100],
@@ -157,7 +159,7 @@ enum Rule: string
             self::ShelfPlay, self::ShelfAllowance, self::LeastDepth, self::PinRow, self::PinPitch, self::PinDiameter, self::PinDepth, self::HangerDepth, self::CleatWidth => RuleGroup::Shelves,
             self::PlinthHeight, self::PlinthSetback, self::BearerSpacing, self::WorktopOverhang => RuleGroup::Plinths,
             self::DoorReveal, self::PairGap, self::OverlayEdge, self::OverlayGap, self::BehindFront, self::HingeEnd, self::DoorStile, self::DoorGroove, self::PanelPlay, self::PullProjection => RuleGroup::Doors,
-            self::SlideThickness, self::SlidePlay, self::SlideEnd, self::SlideFront, self::DrawerAir, self::DrawerBottomUp, self::RakePlay => RuleGroup::Drawers,
+            self::SlideThickness, self::SlidePlay, self::SlideEnd, self::SlideFront, self::DrawerAir, self::DrawerBottomUp, self::RakePlay, self::CartSide => RuleGroup::Drawers,
             self::PipeCold, self::PipeHot, self::OpeningPlay, self::Reach => RuleGroup::Pipes,
             self::KneeWidth, self::KneeHeight, self::KneeDepth => RuleGroup::People,
             self::Kerf, self::Trim, self::BoardEnd => RuleGroup::Saw,

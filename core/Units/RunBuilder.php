@@ -35,8 +35,10 @@ final readonly class RunBuilder
         array_push($assemblies, ...array_map(fn (FittedMember $member) => $this->member($run, $member), $run->members));
         foreach ($run->cells as $cell) {
             $holds = $cell->tier->holds;
-            if ($holds instanceof CellUnit && $cell->tier->isBuilt() && ! $cell->isTooSmall($this->terms)) {
-                $assemblies[] = $holds->build(new CellSite($run, $cell, $this->terms, $marks->of(Blueprint::of($holds::class)->about->mark ?? 'U', $cell->tier->id)));
+            $mark = Blueprint::of($holds::class)->about->mark;
+            // Of what is left free only that has anything to say which bears a mark: a machine stands in its place.
+            if ($holds instanceof CellUnit && ($cell->tier->isBuilt() || $mark !== null) && ! $cell->isTooSmall($this->terms)) {
+                $assemblies[] = $holds->build(new CellSite($run, $cell, $this->terms, $marks->of($mark ?? 'U', $cell->tier->id)));
             }
         }
 

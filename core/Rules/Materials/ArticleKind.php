@@ -33,6 +33,7 @@ enum ArticleKind: string
     case FlapStay = 'flap-stay';
     case Magnet = 'magnet';
     case FlushCup = 'flush-cup';
+    case Castor = 'castor';
     case Grommet = 'grommet';
     case Pane = 'pane';
     case Bead = 'bead';
@@ -63,6 +64,7 @@ enum ArticleKind: string
             self::FlapStay => 'Flap stay',
             self::Magnet => 'Magnet catch',
             self::FlushCup => 'Flush cup pull',
+            self::Castor => 'Castor',
             self::Grommet => 'Cable grommet',
             self::Pane => 'Toughened pane',
             self::Bead => 'Glazing bead',

@@ -20,6 +20,24 @@ final readonly class CellSite
         $this->make = new Workshop($cell->tier->id, $mark, $terms->materials, $terms->format);
     }
 
+    /** Where what stands in it stands: on the floor where nothing carries its bay, else at its foot; over the datum, mm. */
+    public function floor(): float
+    {
+        $cell = $this->cell;
+        foreach ($this->run->cells as $other) {
+            if ($other->bayId === $cell->bayId && $other->z < $cell->z - 1e-6) {
+                return $cell->z;
+            }
+        }
+        foreach ($this->run->under() as $under) {
+            if ($under->u < $cell->end() - 1.0 && $under->end() > $cell->u + 1.0) {
+                return $cell->z;
+            }
+        }
+
+        return 0.0;
+    }
+
     /** The owner of what is built here. */
     public function owner(): string
     {

@@ -67,12 +67,12 @@ final class EveryUnitTest extends TestCase
     }
 
     /**
-     * A layout with the unit in the middle of what usually stands around it.
+     * A layout with the unit in the middle of what usually stands around it; or on the floor beside a box, for what rolls or is heavy.
      *
      * @param  array<string, mixed>  $with
      * @return array<string, mixed>
      */
-    private static function layout(string $kind, array $with): array
+    private static function layout(string $kind, array $with, bool $isOnFloor = false): array
     {
         $holds = Doc::holds($kind, $with);
         $isFront = Kinds::standard()->family($kind) === Family::Front;
@@ -101,6 +101,11 @@ final class EveryUnitTest extends TestCase
             $options = array_map(fn (string $cell) => array_replace(Doc::member("option-$cell", $kind, [$cell]), ['with' => $with]), ['a-1', 'b-1']);
 
             return ['runs' => [Doc::run('r', 0, [Doc::bay('a', [$box('a-1')]), Doc::bay('b', [$box('b-1')])])], 'members' => [Recipe::plinth('p', ['a', 'b'])], 'options' => $options] + Doc::none();
+        }
+        if ($isOnFloor) {
+            $bays[1]['tiers'][1]['holds'] = Recipe::gap();
+
+            return ['runs' => [Doc::run('r', 0, $bays)], 'members' => [Recipe::plinth('p', ['b'])]] + Doc::none();
         }
         $members = $isMember ? [array_replace(Doc::member('m', $kind, $cells), ['with' => $with])] : [Recipe::plinth('p', ['a', 'b'])];
 
@@ -137,10 +142,12 @@ final class EveryUnitTest extends TestCase
         foreach ($rooms as $i => [$space, $measure, $schools]) {
             $room = new TestKind($space, 31 + $i, $measure, ['schools' => $schools]);
             foreach (self::settings($blueprint) as $with) {
-                $plan = $room->plan(self::layout($kind, $with));
-                $name = sprintf('%s %s in %s', $kind, json_encode($with), $space->value);
-                self::assertSame([], self::faults($plan), $name);
-                $fitting += $plan->verdict->state === 'fits' ? 1 : 0;
+                foreach (Kinds::standard()->family($kind) === Family::Cell ? [false, true] : [false] as $isOnFloor) {
+                    $plan = $room->plan(self::layout($kind, $with, $isOnFloor));
+                    $name = sprintf('%s %s in %s%s', $kind, json_encode($with), $space->value, $isOnFloor ? ', on the floor' : '');
+                    self::assertSame([], self::faults($plan), $name);
+                    $fitting += $plan->verdict->state === 'fits' ? 1 : 0;
+                }
             }
         }
         // It is not made free by being refused everywhere.
