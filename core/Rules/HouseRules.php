@@ -57,4 +57,10 @@ final readonly class HouseRules
     {
         return $this->get($rule)->toDouble();
     }
+
+    /** A size that common practice has as one round figure in mm and as another in inches. */
+    public function either(float $mm, float $inches): Length
+    {
+        return Length::ofDouble($this->unit->isMetric() ? $mm : 25.4 * $inches);
+    }
 }

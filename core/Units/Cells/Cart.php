@@ -98,7 +98,7 @@ final readonly class Cart implements CellUnit
         $cell = $site->cell;
         $t = $terms->materials->carcass->thickness;
         $thin = $terms->materials->for(Purpose::Drawer)->thickness;
-        $air = $terms->rules->unit === Unit::Inch ? Length::ofNanometres(9_525_000) : Length::ofMillimetres(10);
+        $air = $terms->rules->either(10, 3 / 8);
         $floor = $site->floor();
         $low = min($cell->left, $cell->right) + $cell->z - $floor;
         $upper = $this->height === null ? Working::start('height of its place', Length::ofDouble($low))->minus('air over it', $air) : Working::start('height as chosen', $this->height);
@@ -128,7 +128,7 @@ final readonly class Cart implements CellUnit
         $joints = [];
         $shelf = $width->minusTimes('guard rails', 2, $thin);
         $long = $inside->result->toDouble();
-        $rail = Working::start('height of a guard rail', $terms->rules->unit === Unit::Inch ? Length::ofNanometres(60_325_000) : Length::ofMillimetres(60));
+        $rail = Working::start('height of a guard rail', $terms->rules->either(60, 19 / 8));
         $feet = [0.0];
         for ($i = 1; $i <= $this->shelves; $i++) {
             $feet[] = $thick + $i * $clear->result->toDouble() + ($i - 1) * $thick;
@@ -188,7 +188,7 @@ final readonly class Cart implements CellUnit
         $own = array_sum(array_map(fn (Placed $one) => $one->piece->weight(), $placed));
         $each = ($own + $this->use->density() * $wide * $deep * $high / 1e9) / self::BEAR;
         $class = array_values(array_filter(self::CASTORS, fn (float $kg) => $kg >= $each))[0] ?? max(self::CASTORS);
-        $less = $site->terms->rules->unit === Unit::Inch ? Length::ofNanometres(9_525_000) : Length::ofMillimetres(10);
+        $less = $site->terms->rules->either(10, 3 / 8);
         $hinge = $lid->piece->width->result->minus($less)->roundedDown($site->terms->format->step);
 
         return [

@@ -260,12 +260,12 @@ final readonly class Door implements FrontUnit
         $front = $site->opening->front;
 
         return Finding::clash(Code::DoorHeavy, 'This leaf is too high or too heavy for five hinges. Divide the bay or the tier, make it two leaves, or make it of something lighter.', $site->opening->tierId)
-            ->withWaysOut([...($this->leaves === 1 && $front !== null ? [new WayOut('Make it two leaves', Edits::front($front->id)->setting(['leaves' => 2]))] : []), ...($front === null ? [] : [new WayOut('Take the door away', Edits::withoutFront($front->id))])]);
+            ->withWaysOut([...($this->leaves === 1 && $front !== null ? [new WayOut('Make it two leaves', Edits::front($front->id)->setting(['leaves' => 2]))] : []), ...$site->unclosed('Take the door away')]);
     }
 
     private function tooSmall(OpeningSite $site, float $wide, float $high, float $least): Finding
     {
         return Finding::clash(Code::TooSmall, sprintf('A leaf here would be %s wide and %s high; %s is the least that is made.', $site->terms->write(max(0.0, $wide)), $site->terms->write(max(0.0, $high)), $site->terms->write($least)), $site->opening->tierId)
-            ->withWaysOut($site->opening->front === null ? [] : [new WayOut('Take the door away', Edits::withoutFront($site->opening->front->id))]);
+            ->withWaysOut($site->unclosed('Take the door away'));
     }
 }

@@ -8,7 +8,6 @@ use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\FrontDemand;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
-use Incastro\Measure\Unit;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Finish;
@@ -79,7 +78,7 @@ final readonly class DropDown implements FrontUnit
         [$start, , $foot, $head] = $site->frame();
         $width = $site->edges()->over($site->between(), Mount::Overlay, $left, $right, 'left and right');
         $opening = $foot + $head < 1e-6 ? $site->height() : $site->height()->minus('what the frame stands inside the boards', Length::ofDouble($foot + $head));
-        $knuckle = $terms->rules->unit === Unit::Inch ? Length::ofNanometres(793_750) : Length::ofMillimetres(1);
+        $knuckle = $terms->rules->either(1, 1 / 32);
         $isFlush = $this->form === FlapForm::Flush;
         $height = $isFlush
             ? $opening->plus('lap over it', $above)->minus('knuckle of the hinge', $knuckle)
@@ -114,7 +113,7 @@ final readonly class DropDown implements FrontUnit
     /** @return list<Hardware> */
     private function hardware(OpeningSite $site, Piece $piece): array
     {
-        $less = $site->terms->rules->unit === Unit::Inch ? Length::ofNanometres(9_525_000) : Length::ofMillimetres(10);
+        $less = $site->terms->rules->either(10, 3 / 8);
         $hinge = $piece->width->result->minus($less)->roundedDown($site->terms->format->step);
 
         return [
@@ -127,7 +126,7 @@ final readonly class DropDown implements FrontUnit
     /** @return list<WayOut> */
     private function away(OpeningSite $site): array
     {
-        return $site->opening->front === null ? [] : [new WayOut('Take the flap away', Edits::withoutFront($site->opening->front->id))];
+        return $site->unclosed('Take the flap away');
     }
 
     private function notLevel(OpeningSite $site): Finding

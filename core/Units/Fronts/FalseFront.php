@@ -11,7 +11,6 @@ use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Rules\Code;
-use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\ArticleKind;
@@ -23,7 +22,6 @@ use Incastro\Rules\Rule;
 use Incastro\Rules\Schools\Edges;
 use Incastro\Rules\Schools\LeafBuild;
 use Incastro\Rules\Schools\Mount;
-use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
 use Incastro\Units\Fixing;
 use Incastro\Units\FrontUnit;
@@ -72,9 +70,7 @@ final readonly class FalseFront implements FrontUnit
         $low = min($maker->high($x), $maker->high($x + $width->result->toDouble()));
         $least = $this->build->isFramed() ? 2 * $site->terms->rule(Rule::DoorStile) + self::LEAST : self::LEAST;
         if ($width->result->toDouble() < $least || $low < $least) {
-            $front = $site->opening->front;
-
-            return new Assembly([], findings: [Finding::clash(Code::TooSmall, sprintf('There is no room for a front here; %s is the least that is made.', $site->terms->write($least)), $site->opening->tierId)->withWaysOut($front === null ? [] : [new WayOut('Take the front away', Edits::withoutFront($front->id))])]);
+            return new Assembly([], findings: [Finding::clash(Code::TooSmall, sprintf('There is no room for a front here; %s is the least that is made.', $site->terms->write($least)), $site->opening->tierId)->withWaysOut($site->unclosed('Take the front away'))]);
         }
         $made = $maker->made('false-front', 'False front', $width, $x, [$this->fix === Fixing::Magnets ? 'held by magnets' : 'screwed from behind']);
 

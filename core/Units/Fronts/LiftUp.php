@@ -98,7 +98,7 @@ final readonly class LiftUp implements FrontUnit
     /** @return list<WayOut> */
     private function away(OpeningSite $site): array
     {
-        return $site->opening->front === null ? [] : [new WayOut('Take the flap away', Edits::withoutFront($site->opening->front->id))];
+        return $site->unclosed('Take the flap away');
     }
 
     /** @return list<Finding> */

@@ -71,12 +71,6 @@ final readonly class Sliding implements FrontUnit
     ) {
     }
 
-    /** @param array{float, float} $size in mm and in inches */
-    private static function size(HouseRules $rules, array $size): float
-    {
-        return $rules->unit === Unit::Inch ? 25.4 * $size[1] : $size[0];
-    }
-
     private function thick(Catalogue $materials): float
     {
         return $materials->using(Purpose::Panel, $this->made)->for(Purpose::Panel)->thickness->toDouble();
@@ -86,7 +80,7 @@ final readonly class Sliding implements FrontUnit
     private function lands(HouseRules $rules, Catalogue $materials): array
     {
         return $this->channel === Channel::Groove
-            ? [self::size($rules, self::FRONT_LAND), self::size($rules, self::LAND)]
+            ? [$rules->either(...self::FRONT_LAND)->toDouble(), $rules->either(...self::LAND)->toDouble()]
             : array_fill(0, 2, $materials->for(Purpose::Panel)->thickness->toDouble());
     }
 
@@ -100,13 +94,13 @@ final readonly class Sliding implements FrontUnit
     {
         [$front, $behind] = $this->lands($rules, $materials);
 
-        return $front + $this->ways() * ($this->thick($materials) + self::size($rules, self::WIDER) + $behind);
+        return $front + $this->ways() * ($this->thick($materials) + $rules->either(...self::WIDER)->toDouble() + $behind);
     }
 
     public function demand(HouseRules $rules, Catalogue $materials): FrontDemand
     {
         $frame = $rules->schools->edges === Edges::Frame ? $materials->frame->thickness : Length::zero();
-        $clear = $rules->unit === Unit::Inch ? Length::ofNanometres(3_175_000) : Length::ofMillimetres(3);
+        $clear = $rules->either(3, 1 / 8);
 
         return new FrontDemand(
             Extent::atLeast(Length::ofMillimetres(300), 'sliding leaves need %s'),
@@ -121,12 +115,12 @@ final readonly class Sliding implements FrontUnit
         $isInch = $terms->rules->unit === Unit::Inch;
         $fine = LengthFormat::of($isInch ? 'in/32' : 'mm/0.5');
         if ($this->channel === Channel::Strips) {
-            return $isInch ? [Length::ofDouble(12.7), Length::ofNanometres(4_762_500)] : [Length::ofMillimetres(13), Length::ofMillimetres(5)];
+            return [$terms->rules->either(13, 1 / 2), $terms->rules->either(5, 3 / 16)];
         }
-        $most = Length::ofDouble(self::size($terms->rules, [12.0, 1 / 2]));
-        $left = $terms->materials->carcass->thickness->minus(Length::ofDouble(self::size($terms->rules, self::LEFT)));
+        $most = $terms->rules->either(12, 1 / 2);
+        $left = $terms->materials->carcass->thickness->minus($terms->rules->either(...self::LEFT));
 
-        return [($left->isLessThan($most) ? $left : $most)->roundedDown($fine->step), $isInch ? Length::ofNanometres(3_968_750) : Length::ofMillimetres(4)];
+        return [($left->isLessThan($most) ? $left : $most)->roundedDown($fine->step), $terms->rules->either(4, 5 / 32)];
     }
 
     public function build(OpeningSite $site): Assembly
@@ -134,7 +128,7 @@ final readonly class Sliding implements FrontUnit
         $terms = $site->terms;
         $site = $site->madeOf(Purpose::Panel, $this->made);
         [$above, $below] = $this->channels($terms);
-        $play = $terms->rules->unit === Unit::Inch ? Length::ofNanometres(1_587_500) : Length::ofDouble(1.5);
+        $play = $terms->rules->either(1.5, 1 / 16);
         $height = ($this->channel === Channel::Groove ? $site->height()->plus('into the upper groove', $above) : $site->height()->minus('over the lower strip it is lifted', $below))
             ->minusTimes('play above and below', 2, $play)
             ->roundedDown($terms->format->fine());
@@ -147,7 +141,7 @@ final readonly class Sliding implements FrontUnit
         [$front, $behind] = $this->lands($terms->rules, $terms->materials);
         $wide = $width->result->toDouble();
         $clear = $site->width()->result->toDouble();
-        $channel = $thick + self::size($terms->rules, self::WIDER);
+        $channel = $thick + $terms->rules->either(...self::WIDER)->toDouble();
         $edge = $site->face() - $terms->frame()->toDouble();
         $z = $this->channel === Channel::Groove ? -$below->toDouble() : 0.0;
         $placed = $joints = $movements = [];
@@ -197,7 +191,7 @@ final readonly class Sliding implements FrontUnit
         $terms = $site->terms;
         $front = $site->opening->front;
         $tier = $site->opening->tierId;
-        $away = $front === null ? [] : [new WayOut('Take the leaves away', Edits::withoutFront($front->id))];
+        $away = $site->unclosed('Take the leaves away');
         $setting = fn (string $label, array $with): array => $front === null ? [] : [new WayOut($label, Edits::front($front->id)->setting($with))];
         [, , $foot, $top] = $site->frame();
         if (abs($site->upper(0.0) - $site->upper($site->width()->result->toDouble())) > 1e-6 || $site->inside($site->height()->result->toDouble())->result->toDouble() < 0.0) {
@@ -211,7 +205,7 @@ final readonly class Sliding implements FrontUnit
                 ->withWaysOut([new WayOut('Band the front edges instead of a face frame', Edits::school('edges', Edges::Band->value)), ...$away])];
         }
         $held = $above->minus($below)->minus($play->times(2))->toDouble();
-        if ($held < self::size($terms->rules, self::HELD) - 1e-6) {
+        if ($held < $terms->rules->either(...self::HELD)->toDouble() - 1e-6) {
             return [Finding::clash(Code::LeafCannotLift, sprintf('A groove of %s above is too shallow: a leaf that can be lifted out would be held by %s. Strips take it.', $terms->format->write($above), $terms->write(max(0.0, $held))), $tier)->withWaysOut([...$setting('Run them between strips', ['channel' => Channel::Strips->value]), ...$away])];
         }
 

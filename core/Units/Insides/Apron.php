@@ -8,7 +8,6 @@ use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\OpeningDemand;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
-use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Works\Finish;
@@ -118,7 +117,7 @@ final readonly class Apron implements InsideUnit
         if ($low < 0.0 || $board->result->toDouble() < self::LEAST || $top > $site->height()->result->toDouble() - self::OVER) {
             return new Assembly([], findings: [Finding::clash(Code::TooSmall, sprintf('A false bottom at %s has no room for its cleats below, or for a hand above.', $terms->format->write($at)), $site->opening->tierId)->withWaysOut([new WayOut('Leave the false bottom out', Edits::tier($site->opening->tierId)->setting(['bottom' => null])), $site->emptied()])]);
         }
-        $play = $terms->rules->unit === Unit::Inch ? Length::ofNanometres(3_175_000) : Length::ofMillimetres(3);
+        $play = $terms->rules->either(3, 1 / 8);
         $length = $this->loose ? $site->width()->minus('play, so that it lifts out', $play) : $site->width();
         $floor = $site->make->inner('false-bottom', 'False bottom', $length, $board, Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::Banded)], [$this->loose ? 'loose on cleats, with a hole for a finger' : 'screwed down to cleats'], null, $site->mark('false-bottom'));
         $clear = $site->width()->result->toDouble();

@@ -11,7 +11,6 @@ use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Solid;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
-use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Rules\Code;
@@ -68,12 +67,12 @@ final readonly class Bin implements InsideUnit
 
     private static function air(HouseRules $rules): Length
     {
-        return $rules->unit === Unit::Inch ? Length::ofNanometres(25_400_000) : Length::ofMillimetres(25);
+        return $rules->either(25, 1);
     }
 
     private static function play(HouseRules $rules): Length
     {
-        return $rules->unit === Unit::Inch ? Length::ofNanometres(3_175_000) : Length::ofMillimetres(3);
+        return $rules->either(3, 1 / 8);
     }
 
     public function cleared(string $tier): ?WayOut
@@ -87,7 +86,7 @@ final readonly class Bin implements InsideUnit
         $rules = $terms->rules;
         [$left, , $foot] = $site->frame();
         $width = $site->between()->minusTimes('play beside each', $this->count + 1, self::play($rules))->dividedBy('bins', $this->count)->roundedDown($terms->format);
-        $free = $rules->unit === Unit::Inch ? Length::ofNanometres(19_050_000) : Length::ofMillimetres(20);
+        $free = $rules->either(20, 3 / 4);
         $depth = $site->inside($foot + $this->height->toDouble())->minus('behind the front', $free)->roundedDown($terms->format);
         $behind = $site->nailerBetween($foot, $foot + $this->height->toDouble());
         // It stands before a nailer, and its front as far back as it may.

@@ -96,7 +96,7 @@ final readonly class Cubbies implements InsideUnit
     /** How much less than the opening a lapped grid is that is slid in, and how much wider its slots are than its boards; mm. */
     private static function play(OpeningSite $site): Length
     {
-        return $site->terms->rules->unit === Unit::Inch ? Length::ofNanometres(793_750) : Length::ofMillimetres(1);
+        return $site->terms->rules->either(1, 1 / 32);
     }
 
     private static function slack(OpeningSite $site): float

@@ -28,8 +28,8 @@ use Incastro\Units\Sites\OpeningSite;
  */
 final readonly class DrawerBox
 {
-    /** A divider ends so far under the upper edge, in mm and in sixteenths of an inch. */
-    private const DIVIDERS_UNDER = [10, 6];
+    /** A divider ends so far under the upper edge, in mm and in inches. */
+    private const DIVIDERS_UNDER = [10.0, 3 / 8];
 
     private Length $t;
 
@@ -133,8 +133,7 @@ final readonly class DrawerBox
             return new Assembly([]);
         }
         $terms = $this->site->terms;
-        [$metric, $sixteenths] = self::DIVIDERS_UNDER;
-        $less = $terms->rules->unit->isMetric() ? Length::ofMillimetres($metric) : Length::ofNanometres($sixteenths * 1_587_500);
+        $less = $terms->rules->either(...self::DIVIDERS_UNDER);
         $play = Length::ofNanometres(intdiv(self::play($terms)->nanometres(), 2));
         $high = $this->height->minus('its bottom', Length::ofDouble($this->floor()))->minus('under the upper edge', $less);
         $inner = fn (Working $size): Working => $size->minusTimes('two walls', 2, $this->t)->minus('play', $play);
@@ -191,6 +190,6 @@ final readonly class DrawerBox
 
     private static function play(Terms $terms): Length
     {
-        return $terms->rules->unit === Unit::Inch ? Length::ofNanometres(1_587_500) : Length::ofMillimetres(2);
+        return $terms->rules->either(2, 1 / 16);
     }
 }

@@ -318,7 +318,7 @@ final readonly class Leaf
         $terms = $this->site->terms;
         $isGrooved = $this->build === LeafBuild::Grooved;
         $in = $isGrooved ? $terms->rules->get(Rule::DoorGroove) : $this->rabbet();
-        $play = $isGrooved ? $terms->rules->get(Rule::PanelPlay) : ($terms->rules->unit === Unit::Inch ? Length::ofNanometres(1_587_500) : Length::ofMillimetres(2));
+        $play = $isGrooved ? $terms->rules->get(Rule::PanelPlay) : $terms->rules->either(2, 1 / 16);
         $into = $isGrooved ? 'into the grooves' : 'into the rabbets';
         $width = $between->plusTimes($into, 2, $in)->minus('play of the panel', $play);
         $grown = $in->toDouble() - $play->toDouble() / 2;

@@ -7,7 +7,6 @@ namespace Incastro\Units\Make;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
-use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
@@ -69,7 +68,7 @@ final readonly class MovableShelf
         if ($this->support !== ShelfSupport::Sawtooth || $this->form === ShelfForm::Slatted) {
             return $wanted;
         }
-        $over = $this->size(self::HOLE) / 2 - ($this->isInch() ? 25.4 / 64 : 0.5);
+        $over = $this->size(self::HOLE) / 2 - $this->size([0.5, 1 / 64]);
         $holes = max(0.0, round(($wanted - $over - $this->size(self::FIRST)) / $this->size(self::PITCH)));
 
         return $this->size(self::FIRST) + $holes * $this->size(self::PITCH) + $over;
@@ -89,21 +88,16 @@ final readonly class MovableShelf
         return $this->lip === ShelfLip::None ? $built : Assembly::all($built, $this->strip($i, $shelf, $z, $t, $mark));
     }
 
-    private function isInch(): bool
-    {
-        return $this->site->terms->rules->unit === Unit::Inch;
-    }
-
     /** @param array{float, float} $size in mm and in inches */
     private function size(array $size): float
     {
-        return $this->isInch() ? 25.4 * $size[1] : $size[0];
+        return $this->site->terms->rules->either(...$size)->toDouble();
     }
 
     /** Play of what stands between the sides on cleats. */
     private function cleatPlay(): Length
     {
-        return $this->isInch() ? Length::ofNanometres(1_587_500) : Length::ofMillimetres(2);
+        return $this->site->terms->rules->either(2, 1 / 16);
     }
 
     private function board(int $i, string $name, Working $length, Working $depth, string $on, string $mark, ?Outline $outline = null): Piece
@@ -206,7 +200,7 @@ final readonly class MovableShelf
         $between = Working::start('between the battens', Length::ofDouble($front - $batten - $rear - $batten))
             ->plusTimes('into their notches', 2, Length::ofDouble($in))
             ->minus('play in the notches', $this->cleatPlay());
-        $high = Working::start('hole', Length::ofDouble($hole))->minus('play in the hole', $this->isInch() ? Length::ofNanometres(793_750) : Length::ofMillimetres(1));
+        $high = Working::start('hole', Length::ofDouble($hole))->minus('play in the hole', $this->site->terms->rules->either(1, 1 / 32));
         $wide = $site->width()->result->toDouble();
         $bars = $joints = [];
         foreach (['L' => 0.0, 'R' => $wide - $t->toDouble()] as $hand => $x) {
@@ -250,7 +244,7 @@ final readonly class MovableShelf
         }
         $site = $this->site;
         $t = $site->terms->board();
-        $length = $site->height()->minus('air', $this->isInch() ? Length::ofNanometres(793_750) : Length::ofMillimetres(1));
+        $length = $site->height()->minus('air', $this->site->terms->rules->either(1, 1 / 32));
         $wide = Working::start('width of a batten', Length::ofDouble($this->size(self::BATTEN)));
         $write = $site->terms->write(...);
         $how = sprintf('drilled Ø %s every %s from %s up, in a blank for two, and ripped through the holes', $write($this->size(self::HOLE)), $write($this->size(self::PITCH)), $write($this->size(self::FIRST)));

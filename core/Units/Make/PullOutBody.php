@@ -36,10 +36,10 @@ final readonly class PullOutBody
     /** An open side higher than this has a stretcher under its head, mm. */
     private const STRETCHED = 600.0;
 
-    /** How wide a stretcher is, in mm and in sixteenths of an inch; one that carries slides is wider. */
-    private const STRETCHER = [60, 38];
+    /** How wide a stretcher is, in mm and in inches; one that carries slides is wider. */
+    private const STRETCHER = [60.0, 19 / 8];
 
-    private const CARRYING = [100, 64];
+    private const CARRYING = [100.0, 4.0];
 
     /** A guard rail lower than this is none, mm. */
     private const LEAST_GUARD = 15.0;
@@ -194,8 +194,7 @@ final readonly class PullOutBody
         $placed = [$this->site->placed($sill, $x + $from, $y + $this->thick, $z, Way::Out, Way::Up, Way::Right, Part::Loose)];
         // Under the lower of its two faces.
         $head = min($this->high($from), $this->high($from + $this->thick));
-        [$metric, $sixteenths] = $this->hasTwoPairs ? self::CARRYING : self::STRETCHER;
-        $wide = $this->site->terms->rules->unit->isMetric() ? Length::ofMillimetres($metric) : Length::ofNanometres($sixteenths * 1_587_500);
+        $wide = $this->site->terms->rules->either(...($this->hasTwoPairs ? self::CARRYING : self::STRETCHER));
         if (max($this->high($from), $this->high($from + $this->thick)) > self::STRETCHED) {
             $piece = $this->moving("stretcher-$letter", 'Stretcher', $this->inside, Working::start('width of a stretcher', $wide));
             $placed[] = $this->site->placed($piece, $x + $from, $y + $this->thick, $z + $head - $piece->width->result->toDouble(), Way::Out, Way::Up, Way::Right, Part::Loose);

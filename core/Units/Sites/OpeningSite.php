@@ -173,6 +173,12 @@ final readonly class OpeningSite
         return new WayOut(sprintf('Make the box %s deep', $this->terms->format->write($deep)), Edits::tier($this->box->id)->measuring('depth', $deep));
     }
 
+    /** @return list<WayOut> what closes it is taken away, where anything does */
+    public function unclosed(string $label): array
+    {
+        return $this->opening->front === null ? [] : [new WayOut($label, Edits::withoutFront($this->opening->front->id))];
+    }
+
     /** The way out of what does not go in at all. */
     public function emptied(): WayOut
     {

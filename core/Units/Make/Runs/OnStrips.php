@@ -6,7 +6,6 @@ namespace Incastro\Units\Make\Runs;
 
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
-use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Works\Finish;
@@ -25,23 +24,17 @@ use Incastro\Units\Sites\OpeningSite;
 /** Shallow trays on strips along the sides: a base with low lips at its sides and behind, and the front before it. */
 final readonly class OnStrips implements Run
 {
-    /** A lip so high keeps paper in; strips so high lift a tray over the one below; nm, in mm and in inches. */
-    private const LIP = [25_000_000, 25_400_000];
+    /** A lip so high keeps paper in; strips so high lift a tray over the one below; in mm and in inches. */
+    private const LIP = [25.0, 1.0];
 
-    private const STRIP = [10_000_000, 9_525_000];
+    private const STRIP = [10.0, 3 / 8];
 
     /** A base thinner than this bows under paper, mm. */
     private const THIN = 8.0;
 
-    /** @param array{int, int} $size */
-    private static function size(HouseRules $rules, array $size): Length
-    {
-        return Length::ofNanometres($size[$rules->unit->isMetric() ? 0 : 1]);
-    }
-
     private static function play(HouseRules $rules): Length
     {
-        return $rules->unit === Unit::Inch ? Length::ofNanometres(3_175_000) : Length::ofMillimetres(3);
+        return $rules->either(3, 1 / 8);
     }
 
     /** What its base is made of: the panels of drawers where these are thick enough, else their boards. */
@@ -52,7 +45,7 @@ final readonly class OnStrips implements Run
 
     public function air(HouseRules $rules): Length
     {
-        return self::size($rules, self::STRIP);
+        return $rules->either(...self::STRIP);
     }
 
     public function lowest(): float
@@ -87,7 +80,7 @@ final readonly class OnStrips implements Run
 
     public function up(HouseRules $rules): float
     {
-        return self::size($rules, self::STRIP)->toDouble();
+        return $rules->either(...self::STRIP)->toDouble();
     }
 
     public function body(OpeningSite $site, string $number, Working $width, Working $height, Length $length, float $x, float $y1, float $up, array $dividers): DrawerBody
@@ -101,7 +94,7 @@ final readonly class OnStrips implements Run
         $base = $site->make->moving("drawer-$number-base", 'Tray base', $width, $depth, $purpose, Grain::Length, [], ['on strips'], $site->mark("drawer-$number-base"));
         $y = $y1 - $deep;
         $placed = [$site->placed($base, $x, $y, $up, Way::Right, Way::Out, Way::Up, Part::Loose)];
-        $high = Working::start('height of a lip', self::size($terms->rules, self::LIP))->atMost('what is clear over the base', Length::ofDouble($height->result->toDouble() - $thick - 2.0));
+        $high = Working::start('height of a lip', $terms->rules->either(...self::LIP))->atMost('what is clear over the base', Length::ofDouble($height->result->toDouble() - $thick - 2.0));
         $lip = fn (string $role, Working $long) => $site->make->moving("drawer-$number-$role", 'Tray lip', $long, $high, Purpose::Drawer, Grain::Length, [new Finished('upper, long', Finish::Banded)], ['glued to the base'], $site->mark("drawer-$number-$role"));
         $sides = $depth->minus('lip behind', $thin);
         $wide = $width->result->toDouble();
@@ -117,7 +110,7 @@ final readonly class OnStrips implements Run
     {
         $terms = $site->terms;
         [$in, $out] = $site->frame();
-        $strip = self::size($terms->rules, self::STRIP);
+        $strip = $terms->rules->either(...self::STRIP);
         $thick = $terms->materials->for(Purpose::Drawer)->thickness->toDouble();
         $clear = $site->width()->result->toDouble();
         $y = $y1 - $length->toDouble();

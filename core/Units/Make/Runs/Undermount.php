@@ -22,21 +22,15 @@ final readonly class Undermount implements Run
 {
     use OnSlides;
 
-    /** Between stiles, wider than the inside of the box; the box shorter than its slides; the bottom over its foot. In nm. */
-    private const WIDER = [42_000_000, 42_068_750];
+    /** Between stiles, wider than the inside of the box; the box shorter than its slides; the bottom over its foot. In mm and in inches. */
+    private const WIDER = [42.0, 53 / 32];
 
-    private const SHORTER = [10_000_000, 9_525_000];
+    private const SHORTER = [10.0, 3 / 8];
 
-    private const BOTTOM_UP = [13_000_000, 12_700_000];
+    private const BOTTOM_UP = [13.0, 1 / 2];
 
     /** Behind a slide. */
-    private const BEHIND = [3_000_000, 3_175_000];
-
-    /** @param array{int, int} $size */
-    private static function size(HouseRules $rules, array $size): Length
-    {
-        return Length::ofNanometres($size[$rules->unit->isMetric() ? 0 : 1]);
-    }
+    private const BEHIND = [3.0, 1 / 8];
 
     public function narrowest(): Length
     {
@@ -45,13 +39,13 @@ final readonly class Undermount implements Run
 
     public function behind(HouseRules $rules): Length
     {
-        return self::size($rules, self::BEHIND);
+        return $rules->either(...self::BEHIND);
     }
 
     public function width(OpeningSite $site): Working
     {
         return $site->between()
-            ->minus('more than the inside of a drawer', self::size($site->terms->rules, self::WIDER))
+            ->minus('more than the inside of a drawer', $site->terms->rules->either(...self::WIDER))
             ->plusTimes('two sides', 2, $site->terms->materials->for(Purpose::Drawer)->thickness)
             ->roundedDown($site->terms->format->fine());
     }
@@ -64,9 +58,9 @@ final readonly class Undermount implements Run
     public function body(OpeningSite $site, string $number, Working $width, Working $height, Length $length, float $x, float $y1, float $up, array $dividers): DrawerBody
     {
         $rules = $site->terms->rules;
-        $depth = Working::start('length of the slides', $length)->minus('shorter than its slides', self::size($rules, self::SHORTER));
+        $depth = Working::start('length of the slides', $length)->minus('shorter than its slides', $rules->either(...self::SHORTER));
 
-        return (new DrawerBox($site, $number, $width, $height, $depth, self::size($rules, self::BOTTOM_UP), true, ...$dividers))->build($x, $y1 - $depth->result->toDouble(), $up);
+        return (new DrawerBox($site, $number, $width, $height, $depth, $rules->either(...self::BOTTOM_UP), true, ...$dividers))->build($x, $y1 - $depth->result->toDouble(), $up);
     }
 
     public function hardware(OpeningSite $site, Length $length, float $weight): array
