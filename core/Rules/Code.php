@@ -65,6 +65,7 @@ enum Code: string
     case NoStock = 'no-stock';
     case OutOfReach = 'out-of-reach';
     case Overlap = 'overlap';
+    case PanelCaught = 'panel-caught';
     case PlanCannotClose = 'plan-cannot-close';
     case PlanCrosses = 'plan-crosses';
     case PlanFloats = 'plan-floats';

@@ -39,7 +39,7 @@ test('drawer boxes of another material change their sizes', async ({ page }) => 
   await expect(back('756.5 mm')).toBeVisible()
   await page.getByRole('button', { name: 'Landing alcove: rules and materials' }).click()
   await opened(page)
-  await page.getByRole('combobox', { name: 'Drawer boxes' }).click()
+  await page.getByRole('combobox', { name: 'Drawer boxes', exact: true }).click()
   await page.getByRole('option', { name: 'Birch plywood 18', exact: true }).click()
   await page.getByRole('button', { name: 'Take Birch plywood 18 out' }).click()
   await expect(

@@ -102,13 +102,15 @@ final readonly class HangingRail implements InsideUnit
     /** How far its middle stands before the back, mm: half of what is free, and never nearer than half a hanger. */
     private function out(OpeningSite $site): float
     {
-        return max($this->free($site) / 2, $site->terms->rule(Rule::HangerDepth));
+        $taken = $site->taken()->toDouble();
+
+        return $taken + max($this->free($site) / 2, $site->terms->rule(Rule::HangerDepth));
     }
 
     /** Depth that is free behind the face or what closes it, mm. */
     private function free(OpeningSite $site): float
     {
-        return $site->face() - ($site->opening->front === null ? 0.0 : $site->terms->materials->for(Purpose::Front)->thickness->toDouble());
+        return $site->face() - $site->taken()->toDouble() - ($site->opening->front === null ? 0.0 : $site->terms->materials->for(Purpose::Front)->thickness->toDouble());
     }
 
     /** @return list<Hardware> */

@@ -6,6 +6,7 @@ namespace Incastro\Units\Sites;
 
 use Incastro\Fit\Box;
 use Incastro\Fit\Column;
+use Incastro\Fit\Holds\TakesBack;
 use Incastro\Fit\Opening;
 use Incastro\Fit\Terms;
 use Incastro\Geometry\Block;
@@ -90,6 +91,12 @@ final readonly class OpeningSite
         $reaches = $this->slopeAt($z + $t);
         // Flush with the front of boards whose depth is rounded: what is taken off behind counts from there.
         $inner = $this->inner->roundedDown($this->terms->format);
+        $taken = $isInside ? $this->taken() : Length::zero();
+        if (! $taken->isZero() && $taken->toDouble() > $reaches) {
+            $inner = $inner->minus('what is before the back', $taken);
+
+            return $this->behindFront()->isZero() ? $inner : $inner->minus('clear of the front', $this->behindFront());
+        }
         $depth = $reaches > 0.0 ? $inner->minus('the slope takes', Length::ofDouble($reaches)) : $this->inner;
 
         $less = $this->behindFront();
@@ -145,10 +152,21 @@ final readonly class OpeningSite
         return $left + $right < 1e-6 ? $this->width() : $this->width()->minus('what the frame stands inside the boards', Length::ofDouble($left + $right));
     }
 
-    /** How far out what reaches between two heights is held off the back by a nailer, mm. */
+    /** How far out what reaches between two heights is held off the back by a nailer, or by what options put before it; mm. */
     public function nailerBetween(float $from, float $to): float
     {
-        return $this->nailers->meets($this->at, $this->opening->z + $from, $this->opening->z + $to) ? $this->terms->board() : 0.0;
+        return max($this->taken()->toDouble(), $this->nailers->meets($this->at, $this->opening->z + $from, $this->opening->z + $to) ? $this->terms->board() : 0.0);
+    }
+
+    /** What options take of the depth before the back. */
+    public function taken(): Length
+    {
+        $taken = Length::zero();
+        foreach ($this->opening->options as $option) {
+            $taken = $option->holds instanceof TakesBack ? $taken->plus($option->holds->takes($this->terms->materials)) : $taken;
+        }
+
+        return $taken;
     }
 
     /** A place of the opening in the run's frame. */
@@ -320,7 +338,12 @@ final readonly class OpeningSite
     {
         $inner = $this->inner->roundedDown($this->terms->format);
         $slope = $this->slopeAt($upTo);
-        $inner = $slope > 0.0 ? $inner->minus('the slope takes', Length::ofDouble($slope)) : $inner;
+        $taken = $this->taken();
+        $inner = match (true) {
+            $taken->toDouble() > $slope => $inner->minus('what is before the back', $taken),
+            $slope > 0.0 => $inner->minus('the slope takes', Length::ofDouble($slope)),
+            default => $inner,
+        };
         $less = $this->behindFront();
 
         return $less->isZero() ? $inner : $inner->minus('clear of the front', $less);

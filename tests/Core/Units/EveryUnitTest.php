@@ -97,7 +97,7 @@ final class EveryUnitTest extends TestCase
             return ['surfaces' => [['id' => 's'] + Doc::holds($kind, $with) + ['on' => ['wall' => 0, 'from' => null, 'to' => null, 'foot' => null, 'head' => null]]]] + Doc::none();
         }
         if (Kinds::standard()->family($kind) === Family::Option) {
-            $box = fn (string $tier) => Doc::tier($tier, ['holds' => Recipe::box(1, 1)] + $low);
+            $box = fn (string $tier) => Doc::tier($tier, ['holds' => Recipe::box(0, 2)] + $low);
             $options = array_map(fn (string $cell) => array_replace(Doc::member("option-$cell", $kind, [$cell]), ['with' => $with]), ['a-1', 'b-1']);
 
             return ['runs' => [Doc::run('r', 0, [Doc::bay('a', [$box('a-1')]), Doc::bay('b', [$box('b-1')])])], 'members' => [Recipe::plinth('p', ['a', 'b'])], 'options' => $options] + Doc::none();
