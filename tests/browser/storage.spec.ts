@@ -57,6 +57,26 @@ test('what pull-outs under a rake are filled with decides what slides carry them
   expect(Math.max(...after)).toBeGreaterThanOrEqual(Math.max(...before))
 })
 
+test('shelves lie on cleats, are slatted, and get a strip whose height is asked for only then', async ({
+  page,
+}) => {
+  await landingAlcove(page, 'fit')
+  const set = async (label: string, option: string) => {
+    await page.getByRole('combobox', { name: label }).click()
+    await page.getByRole('option', { name: option }).click()
+  }
+  await expect(page.getByLabel('Height of that strip')).toHaveCount(0)
+  await set('Strip along the front', 'In front of the shelf')
+  await expect(page.getByLabel('Height of that strip')).toBeVisible()
+  await set('Adjustable ones lie on', 'Cleats screwed to the sides')
+  await set('Each is', 'Slats with gaps, for air')
+  await expect(page.getByLabel('Width of a slat')).toBeVisible()
+  await expect(verdict(page)).toContainText('Fits.')
+  await page.getByRole('link', { name: /^Pieces/ }).click()
+  await expect(page.getByRole('button', { name: 'B1-shelf-1-1, length' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'B1-shelf-1-cleat-L, length' })).toBeVisible()
+})
+
 test('a school of the job changes what is built, and the sizes follow', async ({ page }) => {
   await landingAlcove(page, 'fit')
   await choose(page, 'In front', 'Door')

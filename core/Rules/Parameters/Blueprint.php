@@ -21,8 +21,9 @@ final class Blueprint
      * @param  class-string  $class
      * @param  array<string, Parameter>  $parameters  by name
      * @param  array<string, When>  $when  by name of the parameter that is shown only then
+     * @param  array<string, Unless>  $unless  by name of the parameter that is not shown then
      */
-    private function __construct(public readonly string $class, public readonly About $about, public readonly array $parameters, public readonly array $when)
+    private function __construct(public readonly string $class, public readonly About $about, public readonly array $parameters, public readonly array $when, public readonly array $unless)
     {
     }
 
@@ -37,16 +38,19 @@ final class Blueprint
     {
         $reflection = new \ReflectionClass($class);
         $about = $reflection->getAttributes(About::class)[0] ?? throw new \LogicException("$class does not say what it is called.");
-        $parameters = $when = [];
+        $parameters = $when = $unless = [];
         foreach ($reflection->getConstructor()?->getParameters() ?? [] as $parameter) {
             $declared = $parameter->getAttributes(Parameter::class, \ReflectionAttribute::IS_INSTANCEOF)[0] ?? throw new \LogicException("$class does not say what {$parameter->getName()} means.");
             $parameters[$parameter->getName()] = $declared->newInstance();
             foreach ($parameter->getAttributes(When::class) as $condition) {
                 $when[$parameter->getName()] = $condition->newInstance();
             }
+            foreach ($parameter->getAttributes(Unless::class) as $condition) {
+                $unless[$parameter->getName()] = $condition->newInstance();
+            }
         }
 
-        return new self($class, $about->newInstance(), $parameters, $when);
+        return new self($class, $about->newInstance(), $parameters, $when, $unless);
     }
 
     /**
@@ -124,6 +128,7 @@ final class Blueprint
                 'name' => $name, 'type' => $parameter->type(), 'label' => $parameter->label, 'help' => $parameter->help,
                 'default' => $parameter->type() === 'size' && $usual !== null ? ['nm' => $usual, 'text' => $text] : $usual, 'default_text' => $text,
                 'when' => isset($this->when[$name]) ? [$this->when[$name]->name => $this->when[$name]->stored()] : null,
+                'unless' => isset($this->unless[$name]) ? [$this->unless[$name]->name => $this->unless[$name]->stored()] : null,
             ] + $parameter->bounds($format);
         }, array_keys($this->parameters), $this->parameters);
     }

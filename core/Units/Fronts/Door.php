@@ -26,6 +26,7 @@ use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Made;
 use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\Toggle;
+use Incastro\Rules\Parameters\Unless;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
 use Incastro\Rules\Schools\LeafBuild;
@@ -84,7 +85,7 @@ final readonly class Door implements FrontUnit
         #[Made('Made of', Purpose::Front)] public ?string $made = null,
         #[Choice('Built as', LeafBuild::Slab)] public LeafBuild $build = LeafBuild::Slab,
         #[Toggle('With a pane of glass', false)]
-        #[When('build', LeafBuild::Grooved)]
+        #[Unless('build', LeafBuild::Slab)]
         public bool $glazed = false,
     ) {
     }

@@ -26,6 +26,7 @@ use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\Unless;
 use Incastro\Rules\Rule;
 use Incastro\Rules\Schools\DrawerRun;
 use Incastro\Rules\Schools\Edges;
@@ -70,8 +71,12 @@ final readonly class Drawers implements InsideUnit
         #[Choice('Opened by', Pull::Bar)] public Pull $pull,
         #[Choice('Fronts close', Mount::Inset)] public Mount $mount = Mount::Inset,
         #[Choice('Run on', DrawerRun::Side)] public DrawerRun $run = DrawerRun::Side,
-        #[Count('Dividers from side to side', 0, 0, 8)] public int $across = 0,
-        #[Count('Dividers from front to back', 0, 0, 8)] public int $along = 0,
+        #[Count('Dividers from side to side', 0, 0, 8)]
+        #[Unless('run', DrawerRun::Tray)]
+        public int $across = 0,
+        #[Count('Dividers from front to back', 0, 0, 8)]
+        #[Unless('run', DrawerRun::Tray)]
+        public int $along = 0,
     ) {
     }
 

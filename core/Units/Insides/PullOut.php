@@ -25,6 +25,7 @@ use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\Unless;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
 use Incastro\Rules\Schools\Edges;
@@ -72,12 +73,18 @@ final readonly class PullOut implements InsideUnit
         #[Choice('Open at the', Hand::Either)]
         #[When('form', BodyForm::Case)]
         public Hand $opens,
-        #[Count('Shelves', 2, 0, 8, 'One with four walls has none.')] public int $shelves,
+        #[Count('Shelves', 2, 0, 8)]
+        #[Unless('form', BodyForm::Bin)]
+        public int $shelves,
         #[Choice('Filled with', Contents::Cleaning)] public Contents $use,
         #[Choice('Opened by', Pull::Bar)] public Pull $pull,
         #[Choice('Front closes', Mount::Inset)] public Mount $mount,
-        #[Size('Height of its sills', ['120', '4 3/4'], 80, 250, 'Low sides that carry the slides.')] public Length $sill,
-        #[Size('Guard rails over shelves', ['60', '2 3/8'], 40, 150)] public Length $guard,
+        #[Size('Height of its sills', ['120', '4 3/4'], 80, 250, 'Low sides that carry the slides.')]
+        #[Unless('form', BodyForm::Bin)]
+        public Length $sill,
+        #[Size('Guard rails over shelves', ['60', '2 3/8'], 40, 150)]
+        #[Unless('form', BodyForm::Bin)]
+        public Length $guard,
         #[Size('Air under it', ['12', '1/2'], 4, 40)] public Length $below,
     ) {
     }

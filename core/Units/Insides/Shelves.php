@@ -22,6 +22,7 @@ use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Made;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\Unless;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
@@ -54,7 +55,9 @@ final readonly class Shelves implements InsideUnit, Halves
         #[When('form', ShelfForm::Slatted)]
         public ?Length $gap = null,
         #[Choice('Strip along the front', ShelfLip::None)] public ShelfLip $lip = ShelfLip::None,
-        #[Size('Height of that strip', ['38', '1 1/2'], 18, 100, 'Stiffens a long shelf.')] public ?Length $strip = null,
+        #[Size('Height of that strip', ['38', '1 1/2'], 18, 100, 'Stiffens a long shelf.')]
+        #[Unless('lip', ShelfLip::None)]
+        public ?Length $strip = null,
     ) {
     }
 

@@ -181,7 +181,8 @@ final readonly class Leaf
         $level = $rails[0]->piece;
 
         return new MadeLeaf(
-            Assembly::all(new Assembly([...$stiles, ...$rails], $joined), $filling),
+            // As one sees them: tongues and edges of panels lie behind the stiles.
+            Assembly::all($filling, new Assembly([...$rails, ...$stiles], $joined)),
             $width,
             $high,
             $heights,

@@ -83,9 +83,14 @@ final readonly class MovableShelf
             ShelfSupport::Cleats => $this->onCleats($i, $depth, $z, $mark),
             ShelfSupport::Sawtooth => $this->onBars($i, $depth, $z, $mark),
         };
-        $shelf = $built->placed[0];
+        if ($this->lip === ShelfLip::None) {
+            return $built;
+        }
+        // Of slats it is the foremost that bears the strip.
+        $boards = array_filter($built->placed, fn (Placed $one) => $one->part === Part::Loose);
+        usort($boards, fn (Placed $one, Placed $other) => $other->bounds->v1 <=> $one->bounds->v1);
 
-        return $this->lip === ShelfLip::None ? $built : Assembly::all($built, $this->strip($i, $shelf, $z, $t, $mark));
+        return Assembly::all($built, $this->strip($i, $boards[0], $z, $t, $mark));
     }
 
     /** @param array{float, float} $size in mm and in inches */

@@ -179,7 +179,9 @@ export type Parameter = {
   help: string
   default_text: string
   /** Shown only where another parameter has this value. */
+  /** It means something only where others have these values, and nothing where they have those. */
   when: Record<string, unknown> | null
+  unless: Record<string, unknown> | null
 } & (
   | { type: 'count'; least: number; most: number }
   | { type: 'size'; least: { nm: number; text: string }; most: { nm: number; text: string } }

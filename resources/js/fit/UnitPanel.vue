@@ -19,10 +19,11 @@ const id = useId()
 const kind = computed(() => find(props.holds.kind))
 
 const now = (name: string) => props.holds.with[name]
+const is = (conditions: Parameter['when']) =>
+  Object.entries(conditions ?? {}).every(([name, value]) => now(name)?.value === value)
 const rows = computed(() =>
   (kind.value?.parameters ?? []).filter(
-    (one) =>
-      now(one.name) && Object.entries(one.when ?? {}).every(([name, value]) => now(name)?.value === value),
+    (one) => now(one.name) && is(one.when) && !(one.unless && is(one.unless)),
   ),
 )
 const field = (one: Parameter) => `${props.path}.with.${one.name}`

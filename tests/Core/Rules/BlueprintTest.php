@@ -18,6 +18,7 @@ use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
+use Incastro\Units\Insides\Shelves;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -121,11 +122,13 @@ final class BlueprintTest extends TestCase
     public function test_it_is_described_for_a_screen(): void
     {
         $described = array_column(Blueprint::of(Hooks::class)->described(self::rules(), LengthFormat::millimetres()), null, 'name');
-        self::assertSame(['name' => 'count', 'type' => 'count', 'label' => 'Hooks', 'help' => '', 'default' => 4, 'default_text' => '4', 'when' => null, 'least' => 1, 'most' => 12], $described['count']);
+        self::assertSame(['name' => 'count', 'type' => 'count', 'label' => 'Hooks', 'help' => '', 'default' => 4, 'default_text' => '4', 'when' => null, 'unless' => null, 'least' => 1, 'most' => 12], $described['count']);
         self::assertSame(['nm' => 1_500_000_000, 'text' => '1500 mm'], $described['height']['default']);
         self::assertSame([null, ''], [$described['apart']['default'], $described['apart']['default_text']]);
         self::assertSame([['value' => 'brass', 'label' => 'Brass'], ['value' => 'peg', 'label' => 'Peg']], $described['hook']['choices']);
         self::assertSame(['shelf' => true], $described['depth']['when']);
+        // The height of a strip means nothing where there is none.
+        self::assertSame(['lip' => 'none'], array_column(Blueprint::of(Shelves::class)->described(self::rules(), LengthFormat::millimetres()), null, 'name')['strip']['unless']);
         $shown = Blueprint::of(Hooks::class)->shown(self::hooks(['count' => 6]), self::rules(), LengthFormat::millimetres());
         self::assertSame(['value' => 6, 'text' => '6', 'usual' => false], $shown['count']);
         self::assertSame(['value' => 'peg', 'text' => 'Peg', 'usual' => true], $shown['hook']);

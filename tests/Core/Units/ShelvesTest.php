@@ -19,6 +19,7 @@ use Incastro\Rules\Materials\SheetGood;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hand;
 use Incastro\Units\Insides\Shelves;
+use Incastro\Units\Joint;
 use Incastro\Units\Placed;
 use Incastro\Units\Pull;
 use Incastro\Units\ShelfForm;
@@ -167,6 +168,11 @@ final class ShelvesTest extends TestCase
         self::assertSame([762.0, 45.0], array_slice($pieces['shelf-1-1'], 0, 2));
         self::assertEqualsWithDelta(45.0 + 15.625, $pieces['shelf-1-2'][2][2] - $pieces['shelf-1-1'][2][2], 1e-6);
         self::assertSame([530.0, 30.0], array_slice($pieces['shelf-1-cleat-L'], 0, 2));
+        // A strip before them is glued to the foremost.
+        $lipped = $box->build(self::movable(1, form: ShelfForm::Slatted, lip: ShelfLip::Front));
+        $glued = array_values(array_filter($lipped->joints, fn (Joint $joint) => str_ends_with($joint->a, '-lip')));
+        $byKey = $lipped->byKey();
+        self::assertEqualsWithDelta($byKey[$glued[0]->a]->bounds->v0, $byKey[$glued[0]->b]->bounds->v1, 1e-6);
     }
 
     public function test_shelves_on_cleats_by_hand(): void
