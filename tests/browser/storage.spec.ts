@@ -28,6 +28,13 @@ test('every unit is put into a cell from its picture, and before it, and stands 
     // What it cannot be here is said in a sentence; nothing fails.
     await expect(verdict(page)).toContainText(/^(Fits|Does not fit: )/)
   }
+  // What stands in a cell without a box; then the box again.
+  for (const unit of ['Cart', 'Place for a machine', 'Shelves on cleats', 'Filler panel', 'Shelves']) {
+    await choose(page, 'What it holds', unit)
+    await expect(label('What it holds', unit)).toBeChecked()
+    await expect(head).toContainText(unit === 'Shelves' ? 'Box B1' : unit)
+    await expect(verdict(page)).toContainText(/^(Fits|Does not fit: )/)
+  }
   for (const unit of ['Door', 'Lift-up flap', 'Drop-down flap', 'Sliding leaves', 'False front', 'Open']) {
     await choose(page, 'In front', unit)
     await expect(label('In front', unit)).toBeChecked()
