@@ -23,6 +23,12 @@ final readonly class Block
         return new self($this->u0 - $by, $this->u1 + $by, $this->v0 - $by, $this->v1 + $by, $this->z0 - $by, $this->z1 + $by);
     }
 
+    /** @return list<Point> the corners of what it covers, seen from above */
+    public function footprint(): array
+    {
+        return Polygon::rectangle($this->u0, $this->v0, $this->u1 - $this->u0, $this->v1 - $this->v0)->points;
+    }
+
     /** What holds both. */
     public function and(self $that): self
     {

@@ -23,6 +23,12 @@ final readonly class Polygon
         ]);
     }
 
+    /** A board whose end is cut aslant: so long at its lower edge, and so long at its upper one. */
+    public static function raked(float $lower, float $upper, float $width): self
+    {
+        return new self([new Point(0.0, 0.0), new Point($lower, 0.0), new Point($upper, $width), new Point(0.0, $width)]);
+    }
+
     /** A round or an oval about a centre, drawn with straight bits. */
     public static function oval(Point $centre, float $width, float $height, int $bits = 24): self
     {

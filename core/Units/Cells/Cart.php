@@ -8,12 +8,10 @@ use Incastro\Fit\Demand\CellDemand;
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\Standing;
 use Incastro\Geometry\Block;
-use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Solid;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
-use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Works\Finish;
@@ -82,10 +80,8 @@ final readonly class Cart implements CellUnit
 
     public function demand(HouseRules $rules, Catalogue $materials): CellDemand
     {
-        $inch = $rules->unit === Unit::Inch;
-
         return new CellDemand(
-            Extent::between($inch ? Length::ofDouble(4.75 * 25.4) : Length::ofMillimetres(120), $inch ? Length::ofDouble(28 * 25.4) : Length::ofMillimetres(700), 'a cart needs %s'),
+            Extent::between($rules->either(120, 4.75), $rules->either(700, 28), 'a cart needs %s'),
             Extent::atLeast($this->height ?? Length::ofMillimetres(300), 'a cart needs %s'),
             Extent::atLeast(Length::ofMillimetres(250), 'a cart needs %s'),
             isFromFloor: true,
@@ -148,9 +144,8 @@ final readonly class Cart implements CellUnit
         $placed[] = $lid = $put('lid', 'Cart lid', $depth, $width, 0.0, 0.0, $high, Way::Out, Way::Right, Way::Up);
         $moving = array_map(fn (Placed $one) => $one->piece->key, $placed);
         $swept = new Block($u, $u + $wide, $v, $v + 2 * $deep, $floor, $z + $high + $thick);
-        $above = Polygon::rectangle($swept->u0, $swept->v0, $wide, 2 * $deep)->points;
 
-        return new Assembly($placed, $joints, $this->hardware($site, $placed, $wide, $deep, $high, $lid), ['Clear between shelves of the cart' => $clear], $this->steadiness($site, $wide, $high + $this->castor->toDouble()), [new Movement('Cart', $cell->tier->id, $moving, [Solid::block($swept)], [$above], Motion::slide(Way::Out->vector(), $deep), $deep)]);
+        return new Assembly($placed, $joints, $this->hardware($site, $placed, $wide, $deep, $high, $lid), ['Clear between shelves of the cart' => $clear], $this->steadiness($site, $wide, $high + $this->castor->toDouble()), [new Movement('Cart', $cell->tier->id, $moving, [Solid::block($swept)], [$swept->footprint()], Motion::slide(Way::Out->vector(), $deep), $deep)]);
     }
 
     /** @return list<Finding> what keeps it from being made */

@@ -70,7 +70,7 @@ final readonly class FillerPanel implements CellUnit
         $less = max($cell->left, $cell->right) - max($left, $right);
         $length = $less > 1e-6 ? $length->minus('the slope behind its face', Length::ofDouble($less)) : $length;
         $wide = $cell->width->result->toDouble();
-        $outline = new Outline(new Polygon([new Point(0.0, 0.0), new Point($left, 0.0), new Point($right, $wide), new Point(0.0, $wide)]));
+        $outline = new Outline(Polygon::raked($left, $right, $wide));
         $piece = $make->inner('panel', 'Filler panel', $length, $cell->width, Purpose::Frame, Grain::Length, [], ['on cleats set back by its thickness'], $outline);
         $placed = [new Placed($piece, Pose::at($cell->u, $cell->face - $t, $cell->z, Way::Up, Way::Right, Way::Out), Part::Face, $cell->tier->id)];
         $joints = [];

@@ -63,9 +63,6 @@ final readonly class Door implements FrontUnit
     /** One board that is higher than this seldom stays flat, mm. */
     private const WARPS = 1800.0;
 
-    /** A leaf smaller than this is none, mm. */
-    private const LEAST = 60.0;
-
     /** What hinges and a pull weigh, kg. */
     private const FITTINGS = 0.3;
 
@@ -93,7 +90,7 @@ final readonly class Door implements FrontUnit
     public function demand(HouseRules $rules, Catalogue $materials): FrontDemand
     {
         $isInset = $this->mount === Mount::Inset;
-        $least = $isInset ? Length::ofDouble(self::LEAST)->plus($rules->get(Rule::DoorReveal)->times(2)) : Length::ofDouble(self::LEAST);
+        $least = $isInset ? Length::ofDouble(Leaf::LEAST)->plus($rules->get(Rule::DoorReveal)->times(2)) : Length::ofDouble(Leaf::LEAST);
 
         return new FrontDemand(
             Extent::atLeast($least->times($this->leaves), 'its leaves need %s'),
@@ -111,7 +108,7 @@ final readonly class Door implements FrontUnit
         $starts = $leaf->starts($this->leaves, $width);
         $heights = array_map(fn (float $x) => [$leaf->high($x), $leaf->high($x + $wide)], $starts);
         $lowest = min(array_merge(...$heights));
-        $least = $this->build->isFramed() ? max(self::LEAST, 2 * $site->terms->rule(Rule::DoorStile) + self::LEAST) : self::LEAST;
+        $least = $leaf->least();
         if ($wide < $least || $lowest < $least) {
             return new Assembly([], findings: [$this->tooSmall($site, $wide, $lowest, $least)]);
         }

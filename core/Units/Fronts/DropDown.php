@@ -31,6 +31,7 @@ use Incastro\Units\FlapForm;
 use Incastro\Units\FrontUnit;
 use Incastro\Units\Hardware;
 use Incastro\Units\Make\FlapSwing;
+use Incastro\Units\Make\Leaf;
 use Incastro\Units\Part;
 use Incastro\Units\Sites\OpeningSite;
 
@@ -45,8 +46,6 @@ final readonly class DropDown implements FrontUnit
     private const MOST = 400.0;
 
     private const RATED = 1.25;
-
-    private const LEAST = 60.0;
 
     /** Free fall, m/s². */
     private const G = 9.81;
@@ -83,8 +82,8 @@ final readonly class DropDown implements FrontUnit
         $height = $isFlush
             ? $opening->plus('lap over it', $above)->minus('knuckle of the hinge', $knuckle)
             : $site->edges()->over($opening, Mount::Overlay, $below, $above, 'over and under');
-        if (min($width->result->toDouble(), $height->result->toDouble()) < self::LEAST) {
-            return new Assembly([], findings: [Finding::clash(Code::TooSmall, sprintf('There is no room for a flap here; %s is the least that is made.', $terms->write(self::LEAST)), $site->opening->tierId)->withWaysOut($this->away($site))]);
+        if (min($width->result->toDouble(), $height->result->toDouble()) < Leaf::LEAST) {
+            return new Assembly([], findings: [Finding::clash(Code::TooSmall, sprintf('There is no room for a flap here; %s is the least that is made.', $terms->write(Leaf::LEAST)), $site->opening->tierId)->withWaysOut($this->away($site))]);
         }
         $piece = $site->make->moving('drop-down', 'Flap', $height, $width, Purpose::Front, Grain::Length, [new Finished('all four', Finish::Banded)], ['on a piano hinge along its lower edge'], $site->mark('drop-down'));
         $x = $start - $left->toDouble();

@@ -39,8 +39,6 @@ use Incastro\Units\Sites\OpeningSite;
 #[About('false-front', 'False front', 'Looks like a door or a drawer, and is taken off.', 'Doors')]
 final readonly class FalseFront implements FrontUnit
 {
-    private const LEAST = 60.0;
-
     /** How far a cleat reaches behind the leaf, mm. */
     private const BEHIND = 20.0;
 
@@ -59,7 +57,7 @@ final readonly class FalseFront implements FrontUnit
         // A cleat stands behind the leaf and the frame, and what is inside behind that.
         $behind = ($leaf->isGreaterThan($frame) ? $leaf : $frame)->plus($materials->carcass->thickness)->plus($rules->get(Rule::BehindFront));
 
-        return new FrontDemand(Extent::atLeast(Length::ofDouble(self::LEAST), 'a leaf needs %s'), Extent::atLeast(Length::ofDouble(self::LEAST), 'a leaf needs %s'), $behind);
+        return new FrontDemand(Extent::atLeast(Length::ofDouble(Leaf::LEAST), 'a leaf needs %s'), Extent::atLeast(Length::ofDouble(Leaf::LEAST), 'a leaf needs %s'), $behind);
     }
 
     public function build(OpeningSite $site): Assembly
@@ -67,9 +65,8 @@ final readonly class FalseFront implements FrontUnit
         $maker = new Leaf($site, $this->mount, $this->build);
         $width = $maker->width(1);
         $x = $maker->starts(1, $width)[0];
-        $low = min($maker->high($x), $maker->high($x + $width->result->toDouble()));
-        $least = $this->build->isFramed() ? 2 * $site->terms->rule(Rule::DoorStile) + self::LEAST : self::LEAST;
-        if ($width->result->toDouble() < $least || $low < $least) {
+        $least = $maker->least();
+        if ($width->result->toDouble() < $least || $maker->lowest($x, $width->result->toDouble()) < $least) {
             return new Assembly([], findings: [Finding::clash(Code::TooSmall, sprintf('There is no room for a front here; %s is the least that is made.', $site->terms->write($least)), $site->opening->tierId)->withWaysOut($site->unclosed('Take the front away'))]);
         }
         $made = $maker->made('false-front', 'False front', $width, $x, [$this->fix === Fixing::Magnets ? 'held by magnets' : 'screwed from behind']);

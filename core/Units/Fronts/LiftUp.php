@@ -72,8 +72,8 @@ final readonly class LiftUp implements FrontUnit
         $maker = new Leaf($site, $this->mount, $this->build);
         $width = $maker->width(1);
         $x = $maker->starts(1, $width)[0];
-        $least = $this->build->isFramed() ? 2 * $site->terms->rule(Rule::DoorStile) + 60.0 : 60.0;
-        if ($width->result->toDouble() < $least || min($maker->high($x), $maker->high($x + $width->result->toDouble())) < $least) {
+        $least = $maker->least();
+        if ($width->result->toDouble() < $least || $maker->lowest($x, $width->result->toDouble()) < $least) {
             return new Assembly([], findings: [Finding::clash(Code::TooSmall, sprintf('There is no room for a flap here; %s is the least that is made.', $site->terms->write($least)), $site->opening->tierId)->withWaysOut($this->away($site))]);
         }
         $made = $maker->made('lift-up', 'Flap', $width, $x, ['hinged along its upper edge']);

@@ -7,7 +7,6 @@ namespace Incastro\Units\Fronts;
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\FrontDemand;
 use Incastro\Fit\Terms;
-use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Solid;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
@@ -151,15 +150,14 @@ final readonly class Sliding implements FrontUnit
             $y = $edge - $front - $track * ($channel + $behind) - $channel + ($channel - $thick) / 2;
             $role = 'sliding-'.($j + 1);
             $piece = $site->make->moving($role, 'Sliding leaf', $height, $width, Purpose::Panel, Grain::Length, [], [$this->channel === Channel::Groove ? 'in grooves above and below, waxed' : 'between strips above and below, waxed'], $site->mark($role));
-            $placed[] = $leaf = $site->placed($piece, $j * ($clear - $wide) / ($this->leaves - 1), $y, $z, Way::Up, Way::Right, Way::Out, Part::Face);
+            $placed[] = $site->placed($piece, $j * ($clear - $wide) / ($this->leaves - 1), $y, $z, Way::Up, Way::Right, Way::Out, Part::Face);
             if ($this->channel === Channel::Groove) {
                 $joints[] = new Joint($piece->key, $floor, JointKind::Glue, 'sliding leaves', $below->toDouble());
                 $joints[] = new Joint($piece->key, $head, JointKind::Glue, 'sliding leaves', $above->toDouble());
             }
             if ($j === 0) {
-                $b = $leaf->bounds;
                 $swept = $site->block(0.0, $clear, $y, $y + $thick, 0.0, $site->height()->result->toDouble());
-                $movements[] = new Movement('Sliding leaf of '.$site->name(), $site->opening->tierId, [$piece->key], [Solid::block($swept)], [Polygon::rectangle($swept->u0, $b->v0, $clear, $thick)->points], Motion::slide(Way::Right->vector(), $clear - $wide));
+                $movements[] = new Movement('Sliding leaf of '.$site->name(), $site->opening->tierId, [$piece->key], [Solid::block($swept)], [$swept->footprint()], Motion::slide(Way::Right->vector(), $clear - $wide));
             }
         }
         $hardware = [new Hardware('flush cup pull', $this->leaves, 'sliding leaves', ArticleKind::FlushCup)];

@@ -84,7 +84,7 @@ final readonly class Apron implements InsideUnit
         $floor = $this->bottom === null ? 0.0 : min($this->bottom->toDouble(), $high);
         if ($high - $floor > self::REACH) {
             $at = $this->apron->minus(Length::ofMillimetres(450));
-            $findings[] = Finding::warning(Code::BinDeep, sprintf('The floor of the bin lies %s below its edge: out of reach. A false bottom lifts it.', $terms->write($high - $floor)), $site->opening->tierId)->withWaysOut([new WayOut(sprintf('Put a false bottom at %s', $terms->format->write($at)), Edits::tier($site->opening->tierId)->setting(['bottom' => ['nm' => $at->nanometres(), 'typed' => '']]))]);
+            $findings[] = Finding::warning(Code::BinDeep, sprintf('The floor of the bin lies %s below its edge: out of reach. A false bottom lifts it.', $terms->write($high - $floor)), $site->opening->tierId)->withWaysOut([new WayOut(sprintf('Put a false bottom at %s', $terms->format->write($at)), Edits::tier($site->opening->tierId)->measuring('with.bottom', $at))]);
         }
 
         return Assembly::all(
@@ -98,7 +98,7 @@ final readonly class Apron implements InsideUnit
     {
         $most = $site->height()->result->minus(Length::ofDouble(self::OVER))->roundedDown($site->terms->format->step);
 
-        return $most->toDouble() < self::LEAST ? [] : [new WayOut(sprintf('Make the apron %s high', $site->terms->format->write($most)), Edits::tier($site->opening->tierId)->setting(['apron' => ['nm' => $most->nanometres(), 'typed' => '']]))];
+        return $most->toDouble() < self::LEAST ? [] : [new WayOut(sprintf('Make the apron %s high', $site->terms->format->write($most)), Edits::tier($site->opening->tierId)->measuring('with.apron', $most))];
     }
 
     /** A floor on cleats at a height, from the back or a nailer before it to the apron, or to a riser. */

@@ -6,8 +6,6 @@ namespace Incastro\Units\Insides;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\OpeningDemand;
-use Incastro\Geometry\Block;
-use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Solid;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
@@ -23,8 +21,6 @@ use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Size;
-use Incastro\Rules\Rule;
-use Incastro\Rules\Schools\Edges;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
 use Incastro\Units\Contents;
@@ -34,6 +30,7 @@ use Incastro\Units\Make\DrawerBox;
 use Incastro\Units\Motion;
 use Incastro\Units\Movement;
 use Incastro\Units\Part;
+use Incastro\Units\Shell\FaceFrame;
 use Incastro\Units\Sites\OpeningSite;
 
 /** Loose boxes side by side that are drawn out by hand: toys, recycling, laundry. Behind a face frame strips lift them over its lower rail. */
@@ -54,9 +51,7 @@ final readonly class Bin implements InsideUnit
 
     public function demand(HouseRules $rules, Catalogue $materials): OpeningDemand
     {
-        $isFramed = $rules->schools->edges === Edges::Frame;
-        $frame = $isFramed ? $rules->get(Rule::StileWidth)->minus($materials->carcass->thickness)->times(2) : Length::zero();
-        $rails = $isFramed ? $rules->get(Rule::RailWidth)->minus($materials->carcass->thickness)->times(2) : Length::zero();
+        [$frame, $rails] = FaceFrame::takes($rules, $materials);
 
         return new OpeningDemand(
             Extent::atLeast(Length::ofMillimetres(150)->times($this->count)->plus($frame), 'bins side by side need %s'),
@@ -115,9 +110,8 @@ final readonly class Bin implements InsideUnit
         $swept = $site->block($x, $x + $wide, $y, $y + 2 * $body->deep, $z, $z + $body->high);
         $keys = $body->keys();
         assert($keys !== []);
-        $above = fn (Block $block) => Polygon::rectangle($block->u0, $block->v0, $block->u1 - $block->u0, $block->v1 - $block->v0)->points;
 
-        return new Assembly([], movements: [new Movement(sprintf('Bin %d of %s', $i + 1, $site->name()), $site->opening->tierId, $keys, [Solid::block($swept)], [$above($swept)], Motion::slide(Way::Out->vector(), $body->deep), $body->deep)]);
+        return new Assembly([], movements: [new Movement(sprintf('Bin %d of %s', $i + 1, $site->name()), $site->opening->tierId, $keys, [Solid::block($swept)], [$swept->footprint()], Motion::slide(Way::Out->vector(), $body->deep), $body->deep)]);
     }
 
     /** Strips on edge that lift a bin over the lower rail. */
@@ -153,7 +147,7 @@ final readonly class Bin implements InsideUnit
     private function tooSmall(OpeningSite $site, float $clear, float $least): Finding
     {
         $most = Length::ofDouble(max(0.0, $clear))->minus(self::air($site->terms->rules))->roundedDown($site->terms->format->step);
-        $ways = $most->toDouble() >= 80.0 && $most->isLessThan($this->height) ? [new WayOut(sprintf('Make them %s high', $site->terms->format->write($most)), Edits::tier($site->opening->tierId)->setting(['height' => ['nm' => $most->nanometres(), 'typed' => '']]))] : [];
+        $ways = $most->toDouble() >= 80.0 && $most->isLessThan($this->height) ? [new WayOut(sprintf('Make them %s high', $site->terms->format->write($most)), Edits::tier($site->opening->tierId)->measuring('with.height', $most))] : [];
 
         return Finding::clash(Code::TooSmall, sprintf('Between its frame there are %s of height, and a bin would be %s at its narrowest.', $site->terms->write(max(0.0, $clear)), $site->terms->write(max(0.0, $least))), $site->opening->tierId)->withWaysOut([...$ways, $site->emptied()]);
     }

@@ -8,7 +8,6 @@ use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\OpeningDemand;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
-use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Works\Finish;
@@ -101,7 +100,7 @@ final readonly class Cubbies implements InsideUnit
 
     private static function slack(OpeningSite $site): float
     {
-        return $site->terms->rules->unit === Unit::Inch ? 25.4 / 64 : 0.3;
+        return $site->terms->rules->either(0.3, 1 / 64)->toDouble();
     }
 
     /** As deep as it may be before a nailer that stands so far out; mm. */
@@ -127,7 +126,7 @@ final readonly class Cubbies implements InsideUnit
         $tall = $site->height()->minus('slid in whole', $play)->roundedDown($terms->format);
         $long = $site->width()->minus('slid in whole', $play)->roundedDown($terms->format);
         $gd = $deep->roundedDown($terms->format)->result->toDouble();
-        $half = $gd / 2 + ($terms->rules->unit === Unit::Inch ? 25.4 / 64 : 0.5);
+        $half = $gd / 2 + $terms->rules->either(0.5, 1 / 64)->toDouble();
         $x0 = ($site->width()->result->toDouble() - $long->result->toDouble()) / 2;
         $y = $site->front() - $gd;
         $banded = [new Finished('front, long', Finish::Banded)];
@@ -166,7 +165,7 @@ final readonly class Cubbies implements InsideUnit
     private function notched(Slots $slots, OpeningSite $site, float $y, float $tall): void
     {
         $t = $site->terms->board();
-        $air = $site->terms->rules->unit === Unit::Inch ? 25.4 / 32 : 1.0;
+        $air = $site->terms->rules->either(1, 1 / 32)->toDouble();
         foreach ($site->nailersIn(0.0, $tall) as [$from, $to]) {
             if ($t + $air > $y) {
                 $slots->near($from - $air, $to + $air, $t + $air - $y);

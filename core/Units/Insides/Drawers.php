@@ -7,7 +7,6 @@ namespace Incastro\Units\Insides;
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\OpeningDemand;
 use Incastro\Geometry\Block;
-use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Solid;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
@@ -29,7 +28,6 @@ use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\Unless;
 use Incastro\Rules\Rule;
 use Incastro\Rules\Schools\DrawerRun;
-use Incastro\Rules\Schools\Edges;
 use Incastro\Rules\Schools\Mount;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
@@ -39,10 +37,12 @@ use Incastro\Units\JointKind;
 use Incastro\Units\Make\DrawerBody;
 use Incastro\Units\Make\Runs\Run;
 use Incastro\Units\Make\Runs\Runs;
+use Incastro\Units\Make\Slides;
 use Incastro\Units\Motion;
 use Incastro\Units\Movement;
 use Incastro\Units\Part;
 use Incastro\Units\Pull;
+use Incastro\Units\Shell\FaceFrame;
 use Incastro\Units\Sites\OpeningSite;
 use Incastro\Units\SizeUse;
 
@@ -82,9 +82,7 @@ final readonly class Drawers implements InsideUnit
 
     public function demand(HouseRules $rules, Catalogue $materials): OpeningDemand
     {
-        $isFramed = $rules->schools->edges === Edges::Frame;
-        $frame = $isFramed ? $rules->get(Rule::StileWidth)->minus($materials->carcass->thickness)->times(2) : Length::zero();
-        $rails = $isFramed ? $rules->get(Rule::RailWidth)->minus($materials->carcass->thickness)->times(2) : Length::zero();
+        [$frame, $rails] = FaceFrame::takes($rules, $materials);
         $run = Runs::of($this->run);
         $each = Length::ofDouble($run->lowest())->plus($run->air($rules))->plus($rules->get(Rule::PairGap));
 
@@ -103,7 +101,7 @@ final readonly class Drawers implements InsideUnit
     public function build(OpeningSite $site): Assembly
     {
         if ($site->opening->front !== null) {
-            return new Assembly([], findings: [Finding::clash(Code::FrontTwice, 'Drawers have fronts of their own; nothing else closes their opening.', $site->opening->tierId)->withWaysOut([new WayOut('Take what is before them away', Edits::withoutFront($site->opening->front->id)), $site->emptied()])]);
+            return new Assembly([], findings: [Finding::clash(Code::FrontTwice, 'Drawers have fronts of their own; nothing else closes their opening.', $site->opening->tierId)->withWaysOut([...$site->unclosed('Take what is before them away'), $site->emptied()])]);
         }
         $run = Runs::of($this->run);
         $rules = $site->terms->rules;
@@ -120,7 +118,9 @@ final readonly class Drawers implements InsideUnit
             ->minus('free behind it', $run->behind($rules));
         $length = $run->length($site, $free->result);
         if ($length === null) {
-            return new Assembly([], findings: [$this->noSlide($site, $run, $free)]);
+            $shortest = $run->shallowest($rules, $site->terms->materials)->minus($run->behind($rules));
+
+            return new Assembly([], findings: [Slides::noneFits($site, $free->result, $shortest)]);
         }
         $width = $run->width($site);
         if ($width->result->toDouble() < self::LOWEST) {
@@ -228,7 +228,7 @@ final readonly class Drawers implements InsideUnit
             $site->block($inset, $inset + $wide, $y1, $y1 + $leaf + $travel + $terms->rule(Rule::PullProjection), $foot, $foot + $front->result->toDouble()),
         ];
         $moving = [...$body->keys(), $face->key];
-        $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, array_map(Solid::block(...), $swept), array_map(fn (Block $block) => Polygon::rectangle($block->u0, $block->v0, $block->u1 - $block->u0, $block->v1 - $block->v0)->points, $swept), Motion::slide(Way::Out->vector(), $travel), $travel);
+        $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, array_map(Solid::block(...), $swept), array_map(fn (Block $block) => $block->footprint(), $swept), Motion::slide(Way::Out->vector(), $travel), $travel);
         $hardware = [...$run->hardware($site, $length, $body->weight() + $this->load), ...$this->pull->bought($wide > self::TWO_PULLS ? 2 : 1, 'drawer fronts')];
 
         return Assembly::all(
@@ -262,14 +262,6 @@ final readonly class Drawers implements InsideUnit
 
         return Finding::clash(Code::DrawerLow, sprintf('%s a box of %s; %s is the least that holds anything.', $this->count === 1 ? 'The drawer leaves' : "$this->count drawers leave", $site->terms->write(max(0.0, $lowest)), $site->terms->write($run->lowest())), $site->opening->tierId)
             ->withWaysOut([...$ways, $site->emptied()]);
-    }
-
-    private function noSlide(OpeningSite $site, Run $run, Working $free): Finding
-    {
-        $shortest = $run->shallowest($site->terms->rules, $site->terms->materials)->minus($run->behind($site->terms->rules));
-
-        return Finding::clash(Code::NoSlideFits, sprintf('%s of depth is left for slides; the shortest is %s.', $site->terms->format->write($free->result->roundedDown($site->terms->format->step)), $site->terms->format->write($shortest)), $site->opening->tierId)
-            ->withWaysOut([$site->deeper($shortest->minus($free->result)), $site->emptied()]);
     }
 
     private function tooNarrow(OpeningSite $site, Working $width): Finding

@@ -7,12 +7,11 @@ namespace Incastro\Units\Insides;
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\OpeningDemand;
 use Incastro\Geometry\Convex;
-use Incastro\Geometry\Point;
+use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Solid;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
-use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
@@ -28,7 +27,6 @@ use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\Unless;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
-use Incastro\Rules\Schools\Edges;
 use Incastro\Rules\Schools\Mount;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
@@ -48,6 +46,7 @@ use Incastro\Units\Motion;
 use Incastro\Units\Movement;
 use Incastro\Units\Placed;
 use Incastro\Units\Pull;
+use Incastro\Units\Shell\FaceFrame;
 use Incastro\Units\Sites\OpeningSite;
 
 /**
@@ -91,15 +90,12 @@ final readonly class PullOut implements InsideUnit
 
     public function demand(HouseRules $rules, Catalogue $materials): OpeningDemand
     {
-        $isFramed = $rules->schools->edges === Edges::Frame;
-        $frame = $isFramed ? $rules->get(Rule::StileWidth)->minus($materials->carcass->thickness)->times(2) : Length::zero();
-        $rails = $isFramed ? $rules->get(Rule::RailWidth)->minus($materials->carcass->thickness)->times(2) : Length::zero();
-        $inch = $rules->unit === Unit::Inch;
+        [$frame, $rails] = FaceFrame::takes($rules, $materials);
 
         return new OpeningDemand(
-            Extent::between(($inch ? Length::ofDouble(5.125 * 25.4) : Length::ofMillimetres(130))->plus($frame), ($inch ? Length::ofDouble(36 * 25.4) : Length::ofMillimetres(900))->plus($frame), 'a pull-out between stiles needs %s'),
-            Extent::atLeast(($inch ? Length::ofDouble(10.875 * 25.4) : Length::ofMillimetres(272))->plus($rails), 'a pull-out needs %s'),
-            Extent::atLeast($inch ? Length::ofDouble(12.25 * 25.4) : Length::ofMillimetres(310), 'its slides need %s'),
+            Extent::between($rules->either(130, 5.125)->plus($frame), $rules->either(900, 36)->plus($frame), 'a pull-out between stiles needs %s'),
+            Extent::atLeast($rules->either(272, 10.875)->plus($rails), 'a pull-out needs %s'),
+            Extent::atLeast($rules->either(310, 12.25), 'its slides need %s'),
         );
     }
 
@@ -111,7 +107,7 @@ final readonly class PullOut implements InsideUnit
     public function build(OpeningSite $site): Assembly
     {
         if ($site->opening->front !== null) {
-            return new Assembly([], findings: [Finding::clash(Code::FrontTwice, 'A pull-out has a front of its own; nothing else closes its opening.', $site->opening->tierId)->withWaysOut([new WayOut('Take what is before it away', Edits::withoutFront($site->opening->front->id)), $site->emptied()])]);
+            return new Assembly([], findings: [Finding::clash(Code::FrontTwice, 'A pull-out has a front of its own; nothing else closes its opening.', $site->opening->tierId)->withWaysOut([...$site->unclosed('Take what is before it away'), $site->emptied()])]);
         }
         // How thick its slides are hangs on its weight, and that on what they leave: from the lightest up.
         foreach (Slides::cases() as $class) {
@@ -136,7 +132,7 @@ final readonly class PullOut implements InsideUnit
         if ($slide === null) {
             $shortest = $terms->materials->lengths($class->kind(), $terms->rules->unit)[0];
 
-            return new Assembly([], findings: [Finding::clash(Code::NoSlideFits, sprintf('%s of depth is left for slides; the shortest is %s.', $terms->format->write($free->result->roundedDown($terms->format->step)), $terms->format->write($shortest)), $site->opening->tierId)->withWaysOut([$site->deeper($shortest->minus($free->result)), $site->emptied()])]);
+            return new Assembly([], findings: [Slides::noneFits($site, $free->result, $shortest)]);
         }
         $width = $site->between()
             ->minusTimes('two slides', 2, $class->thickness($terms->rules))
@@ -210,13 +206,13 @@ final readonly class PullOut implements InsideUnit
     /** @param non-empty-list<string> $moving */
     private function movement(OpeningSite $site, PullOutBody $body, MadeLeaf $front, array $moving, float $x, float $y1, float $z, float $travel, float $foot, float $inset): Movement
     {
-        $drawn = fn (float $x, float $y, float $z, float $left, float $right, float $wide, float $deep): Solid => new Solid([Convex::plate([new Point(0.0, 0.0), new Point($left, 0.0), new Point($right, $wide), new Point(0.0, $wide)], $deep, new Pose($site->at($x, $y, $z), Way::Up->vector(), Way::Right->vector(), Way::Out->vector()))]);
+        $drawn = fn (float $x, float $y, float $z, float $left, float $right, float $wide, float $deep): Solid => new Solid([Convex::plate(Polygon::raked($left, $right, $wide)->points, $deep, new Pose($site->at($x, $y, $z), Way::Up->vector(), Way::Right->vector(), Way::Out->vector()))]);
         $leaf = $site->terms->materials->for(Purpose::Front)->thickness->toDouble();
         $swept = [
             $drawn($x, $y1 - $travel, $z, $body->high(0.0), $body->high($body->wide()), $body->wide(), 2 * $travel),
             $drawn($inset, $y1, $foot, $front->heights[0], $front->heights[1], $front->wide(), $leaf + $travel + $site->terms->rule(Rule::PullProjection)),
         ];
-        $above = array_map(fn (Solid $solid) => [new Point($solid->bounds->u0, $solid->bounds->v0), new Point($solid->bounds->u1, $solid->bounds->v0), new Point($solid->bounds->u1, $solid->bounds->v1), new Point($solid->bounds->u0, $solid->bounds->v1)], $swept);
+        $above = array_map(fn (Solid $solid) => $solid->bounds->footprint(), $swept);
 
         return new Movement(sprintf('Pull-out of %s', $site->name()), $site->opening->tierId, $moving, $swept, $above, Motion::slide(Way::Out->vector(), $travel), $travel);
     }

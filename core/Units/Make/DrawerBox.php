@@ -176,7 +176,7 @@ final readonly class DrawerBox
     /** Depth of a groove for a bottom: 6 mm or 1/4 in, and no more than half a side. */
     private function groove(): Length
     {
-        $most = Length::ofDouble($this->site->terms->rules->unit === Unit::Inch ? 6.35 : 6.0);
+        $most = $this->site->terms->rules->either(6, 1 / 4);
         $half = $this->half();
 
         return $half->isLessThan($most) ? $half : $most;

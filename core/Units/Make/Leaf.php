@@ -11,7 +11,6 @@ use Incastro\Geometry\Pose;
 use Incastro\Geometry\Vector;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
-use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Works\Finish;
@@ -36,13 +35,16 @@ use Incastro\Units\Sites\OpeningSite;
  */
 final readonly class Leaf
 {
+    /** A leaf smaller than this is none, mm. */
+    public const LEAST = 60.0;
+
     /** A framed leaf higher than this has a rail in its middle, and one higher than that two; mm. */
     private const ONE_MIDDLE = 1300.0;
 
     private const TWO_MIDDLES = 1900.0;
 
-    /** Width of the rabbet in which a panel or a pane lies behind its frame, mm. */
-    private const RABBET = 10;
+    /** Width of the rabbet in which a panel or a pane lies behind its frame, in mm and in inches. */
+    private const RABBET = [10.0, 3 / 8];
 
     /** A pane is smaller than its rabbets by this, mm. */
     private const PANE_PLAY = 4;
@@ -95,6 +97,18 @@ final readonly class Leaf
         return $this->site->upper($x) - $this->foot() + $above->toDouble() * hypot(1.0, $this->site->upper($x + 1.0) - $this->site->upper($x));
     }
 
+    /** Where it is lowest, so wide from a place on; mm. */
+    public function lowest(float $x, float $wide): float
+    {
+        return min($this->high($x), $this->high($x + $wide));
+    }
+
+    /** No leaf is made narrower or lower: a frame needs that between its stiles and its rails; mm. */
+    public function least(): float
+    {
+        return self::LEAST + ($this->build->isFramed() ? 2 * $this->site->terms->rule(Rule::DoorStile) : 0.0);
+    }
+
     /**
      * A leaf so wide from a place on. One of its heights is decided, the lower one: the other follows, so that the angle is kept.
      *
@@ -129,7 +143,7 @@ final readonly class Leaf
             $piece = $this->site->make->moving($role, $name, $high, $width, Purpose::Front, Grain::Length, $works, $joints, $this->site->mark($role));
         } else {
             $works[] = new Sawn('top, short', atan2(abs($right - $left), $wide), ' to the rake');
-            $outline = new Outline(new Polygon([new Point(0.0, 0.0), new Point($left, 0.0), new Point($right, $wide), new Point(0.0, $wide)]));
+            $outline = new Outline(Polygon::raked($left, $right, $wide));
             $piece = $this->site->make->shaped($role, $name, $high, $width, Purpose::Front, $outline, $works, $joints, $this->site->mark($role));
         }
         $placed = $this->site->placed($piece, $x, $this->at(), $this->foot(), Way::Up, Way::Right, Way::Out, Part::Face);
@@ -210,7 +224,7 @@ final readonly class Leaf
         $works = [new Finished('all four', Finish::Banded)];
         $piece = abs($rise) < 1e-9
             ? $this->site->make->moving($role, 'Door stile', $long, $width, Purpose::Front, Grain::Length, $works, $joints, $this->site->mark($role))
-            : $this->site->make->shaped($role, 'Door stile', $long, $width, Purpose::Front, new Outline(new Polygon([new Point(0.0, 0.0), new Point($left, 0.0), new Point($right, $ms), new Point(0.0, $ms)])), [...$works, new Sawn('top, short', atan(abs($rise)), ' to the rake')], $joints, $this->site->mark($role));
+            : $this->site->make->shaped($role, 'Door stile', $long, $width, Purpose::Front, new Outline(Polygon::raked($left, $right, $ms)), [...$works, new Sawn('top, short', atan(abs($rise)), ' to the rake')], $joints, $this->site->mark($role));
 
         return $this->site->placed($piece, $x, $this->at(), $this->foot(), Way::Up, Way::Right, Way::Out, Part::Face);
     }
@@ -336,7 +350,7 @@ final readonly class Leaf
             $upper = fn (float $across): float => $top + $rise * ($across - $grown) - ($ms - $grown) * hypot(1.0, $rise) - $z + $grown;
             [$atLeft, $atRight] = [$upper(0.0), $upper($wide)];
             $long = Working::start('its higher edge in the frame', Length::ofDouble(max($atLeft, $atRight)));
-            $outline = new Outline(new Polygon([new Point(0.0, 0.0), new Point($atLeft, 0.0), new Point($atRight, $wide), new Point(0.0, $wide)]));
+            $outline = new Outline(Polygon::raked($atLeft, $atRight, $wide));
             $piece = $this->site->make->shaped($role, 'Door panel', $long, $width->roundedDown($terms->format->fine()), Purpose::Panel, $outline, [new Sawn('top, short', atan(abs($rise)), ' to the rake')], ['loose in the frame'], $this->site->mark($role));
             $placed = $this->site->placed($piece, $x + $ms - $grown, $y, $this->foot() + $z - $grown, Way::Up, Way::Right, Way::Out, Part::Face);
         }
@@ -357,7 +371,7 @@ final readonly class Leaf
 
     private function rabbet(): Length
     {
-        return $this->site->terms->rules->unit === Unit::Inch ? Length::ofNanometres(9_525_000) : Length::ofMillimetres(self::RABBET);
+        return $this->site->terms->rules->either(...self::RABBET);
     }
 
     /**

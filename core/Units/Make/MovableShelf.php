@@ -62,6 +62,12 @@ final readonly class MovableShelf
         return $this->lip === ShelfLip::Front ? $depth->minus('strip in front of it', $this->site->terms->materials->frame->thickness) : $depth;
     }
 
+    /** Where a shelf ends in front, behind its strip; y, mm. */
+    private function front(): float
+    {
+        return $this->site->front() - ($this->lip === ShelfLip::Front ? $this->site->terms->materials->frame->thickness->toDouble() : 0.0);
+    }
+
     /** Where the shelf can lie nearest to a height: on bars only where there are holes. */
     public function height(float $wanted): float
     {
@@ -118,13 +124,12 @@ final readonly class MovableShelf
         return new Assembly([$this->placed($piece, $z)], $this->site->toSides($piece, JointKind::Pins, 'adjustable shelves'));
     }
 
-    /** A level board in the middle, as far behind the front as its lip is thick. */
+    /** A level board in the middle. */
     private function placed(Piece $piece, float $z): Placed
     {
-        $lip = $this->lip === ShelfLip::Front ? $this->site->terms->materials->frame->thickness->toDouble() : 0.0;
         $x = ($this->site->width()->result->toDouble() - $piece->length->result->toDouble()) / 2;
 
-        return $this->site->placed($piece, $x, $this->site->front() - $lip - $piece->width->result->toDouble(), $z, Way::Right, Way::Out, Way::Up, Part::Loose);
+        return $this->site->placed($piece, $x, $this->front() - $piece->width->result->toDouble(), $z, Way::Right, Way::Out, Way::Up, Part::Loose);
     }
 
     private function onCleats(int $i, Working $depth, float $z, string $mark): Assembly
@@ -146,8 +151,7 @@ final readonly class MovableShelf
         $site = $this->site;
         $t = $site->terms->board();
         $high = $site->terms->rule(Rule::CleatWidth);
-        $lip = $this->lip === ShelfLip::Front ? $site->terms->materials->frame->thickness->toDouble() : 0.0;
-        $rear = $site->front() - $lip - $depth->roundedDown($site->terms->format)->result->toDouble();
+        $rear = $this->front() - $depth->roundedDown($site->terms->format)->result->toDouble();
         $from = max($site->nailerBetween($z - $high, $z), $rear);
         $length = $hasBack ? $depth->minus('ends behind the front of its shelf', Length::ofDouble(self::CLEAT_BACK)) : $depth;
         $length = $from - $rear > 1e-6 ? $length->minus('a nailer behind', Length::ofDouble($from - $rear)) : $length;
@@ -180,13 +184,12 @@ final readonly class MovableShelf
         $slat = $this->slat->toDouble();
         $count = max(2, (int) ceil(($deep + $this->slatGap->toDouble()) / ($slat + $this->slatGap->toDouble()) - 1e-9));
         $gap = ($deep - $count * $slat) / ($count - 1);
-        $lip = $this->lip === ShelfLip::Front ? $site->terms->materials->frame->thickness->toDouble() : 0.0;
         $length = $site->width()->minus('play between the sides', $this->cleatPlay());
         $slats = [];
         for ($k = 0; $k < $count; $k++) {
             $role = "shelf-$i".($k === 0 ? '' : '-slat-'.($k + 1));
             $piece = $site->make->inner($role, 'Slat', $length, Working::start('width of a slat', $this->slat), Purpose::Shelf, Grain::Length, [new Finished('both long', Finish::Banded)], ['screwed down to cleats'], null, $mark.'-'.($k + 1));
-            $slats[] = $site->placed($piece, ($site->width()->result->toDouble() - $piece->length->result->toDouble()) / 2, $site->front() - $lip - $deep + $k * ($slat + $gap), $z, Way::Right, Way::Out, Way::Up, Part::Loose);
+            $slats[] = $site->placed($piece, ($site->width()->result->toDouble() - $piece->length->result->toDouble()) / 2, $this->front() - $deep + $k * ($slat + $gap), $z, Way::Right, Way::Out, Way::Up, Part::Loose);
         }
 
         return Assembly::all(new Assembly($slats, [], [], ['Gap between slats, '.$mark => Working::start('what the slats leave, in equal gaps', Length::ofDouble($gap))]), $this->cleats($i, $slats, $depth, $z, $mark, false));
@@ -201,7 +204,7 @@ final readonly class MovableShelf
         $batten = $this->size(self::BATTEN);
         $rear = $this->rear();
         $in = ($hole - $site->terms->rule(Rule::Kerf)) / 2;
-        $front = $site->front() - ($this->lip === ShelfLip::Front ? $site->terms->materials->frame->thickness->toDouble() : 0.0);
+        $front = $this->front();
         $between = Working::start('between the battens', Length::ofDouble($front - $batten - $rear - $batten))
             ->plusTimes('into their notches', 2, Length::ofDouble($in))
             ->minus('play in the notches', $this->cleatPlay());
@@ -254,7 +257,7 @@ final readonly class MovableShelf
         $write = $site->terms->write(...);
         $how = sprintf('drilled Ø %s every %s from %s up, in a blank for two, and ripped through the holes', $write($this->size(self::HOLE)), $write($this->size(self::PITCH)), $write($this->size(self::FIRST)));
         $clear = $site->width()->result->toDouble();
-        $front = $site->front() - ($this->lip === ShelfLip::Front ? $site->terms->materials->frame->thickness->toDouble() : 0.0);
+        $front = $this->front();
         $placed = $joints = [];
         foreach (['L' => 0.0, 'R' => $clear - $t] as $hand => $x) {
             foreach (['back' => $this->rear(), 'front' => $front - $this->size(self::BATTEN)] as $which => $y) {

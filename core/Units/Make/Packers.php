@@ -51,7 +51,7 @@ final readonly class Packers
                 continue;
             }
             $across = $isFilled ? Working::start('packer width', Length::ofMillimetres($this->high)) : Working::start('what the frame stands inside the board', Length::ofDouble($in));
-            for ($k = 0; $k < max(1, $isFilled ? $boards : 1); $k++) {
+            for ($k = 0; $k < ($isFilled ? $boards : 1); $k++) {
                 $role = "$prefix-packer-$hand".($k === 0 ? '' : '-'.($k + 1));
                 $piece = $site->make->inner($role, 'Packer', $long, $across, Purpose::Carcass, Grain::Any, [], $isFilled ? ['screwed to the side'] : ['on edge, screwed to the side'], null, $site->mark($role));
                 $deep = $piece->width->result->toDouble();

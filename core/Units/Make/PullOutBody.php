@@ -133,7 +133,7 @@ final readonly class PullOutBody
                 $joints[] = new Joint($piece->piece->key, $end->piece->key, JointKind::Pocket, 'pull-outs');
             }
         }
-        $shelves = $this->levels($x, $y, $z, $ends, [...$between]);
+        $shelves = $this->levels($x, $y, $z, $ends, $between);
 
         return Assembly::all(new Assembly([...$ends, ...$between], $joints), $shelves);
     }
@@ -145,7 +145,7 @@ final readonly class PullOutBody
         $works = [new Finished('top, short', Finish::Banded)];
         $piece = $this->rise === 0.0
             ? $this->moving("end-$which", 'Pull-out end', $long, $this->width, $works)
-            : $this->site->make->shaped("pull-out-end-$which", 'Pull-out end', $long, $this->width, Purpose::Carcass, new Outline(new Polygon([new Point(0.0, 0.0), new Point($left, 0.0), new Point($right, $this->wide()), new Point(0.0, $this->wide())])), [...$works, new Sawn('top, short', atan(abs($this->rise)), ' to the rake')], [], $this->site->mark("pull-out-end-$which"));
+            : $this->site->make->shaped("pull-out-end-$which", 'Pull-out end', $long, $this->width, Purpose::Carcass, new Outline(Polygon::raked($left, $right, $this->wide())), [...$works, new Sawn('top, short', atan(abs($this->rise)), ' to the rake')], [], $this->site->mark("pull-out-end-$which"));
 
         return $this->site->placed($piece, $x, $y, $z, Way::Up, Way::Right, Way::Out, Part::Loose);
     }

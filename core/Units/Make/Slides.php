@@ -6,10 +6,13 @@ namespace Incastro\Units\Make;
 
 use Incastro\Measure\Length;
 use Incastro\Measure\Unit;
+use Incastro\Rules\Code;
+use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Rule;
+use Incastro\Units\Sites\OpeningSite;
 
 /** Pairs of slides by what they carry, kg: how thick one is, and in which lengths it is sold; typical figures of makers. */
 enum Slides: int
@@ -54,6 +57,15 @@ enum Slides: int
         }
 
         return $longest;
+    }
+
+    /** Why nothing runs on slides here: so much of the depth is free, and the shortest is so long. */
+    public static function noneFits(OpeningSite $site, Length $free, Length $shortest): Finding
+    {
+        $format = $site->terms->format;
+
+        return Finding::clash(Code::NoSlideFits, sprintf('%s of depth is left for slides; the shortest is %s.', $format->write($free->roundedDown($format->step)), $format->write($shortest)), $site->opening->tierId)
+            ->withWaysOut([$site->deeper($shortest->minus($free)), $site->emptied()]);
     }
 
     /** @return non-empty-list<Length> in which it is sold, the shortest first */

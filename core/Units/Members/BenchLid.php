@@ -115,7 +115,7 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
     /** @param array{float, float} $of mm, and inches */
     private function gap(MemberSite $site, array $of): Length
     {
-        return Length::ofDouble($site->terms->rules->unit === Unit::Inch ? 25.4 * $of[1] : $of[0]);
+        return $site->terms->rules->either(...$of);
     }
 
     private function away(Over $top): WayOut

@@ -10,12 +10,12 @@ use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Vector;
 use Incastro\Measure\Length;
-use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Works\Bored;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
+use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Choice;
@@ -57,14 +57,14 @@ final readonly class CableHole implements BoxOption
         if ($board === null) {
             return $box->finding($this->refused($site, $id, sprintf('There is no %s where this hole would be.', substr($this->board->label(), 4)), []));
         }
-        $least = $this->diameter->dividedBy(2)->plus(self::rim($site->terms->rules->unit));
+        $least = $this->diameter->dividedBy(2)->plus(self::rim($site->terms->rules));
         $from = Working::start('from the edge', $this->edge)->atLeast('rim of the hole and its wood', $least)->result;
         $at = $this->at($site, $from->toDouble(), $this->end->toDouble());
         $centre = $board->seen($at->x, $at->y, $at->z);
         [$x0, $x1, $y0, $y1] = $board->piece->outline->bounds();
         $wood = min($centre->x - $x0, $x1 - $centre->x, $centre->y - $y0, $y1 - $centre->y);
         if ($wood < $least->toDouble() - 1e-6) {
-            return $box->finding($this->refused($site, $id, sprintf('The hole for cables leaves %s of wood at an edge of %s; it takes %s.', $site->terms->write(max(0.0, $wood - $this->diameter->toDouble() / 2)), $board->piece->mark, $site->terms->format->write(self::rim($site->terms->rules->unit))), [new WayOut('As usual', Edits::option($id)->setting(['edge' => null, 'end' => null]))]));
+            return $box->finding($this->refused($site, $id, sprintf('The hole for cables leaves %s of wood at an edge of %s; it takes %s.', $site->terms->write(max(0.0, $wood - $this->diameter->toDouble() / 2)), $board->piece->mark, $site->terms->format->write(self::rim($site->terms->rules))), [new WayOut('As usual', Edits::option($id)->setting(['edge' => null, 'end' => null]))]));
         }
         $radius = $this->diameter->toDouble() / 2;
         if ($this->board === BoardOf::Back && $site->meetsNailer($this->end->toDouble() - $radius, $this->end->toDouble() + $radius)) {
@@ -82,10 +82,9 @@ final readonly class CableHole implements BoxOption
         return $box->placing($placed, $box->joints)->bought([new Hardware('cable grommet Ø '.$site->terms->format->write($this->diameter), 1, 'cables', ArticleKind::Grommet)]);
     }
 
-    /** 15 mm or 5/8 in. */
-    private static function rim(Unit $unit): Length
+    private static function rim(HouseRules $rules): Length
     {
-        return $unit->isMetric() ? Length::ofMillimetres(15) : Length::ofNanometres(15_875_000);
+        return $rules->either(15, 5 / 8);
     }
 
     private function at(OpeningSite $site, float $from, float $end): Vector

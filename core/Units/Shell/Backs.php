@@ -8,7 +8,6 @@ use Incastro\Fit\Box;
 use Incastro\Fit\Column;
 use Incastro\Fit\Terms;
 use Incastro\Geometry\Outline;
-use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Way;
@@ -152,7 +151,7 @@ final readonly class Backs
             $at = fn (float $x): float => $top->at($x / $this->wide, 0.0) - 2 * $this->half;
             [$left, $right] = [$at($from), $at($to)];
             $length = $number === null ? $length : Working::start('height of the box there', Length::ofDouble(max($left, $right) + 2 * $this->half))->minus('less than the box', $play);
-            $outline = new Outline(new Polygon([new Point(0.0, 0.0), new Point($left, 0.0), new Point($right, $wide), new Point(0.0, $wide)]));
+            $outline = new Outline(Polygon::raked($left, $right, $wide));
             $works[] = new Sawn('top, short', $top->angle($this->wide), ' to the rake');
         }
         $role = $number === null ? 'back' : "back-$number";

@@ -23,8 +23,11 @@ use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
 use Incastro\Pieces\Works\Sawn;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Rule;
+use Incastro\Rules\Schools\Edges;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
@@ -59,6 +62,14 @@ final readonly class FaceFrame
         $this->v = $box->face() - $this->thickness;
         $this->stile = $terms->rule(Rule::StileWidth);
         $this->scribing = new Scribing($run->frame, $box->face(), $this->thickness);
+    }
+
+    /** @return array{Length, Length} how much narrower and lower than between its boards an opening is in its face, for what is drawn out of it */
+    public static function takes(HouseRules $rules, Catalogue $materials): array
+    {
+        $inside = fn (Rule $rule): Length => $rules->schools->edges === Edges::Frame ? $rules->get($rule)->minus($materials->carcass->thickness)->times(2) : Length::zero();
+
+        return [$inside(Rule::StileWidth), $inside(Rule::RailWidth)];
     }
 
     public function build(): Assembly

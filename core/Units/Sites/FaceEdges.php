@@ -9,7 +9,6 @@ use Incastro\Fit\Column;
 use Incastro\Fit\Opening;
 use Incastro\Fit\Terms;
 use Incastro\Measure\Length;
-use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Rules\Rule;
 use Incastro\Rules\Schools\Mount;
@@ -73,6 +72,6 @@ final readonly class FaceEdges
     /** How far a front that laps over its edges stands before them, mm. */
     public function bump(): float
     {
-        return $this->terms->rules->unit === Unit::Inch ? 25.4 / 16 : 2.0;
+        return $this->terms->rules->either(2, 1 / 16)->toDouble();
     }
 }

@@ -37,7 +37,7 @@ trait OnSlides
     /** Packers bring the slides flush with the frame; their line lies so far over the foot of the box that one block sets them all. */
     public function carried(OpeningSite $site, string $number, DrawerBody $body, Length $length, float $y1, float $up): Assembly
     {
-        $line = $up + min($body->high / 2, $site->terms->rules->unit->isMetric() ? 32.0 : 31.75);
+        $line = $up + min($body->high / 2, $site->terms->rules->either(32, 1.25)->toDouble());
         $packers = (new Packers($site))->build("drawer-$number", $length, $y1, $line);
         $at = [$site->at(0.0, 0.0, $line)->z];
         [$left, $right] = $site->beside();

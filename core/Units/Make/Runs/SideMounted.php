@@ -40,7 +40,7 @@ final readonly class SideMounted implements Run
 
     public function up(HouseRules $rules): float
     {
-        return $rules->unit->isMetric() ? 12.0 : 12.7;
+        return $rules->either(12, 1 / 2)->toDouble();
     }
 
     public function body(OpeningSite $site, string $number, Working $width, Working $height, Length $length, float $x, float $y1, float $up, array $dividers): DrawerBody

@@ -52,7 +52,7 @@ final readonly class Undermount implements Run
 
     public function up(HouseRules $rules): float
     {
-        return $rules->unit->isMetric() ? 14.0 : 14.2875;
+        return $rules->either(14, 9 / 16)->toDouble();
     }
 
     public function body(OpeningSite $site, string $number, Working $width, Working $height, Length $length, float $x, float $y1, float $up, array $dividers): DrawerBody
