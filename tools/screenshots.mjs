@@ -1,5 +1,4 @@
 // Takes the pictures of docs/screenshots/ from the demo of a running application: node tools/screenshots.mjs [names]
-// The last one hangs a door and puts drawers into the oar store: ./incastro reset-demo takes them out again.
 import { chromium } from '@playwright/test'
 
 const base = process.env.APP_URL ?? 'http://127.0.0.1:8640'
@@ -123,11 +122,6 @@ await shot('fit-phone', () => fit('Oar store'))
 await page.setViewportSize({ width: 1280, height: 800 })
 await shot('fit-round', async () => {
   await fit('Oar store')
-  await page.getByRole('radio', { name: 'Door', exact: true }).click()
-  await page.waitForTimeout(2000)
-  await page.locator('g.cell').nth(2).click()
-  await page.getByRole('radiogroup', { name: 'What it holds' }).getByRole('radio', { name: 'Drawers' }).click()
-  await page.waitForTimeout(3000)
   await page.getByRole('button', { name: 'Round', exact: true }).click()
   await page.waitForTimeout(2500)
   const open = page.getByRole('slider', { name: 'open' })
