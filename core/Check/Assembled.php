@@ -16,6 +16,7 @@ use Incastro\Survey\Room\Enclosure;
 use Incastro\Survey\Room\RunFrame;
 use Incastro\Units\Assembly;
 use Incastro\Units\Make\Joinery;
+use Incastro\Units\Part;
 use Incastro\Units\Placed;
 
 /**
@@ -113,6 +114,10 @@ final class Assembled
                 continue;
             }
             foreach ($enclosure->outside($one->inRoom($frame), self::TOUCH) as $surface => $by) {
+                // What lines an opening stands in its wall.
+                if ($one->part === Part::Lining && (string) $surface === (string) $frame->wall) {
+                    continue;
+                }
                 if ($by > self::TOUCH + $this->mayRemain($run, $one, (string) $surface)) {
                     $this->collisions->outside($run, $one, (string) $surface, $by);
                 }

@@ -6,6 +6,7 @@ namespace Incastro\Check;
 
 use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
+use Incastro\Fit\FittedSurface;
 use Incastro\Fit\Terms;
 use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Axis;
@@ -45,9 +46,16 @@ final readonly class Swings
     /** @var list<Thing> that stand in the way */
     private array $things;
 
-    /** @param list<Assembly> $assemblies of each run */
-    public function __construct(private FittedLayout $layout, private array $assemblies, private Terms $terms)
+    private int $runs;
+
+    /** @var list<RunFrame> of each run, and then of each surface */
+    private array $frames;
+
+    /** @param list<Assembly> $assemblies of each run, and then of each surface */
+    public function __construct(FittedLayout $layout, private array $assemblies, private Terms $terms)
     {
+        $this->runs = count($layout->runs);
+        $this->frames = [...array_map(fn (FittedRun $run) => $run->frame, $layout->runs), ...array_map(fn (FittedSurface $surface) => $surface->frame, $layout->surfaces)];
         $this->enclosure = new Enclosure($terms->room, $terms->rules->skirtingStays);
         $this->plan = new Polygon($terms->room->corners);
         $this->things = array_values(array_filter($terms->room->things, fn (Thing $thing) => $thing->isInTheWay()));
@@ -57,9 +65,9 @@ final readonly class Swings
     public function findings(): array
     {
         $findings = [];
-        foreach ($this->layout->runs as $r => $run) {
+        foreach ($this->frames as $r => $frame) {
             foreach ($this->assemblies[$r]->movements as $movement) {
-                $finding = $this->struck($r, $run, $movement) ?? $this->narrow($r, $run, $movement);
+                $finding = $this->struck($r, $frame, $movement) ?? $this->narrow($r, $frame, $movement);
                 $findings = $finding === null ? $findings : [...$findings, $finding];
             }
         }
@@ -68,13 +76,13 @@ final readonly class Swings
     }
 
     /** What it meets on its way, worst first. */
-    private function struck(int $r, FittedRun $run, Movement $movement): ?Finding
+    private function struck(int $r, RunFrame $frame, Movement $movement): ?Finding
     {
         $worst = [Assembled::TOUCH, '', ''];
         $note = function (float $by, string $what, string $id) use (&$worst): void {
             $worst = $by > $worst[0] ? [$by, $what, $id] : $worst;
         };
-        $places = new ThingPlace($this->terms->room, $run->frame);
+        $places = new ThingPlace($this->terms->room, $frame);
         foreach ($movement->swept as $solid) {
             foreach ($this->assemblies[$r]->placed as $placed) {
                 if (! in_array($placed->piece->key, $movement->moving, true) && $placed->bounds->meets($solid->bounds, Assembled::TOUCH)) {
@@ -85,7 +93,7 @@ final readonly class Swings
                 $body = $places->solid($thing);
                 $note($body === null ? 0.0 : $solid->overlap($body, Assembled::TOUCH), lcfirst($thing->name), $thing->id);
             }
-            $inRoom = $run->frame->inRoom($solid);
+            $inRoom = $frame->inRoom($solid);
             foreach ($this->enclosure->outside($inRoom, Assembled::TOUCH) as $surface => $by) {
                 $note(is_numeric($surface) ? $by : 0.0, is_numeric($surface) ? 'the '.$this->terms->room->shape->wallName((int) $surface) : '', '');
             }
@@ -97,7 +105,7 @@ final readonly class Swings
 
         return $what === '' ? null : Finding::clash(Code::Strikes, sprintf('%s strikes %s on its way: it would stand %s in it.', $movement->name, $what, $this->terms->write($by)), $movement->tier)
             ->about($id === '' ? [] : [$id])
-            ->withWaysOut([...$movement->waysOut, new WayOut('Leave an open gap instead', Edits::tier($movement->tier)->emptied())]);
+            ->withWaysOut([...$movement->waysOut, ...($r < $this->runs ? [new WayOut('Leave an open gap instead', Edits::tier($movement->tier)->emptied())] : [])]);
     }
 
     /** How far it reaches over the ceiling within the space: beyond its front nobody looked at one. */
@@ -126,17 +134,17 @@ final readonly class Swings
      */
     private function others(int $r, Movement $movement, Solid $swept, \Closure $note): void
     {
-        foreach ($this->layout->runs as $o => $other) {
+        foreach ($this->frames as $o => $other) {
             if ($o === $r) {
                 continue;
             }
             foreach ($this->assemblies[$o]->placed as $placed) {
-                $note($this->met($placed, $other->frame, $swept), $placed->piece->mark, $placed->owner);
+                $note($this->met($placed, $other, $swept), $placed->piece->mark, $placed->owner);
             }
             // Two that meet are told once, by the run that comes first.
             foreach ($o > $r ? $this->assemblies[$o]->movements : [] as $its) {
                 foreach ($its->swept as $solid) {
-                    $note($swept->overlap($other->frame->inRoom($solid), Assembled::TOUCH), lcfirst($its->name).', when both are open', $its->tier);
+                    $note($swept->overlap($other->inRoom($solid), Assembled::TOUCH), lcfirst($its->name).', when both are open', $its->tier);
                 }
             }
         }
@@ -165,7 +173,7 @@ final readonly class Swings
     }
 
     /** Room for a person before what is drawn out. */
-    private function narrow(int $r, FittedRun $run, Movement $movement): ?Finding
+    private function narrow(int $r, RunFrame $frame, Movement $movement): ?Finding
     {
         if ($movement->travel <= 0.0) {
             return null;
@@ -175,7 +183,7 @@ final readonly class Swings
         $before = array_map(fn (Block $block) => new Block($block->u0, $block->u1, $out - 1.0, $out + self::PERSON, $block->z0, $block->z1), $swept);
         $most = 0.0;
         foreach ($before as $block) {
-            $inRoom = $run->frame->inRoom(Solid::block($block));
+            $inRoom = $frame->inRoom(Solid::block($block));
             foreach ($this->enclosure->outside($inRoom, Assembled::TOUCH) as $surface => $by) {
                 $most = is_numeric($surface) ? max($most, $by) : $most;
             }

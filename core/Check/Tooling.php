@@ -76,7 +76,7 @@ final readonly class Tooling
             JointKind::Glue => $joint->shares > 0.0 ? BoxJoint::Dado->tools() : [],
             JointKind::Rabbet => BoxBack::Rabbeted->tools(),
             JointKind::Hinge => [Tool::HingeBit],
-            JointKind::Screws, JointKind::Nails, JointKind::Pins, JointKind::Slide => [],
+            JointKind::Screws, JointKind::Nails, JointKind::Pins, JointKind::Butt, JointKind::Slide => [],
         };
     }
 

@@ -7,6 +7,7 @@ namespace Incastro\Fit;
 use Incastro\Fit\Layout\Layout;
 use Incastro\Fit\Layout\RunEnd;
 use Incastro\Fit\Layout\Surface;
+use Incastro\Rules\Parameters\Blueprint;
 
 /**
  * Fits a whole layout into the room as found, run after run. Where two runs meet round a corner, one goes through and the
@@ -24,7 +25,7 @@ final readonly class LayoutFitter
         $corners = $this->corners($runs);
 
         // How far each stands out is known then, and with it where the others stop.
-        return new FittedLayout($corners === [] ? $runs : $this->fitted($layout, $marks, $corners), array_values(array_filter(array_map(fn (Surface $surface) => (new SurfaceFitter($this->terms))->fit($surface, $marks->of('C', $surface->id)), $layout->surfaces))));
+        return new FittedLayout($corners === [] ? $runs : $this->fitted($layout, $marks, $corners), array_values(array_filter(array_map(fn (Surface $surface) => (new SurfaceFitter($this->terms))->fit($surface, $marks->of(Blueprint::of($surface->holds::class)->about->mark ?? 'C', $surface->id)), $layout->surfaces))));
     }
 
     /**

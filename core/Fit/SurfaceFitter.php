@@ -15,9 +15,15 @@ use Incastro\Rules\Finding;
 use Incastro\Rules\WayOut;
 use Incastro\Survey\Room\RunFrame;
 
-/** Places what lies on a wall: where no end was chosen, as far as the wall, the floor and the ceiling leave it free. */
+/**
+ * Places what lies on a wall: where no end was chosen, as far as the wall, the floor and the ceiling leave it free; what is only
+ * made up to a size stands as large as that in the middle of the wall, a little over the floor.
+ */
 final readonly class SurfaceFitter
 {
+    /** Of what is left over and under it, so much is under. */
+    private const LOW = 0.2;
+
     public function __construct(private Terms $terms)
     {
     }
@@ -40,13 +46,36 @@ final readonly class SurfaceFitter
         $heights = [$foot, ...$frame->bendsBetween($foot, max($foot, $head)), $head];
         $sides = fn (\Closure $side): array => array_merge(...array_map(fn (float $v) => array_map(fn (float $z) => $side($v, $z), $heights), $depths));
         // Beside a door or an open edge the wall itself ends.
-        $left = $surface->from?->toDouble() ?? max(0.0, ...$sides($frame->leftAt(...)));
-        $right = $surface->to?->toDouble() ?? min($long, ...$sides($frame->rightAt(...)));
+        $free = [max(0.0, ...$sides($frame->leftAt(...))), min($long, ...$sides($frame->rightAt(...)))];
+        $demand = $this->demand($surface);
+        $around = $demand->around?->toDouble() ?? 0.0;
+        [$left, $right] = $this->ends($surface->from, $surface->to, [$free[0] + $around, $free[1] - $around], $demand->width, 0.5);
+        [$foot, $head] = $this->ends($surface->foot, $surface->head, [$foot + $around, $head - $around], $demand->height, self::LOW);
         $width = Working::start($surface->from === null && $surface->to === null ? 'clear width of the wall' : 'from end to end along the wall', Length::ofDouble($right - $left));
         $height = Working::start($surface->foot === null && $surface->head === null ? 'clear height of the wall' : 'from foot to head', Length::ofDouble($head - $foot));
-        $v = $right > $left && $head > $foot ? max(0.0, $frame->backBulge($left, $right, $foot, $head)) : 0.0;
+        $v = $right > $left && $head > $foot ? max(0.0, $frame->backBulge($left - $around, $right + $around, $foot - $around, $head + $around)) : 0.0;
 
         return new FittedSurface($surface, $mark, $frame, $left, $foot, $v, $width, $height, $this->findings($surface, $width, $height, $frame));
+    }
+
+    /**
+     * Where it begins and ends between two free ends: as chosen, or as far as these; no larger than it is made, at a share of what is
+     * then left over.
+     *
+     * @param  array{float, float}  $free  mm
+     * @return array{float, float}
+     */
+    private function ends(?Length $from, ?Length $to, array $free, Extent $extent, float $share): array
+    {
+        $most = $extent->most?->toDouble() ?? INF;
+        $over = max(0.0, $free[1] - $free[0] - $most);
+
+        return match (true) {
+            $from !== null && $to !== null => [$from->toDouble(), $to->toDouble()],
+            $from !== null => [$from->toDouble(), min($free[1], $from->toDouble() + $most)],
+            $to !== null => [max($free[0], $to->toDouble() - $most), $to->toDouble()],
+            default => [$free[0] + $over * $share, $free[1] - $over * (1.0 - $share)],
+        };
     }
 
     private function demand(Surface $surface): SurfaceDemand
@@ -63,6 +92,11 @@ final readonly class SurfaceFitter
                 ->withWaysOut([new WayOut('Take it away', Edits::withoutSurface($surface->id))])]
             : [];
 
-        return [...$short($demand->width, $width, 'wide'), ...$short($demand->height, $height, 'high')];
+        $large = fn (Extent $extent, Working $size, string $what): array => $extent->most?->isLessThan($size->result) === true
+            ? [Finding::clash(Code::TooLarge, sprintf('It is %s %s; it is made no more than %s.', $this->terms->format->write($size->result), $what, $this->terms->format->write($extent->most)), $surface->id)
+                ->withWaysOut([new WayOut('Take it away', Edits::withoutSurface($surface->id))])]
+            : [];
+
+        return [...$short($demand->width, $width, 'wide'), ...$short($demand->height, $height, 'high'), ...$large($demand->width, $width, 'wide'), ...$large($demand->height, $height, 'high')];
     }
 }

@@ -13,6 +13,7 @@ use Incastro\Pieces\Marks\Mark;
 use Incastro\Pieces\Works\Bevel;
 use Incastro\Pieces\Works\Bevelled;
 use Incastro\Pieces\Works\CutFor;
+use Incastro\Pieces\Works\Rebated;
 use Incastro\Pieces\Works\SawSetting;
 use Incastro\Pieces\Works\Scribed;
 use Incastro\Pieces\Works\Work;
@@ -60,6 +61,24 @@ final readonly class Piece
     public function cutTo(Outline $outline, Work $work): self
     {
         return new self(...['outline' => $outline, 'works' => [...$this->works, $work]] + get_object_vars($this));
+    }
+
+    /** The same with something more done to it. */
+    public function worked(Work $work): self
+    {
+        return new self(...['works' => [...$this->works, $work]] + get_object_vars($this));
+    }
+
+    /** The rabbet behind its lip, where it has one. */
+    public function rebate(): ?Rebated
+    {
+        foreach ($this->works as $work) {
+            if ($work instanceof Rebated) {
+                return $work;
+            }
+        }
+
+        return null;
     }
 
     /** A part of it: with a name of its own, and a blank that it is cut from. */

@@ -49,6 +49,7 @@ enum Code: string
     case HeatClosedIn = 'heat-closed-in';
     case Heavy = 'heavy';
     case HeightInFrontMissing = 'height-in-front-missing';
+    case HingeMisfit = 'hinge-misfit';
     case HoleAtEdge = 'hole-at-edge';
     case HoleRefused = 'hole-refused';
     case InTheWay = 'in-the-way';
@@ -59,10 +60,12 @@ enum Code: string
     case MemberNoRoom = 'member-no-room';
     case LeafCannotLift = 'leaf-cannot-lift';
     case LeafOverRail = 'leaf-over-rail';
+    case LapShort = 'lap-short';
     case LidHeavy = 'lid-heavy';
     case LidSafety = 'lid-safety';
     case NoSlideFits = 'no-slide-fits';
     case NoStock = 'no-stock';
+    case NoStud = 'no-stud';
     case OutOfReach = 'out-of-reach';
     case Overlap = 'overlap';
     case PanelCaught = 'panel-caught';
@@ -102,6 +105,7 @@ enum Code: string
     case Undecided = 'undecided';
     case UnknownKind = 'unknown-kind';
     case VentClosed = 'vent-closed';
+    case WallMayBear = 'wall-may-bear';
 
     /** Whether readings do not agree with each other, or make no plan. */
     public function isDisagreement(): bool

@@ -52,6 +52,7 @@ enum Rule: string
     case PairGap = 'pair_gap';
     case OverlayEdge = 'overlay_edge';
     case OverlayGap = 'overlay_gap';
+    case LipLap = 'lip_lap';
     case BehindFront = 'behind_front';
     case SlideThickness = 'slide_thickness';
     case SlidePlay = 'slide_play';
@@ -119,6 +120,7 @@ enum Rule: string
             self::PairGap => [2.5, 6, 'Gap between two fronts', 'Each swings or slides past the other.', 1, 6],
             self::OverlayEdge => [1.5, 4, 'Leaf over banded edges, short of the box', 'The leaf of the next box needs room too.', 0, 10],
             self::OverlayGap => [3, 8, 'Gap between two leaves over one board', 'Each swings past the other.', 2, 8],
+            self::LipLap => [12, 32, 'Lap of a lipped leaf', 'It hides the gap round the leaf behind it.', 6, 20],
             self::BehindFront => [6, 16, 'Shelves behind a closed front', 'So that nothing on a shelf’s edge strikes the door.', 2, 30],
             self::SlideThickness => [12.7, 32, 'Thickness of one drawer slide', 'A drawer is narrower than its opening by two of them.', 8, 25],
             self::SlidePlay => [1, 2, 'Drawer narrower than exact', 'Slides bind in a drawer that is too wide, and forgive one that is a little too narrow.', 0, 1.5],
@@ -158,7 +160,7 @@ enum Rule: string
             self::StileWidth, self::RailWidth, self::NailerWidth, self::BackPlay, self::LongestPiece, self::WidestBack => RuleGroup::Boxes,
             self::ShelfPlay, self::ShelfAllowance, self::LeastDepth, self::PinRow, self::PinPitch, self::PinDiameter, self::PinDepth, self::HangerDepth, self::CleatWidth => RuleGroup::Shelves,
             self::PlinthHeight, self::PlinthSetback, self::BearerSpacing, self::WorktopOverhang => RuleGroup::Plinths,
-            self::DoorReveal, self::PairGap, self::OverlayEdge, self::OverlayGap, self::BehindFront, self::HingeEnd, self::DoorStile, self::DoorGroove, self::PanelPlay, self::PullProjection => RuleGroup::Doors,
+            self::DoorReveal, self::PairGap, self::OverlayEdge, self::OverlayGap, self::LipLap, self::BehindFront, self::HingeEnd, self::DoorStile, self::DoorGroove, self::PanelPlay, self::PullProjection => RuleGroup::Doors,
             self::SlideThickness, self::SlidePlay, self::SlideEnd, self::SlideFront, self::DrawerAir, self::DrawerBottomUp, self::RakePlay, self::CartSide => RuleGroup::Drawers,
             self::PipeCold, self::PipeHot, self::OpeningPlay, self::Reach => RuleGroup::Pipes,
             self::KneeWidth, self::KneeHeight, self::KneeDepth => RuleGroup::People,

@@ -15,11 +15,12 @@ enum JointKind: string
     case Dado = 'dado';
     case Rabbet = 'rabbet';
     case Hinge = 'hinge';
+    case Butt = 'butt';
     case Slide = 'slide';
 
     /** Whether what it joins must touch: a leaf hangs beside its stile, a drawer runs between its slides. */
     public function isTight(): bool
     {
-        return $this !== self::Hinge && $this !== self::Slide;
+        return ! in_array($this, [self::Hinge, self::Butt, self::Slide], true);
     }
 }

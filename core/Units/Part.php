@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Units;
 
-/** What a piece is to its unit, and so how it is drawn and carried: the parts of a body go in together. */
+/** What a piece is to its unit, and so how it is drawn and carried: the parts of a body go in together, and a lining stands in the wall itself. */
 enum Part: string
 {
     case Body = 'body';
@@ -16,4 +16,5 @@ enum Part: string
     case Nailer = 'nailer';
     case Cleat = 'cleat';
     case Cladding = 'cladding';
+    case Lining = 'lining';
 }

@@ -17,6 +17,7 @@ use Incastro\Geometry\Vector;
 use Incastro\Pieces\Marks\Mark;
 use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Bevel;
+use Incastro\Pieces\Works\Rebated;
 use Incastro\Survey\Room\RunFrame;
 
 /**
@@ -91,7 +92,7 @@ final class Placed
     /** Whether it fills its bounds. */
     private function isBlock(): bool
     {
-        return $this->isBlock ??= $this->piece->outline->isRectangle() && $this->piece->bevels() === [] && $this->pose->isSquare();
+        return $this->isBlock ??= $this->piece->outline->isRectangle() && $this->piece->bevels() === [] && $this->piece->rebate() === null && $this->pose->isSquare();
     }
 
     public function solid(): Solid
@@ -112,6 +113,10 @@ final class Placed
         }
         $bevels = $this->piece->bevels();
         $t = $this->piece->thickness->toDouble();
+        $rebate = $this->piece->rebate();
+        if ($rebate !== null) {
+            return $this->stepped($rebate, $t);
+        }
         $parts = [];
         foreach ($this->piece->outline->convexParts() as $outline) {
             $part = Convex::plate($outline, $t, $this->pose);
@@ -124,6 +129,15 @@ final class Placed
         }
 
         return new Solid($parts === [] ? [Convex::plate($this->piece->outline->outer->points, $t, $this->pose)] : $parts);
+    }
+
+    /** A lip before what the rabbet behind it leaves. */
+    private function stepped(Rebated $rebate, float $t): Solid
+    {
+        $deep = $rebate->depth->toDouble();
+        $lip = new Pose($this->pose->at->plus($this->pose->thickness->times($deep)), $this->pose->length, $this->pose->width, $this->pose->thickness);
+
+        return new Solid([Convex::plate($this->piece->outline->outer->points, $t - $deep, $lip), Convex::plate($rebate->core($this->piece->outline->bounds()), $deep, $this->pose)]);
     }
 
     /**
@@ -245,6 +259,18 @@ final class Placed
             Axis::V => [$bounds->v0, $bounds->v1],
             Axis::Z => [$bounds->z0, $bounds->z1],
         };
+    }
+
+    /** Whether its face that looks along an axis, one way or the other, lies up in its drawing, which shows its length to the right and its width upwards. */
+    public function showsUp(Axis $axis, int $way): bool
+    {
+        $up = $this->pose->length->cross($this->pose->width);
+
+        return $way * match ($axis) {
+            Axis::U => $up->x,
+            Axis::V => $up->y,
+            Axis::Z => $up->z,
+        } > 0.0;
     }
 
     /** The point of the piece that is nearest to a place of the run. */

@@ -14,6 +14,7 @@ enum Pull: string implements Choosable
     case Knob = 'knob';
     case Cup = 'cup';
     case Hole = 'hole';
+    case None = 'none';
 
     public function label(): string
     {
@@ -22,6 +23,7 @@ enum Pull: string implements Choosable
             self::Knob => 'Knob',
             self::Cup => 'Cup pull',
             self::Hole => 'Finger hole',
+            self::None => 'A push: no pull',
         };
     }
 
@@ -32,9 +34,10 @@ enum Pull: string implements Choosable
             self::Bar => ArticleKind::BarPull,
             self::Knob => ArticleKind::Knob,
             self::Cup => ArticleKind::CupPull,
+            self::None => ArticleKind::PushLatch,
             self::Hole => null,
         };
 
-        return $kind === null ? [] : [new Hardware(lcfirst($this->label()), $quantity, $use, $kind)];
+        return $kind === null ? [] : [new Hardware(lcfirst($kind->label()), $quantity, $use, $kind)];
     }
 }

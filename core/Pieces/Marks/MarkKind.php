@@ -18,6 +18,8 @@ enum MarkKind: string
     case Cup = 'cup';
     case Plate = 'plate';
     case SlideLine = 'slide-line';
+    case Mortise = 'mortise';
+    case Hole = 'hole';
 
     /** Its name for one of it, and for several. */
     public function label(int $count): string
@@ -34,6 +36,8 @@ enum MarkKind: string
             self::Cup => ['hinge cup', 'hinge cups'],
             self::Plate => ['screw hole of a hinge plate', 'screw holes of hinge plates'],
             self::SlideLine => ['line of a drawer slide', 'lines of drawer slides'],
+            self::Mortise => ['mortise in its edge', 'mortises in its edge'],
+            self::Hole => ['hole', 'holes'],
         };
 
         return $count === 1 ? $one : $several;
@@ -42,7 +46,7 @@ enum MarkKind: string
     /** Whether it is drilled at points; all others are drawn from one end to the other. */
     public function isHole(): bool
     {
-        return ! in_array($this, [self::Line, self::Dado, self::Groove, self::Rabbet, self::SlideLine], true);
+        return ! in_array($this, [self::Line, self::Dado, self::Groove, self::Rabbet, self::SlideLine, self::Mortise], true);
     }
 
     /** Whether something is taken out of the wood. */

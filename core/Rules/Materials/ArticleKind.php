@@ -37,6 +37,11 @@ enum ArticleKind: string
     case Grommet = 'grommet';
     case Pane = 'pane';
     case Bead = 'bead';
+    case ButtHinge = 'butt-hinge';
+    case PushLatch = 'push-latch';
+    case AngleBracket = 'angle-bracket';
+    case Connector = 'connector';
+    case BoxExtender = 'box-extender';
 
     public function label(): string
     {
@@ -47,6 +52,7 @@ enum ArticleKind: string
             self::Brad => 'Brads',
             self::ShelfPin => 'Shelf pins',
             self::Hinge => 'Concealed hinge',
+            self::ButtHinge => 'Butt hinge',
             self::Bumper => 'Bumper',
             self::Felt => 'Felt bumper',
             self::BarPull => 'Bar',
@@ -63,6 +69,10 @@ enum ArticleKind: string
             self::GasStay => 'Gas stay',
             self::FlapStay => 'Flap stay',
             self::Magnet => 'Magnet catch',
+            self::PushLatch => 'Push latch',
+            self::AngleBracket => 'Angle bracket',
+            self::Connector => 'Connecting screw',
+            self::BoxExtender => 'Box extender',
             self::FlushCup => 'Flush cup pull',
             self::Castor => 'Castor',
             self::Grommet => 'Cable grommet',

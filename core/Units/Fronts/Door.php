@@ -6,18 +6,11 @@ namespace Incastro\Units\Fronts;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\FrontDemand;
-use Incastro\Geometry\Convex;
-use Incastro\Geometry\Point;
-use Incastro\Geometry\Pose;
-use Incastro\Geometry\Solid;
-use Incastro\Geometry\Vector;
-use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
-use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
@@ -35,39 +28,34 @@ use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
 use Incastro\Units\FrontUnit;
 use Incastro\Units\Hand;
-use Incastro\Units\Hardware;
+use Incastro\Units\HingeKind;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
+use Incastro\Units\Make\DoorFittings;
+use Incastro\Units\Make\HingeMarks;
+use Incastro\Units\Make\HungLeaf;
 use Incastro\Units\Make\Leaf;
 use Incastro\Units\Make\MadeLeaf;
-use Incastro\Units\Motion;
+use Incastro\Units\Make\PullPlace;
 use Incastro\Units\Movement;
+use Incastro\Units\Placed;
 use Incastro\Units\Pull;
+use Incastro\Units\Sites\FaceEdges;
 use Incastro\Units\Sites\OpeningSite;
 use Incastro\Units\SizeUse;
 
 /**
- * One leaf or two inside the face frame or over it, on concealed hinges, cut to the rake where its opening is. A leaf is as large
+ * One leaf or two inside the face frame or over it, cut to the rake where its opening is. A leaf is as large
  * as its opening less the reveal all round, or with its lap all round; two share what is between them. It is one board, or framed.
  */
 #[About('door', 'Door', 'Closes the opening with one leaf or two.', 'Doors', isCommon: true)]
 final readonly class Door implements FrontUnit
 {
-    /** How many hinges by the height of a leaf, mm, and by its weight, kg, where it is up to 600 wide. */
-    private const BY_HEIGHT = [2 => 900.0, 3 => 1600.0, 4 => 2000.0, 5 => 2400.0];
-
-    private const BY_WEIGHT = [2 => 6.0, 3 => 12.0, 4 => 17.0, 5 => 22.0];
-
-    private const WIDE = 600.0;
+    /** From the free edge of a leaf to the middle of the stop behind it, mm. */
+    private const STOPPED = 15.0;
 
     /** One board that is higher than this seldom stays flat, mm. */
     private const WARPS = 1800.0;
-
-    /** What hinges and a pull weigh, kg. */
-    private const FITTINGS = 0.3;
-
-    /** A leaf's edge goes round by steps of 15°. */
-    private const STEPS = 6;
 
     public function __construct(
         #[Count('Leaves', 1, 1, 2)] public int $leaves,
@@ -84,25 +72,44 @@ final readonly class Door implements FrontUnit
         #[Toggle('With a pane of glass', false)]
         #[Unless('build', LeafBuild::Slab)]
         public bool $glazed = false,
+        #[Choice('Hung on', HingeKind::Concealed)] public HingeKind $hinges = HingeKind::Concealed,
     ) {
     }
 
     public function demand(HouseRules $rules, Catalogue $materials): FrontDemand
     {
-        $isInset = $this->mount === Mount::Inset;
-        $least = $isInset ? Length::ofDouble(Leaf::LEAST)->plus($rules->get(Rule::DoorReveal)->times(2)) : Length::ofDouble(Leaf::LEAST);
+        $least = $this->mount === Mount::Inset ? Length::ofDouble(Leaf::LEAST)->plus($rules->get(Rule::DoorReveal)->times(2)) : Length::ofDouble(Leaf::LEAST);
 
         return new FrontDemand(
             Extent::atLeast($least->times($this->leaves), 'its leaves need %s'),
             Extent::atLeast($least, 'a leaf needs %s'),
-            $isInset ? $materials->using(Purpose::Front, $this->made)->for(Purpose::Front)->thickness->plus($rules->get(Rule::BehindFront)) : Length::zero(),
+            $this->behind($rules, $materials),
         );
+    }
+
+    /** What it keeps free behind the face: its thickness and air, or its stops; over the edges what a push needs. */
+    private function behind(HouseRules $rules, Catalogue $materials): Length
+    {
+        $thick = $materials->using(Purpose::Front, $this->made)->for(Purpose::Front)->thickness;
+        $air = $rules->get(Rule::BehindFront);
+
+        return match ($this->mount) {
+            Mount::Inset => $thick->plus($this->isStopped() ? $materials->carcass->thickness->plus($rules->either(1, 1 / 32)) : $air),
+            Mount::Lipped => $thick->dividedBy(2)->plus($air),
+            Mount::Overlay => $this->pull === Pull::None ? $rules->either(...FaceEdges::PUSH) : Length::zero(),
+        };
+    }
+
+    /** Whether nothing but stops keeps it from swinging in. */
+    private function isStopped(): bool
+    {
+        return $this->mount === Mount::Inset && $this->hinges !== HingeKind::Concealed && $this->pull !== Pull::None;
     }
 
     public function build(OpeningSite $site): Assembly
     {
         $site = $site->madeOf(Purpose::Front, $this->made);
-        $leaf = new Leaf($site, $this->mount, $this->build, $this->glazed, $this->lap);
+        $leaf = new Leaf($site, $this->mount, $this->build, $this->glazed, $this->lap, $this->pull === Pull::None);
         $width = $leaf->width($this->leaves);
         $wide = $width->result->toDouble();
         $starts = $leaf->starts($this->leaves, $width);
@@ -112,10 +119,16 @@ final readonly class Door implements FrontUnit
         if ($wide < $least || $lowest < $least) {
             return new Assembly([], findings: [$this->tooSmall($site, $wide, $lowest, $least)]);
         }
+        $refused = $this->refused($site, $heights);
+        if ($refused !== null) {
+            return new Assembly([], findings: [$refused]);
+        }
         $own = $this->hand !== Hand::Either ? $this->hand : ($heights[0][0] >= $heights[0][1] ? Hand::Left : Hand::Right);
         $hands = $this->leaves === 1 ? [$own] : [Hand::Left, Hand::Right];
-        $leaves = array_map(fn (Hand $hand, float $x): MadeLeaf => $leaf->made('door-'.($hand === Hand::Left ? 'L' : 'R'), 'Door', $width, $x, ['on concealed hinges']), $hands, $starts);
-        $built = Assembly::all(...array_map(fn (MadeLeaf $made, Hand $hand, float $x) => Assembly::all($made->assembly, $this->hung($site, $made, $hand, $x, $leaf->foot())), $leaves, $hands, $starts));
+        $leaves = array_map(fn (Hand $hand, float $x): MadeLeaf => $leaf->made('door-'.($hand === Hand::Left ? 'L' : 'R'), 'Door', $width, $x, [$this->hinges->words()], $this->leaves === 2 ? $hand->other() : null), $hands, $starts);
+        $built = Assembly::all(...array_map(fn (MadeLeaf $made, Hand $hand, float $x) => $this->hung($site, $made, $hand, $x, $leaf), $leaves, $hands, $starts));
+        $fittings = new DoorFittings($site, $this->mount, $this->hinges, $this->pull);
+        $built = $this->isStopped() ? Assembly::all($built, $fittings->stops(array_map(fn (Hand $hand, float $x): float => $hand === Hand::Left ? $x + $wide - self::STOPPED : $x + self::STOPPED, $hands, $starts), $leaf->back())) : $built;
 
         $found = $this->warps($site, max(array_merge(...$heights)));
 
@@ -146,111 +159,62 @@ final readonly class Door implements FrontUnit
         return $site->play('gaps beside a door', $factors, 2.0, 2 * $site->terms->rule(Rule::DoorReveal) + 2.0, 'The door binds in its frame, or shows wide gaps.', $tongues - $in - $out - $gap);
     }
 
-    private function hinge(OpeningSite $site): string
-    {
-        return match (true) {
-            $site->terms->frame()->isZero() => $this->mount === Mount::Inset ? 'concealed hinge for an inset leaf' : 'concealed hinge for a leaf over its board',
-            default => $this->mount === Mount::Inset ? 'concealed hinge for a face frame' : 'concealed hinge for a leaf over a face frame',
-        };
-    }
-
     /** A leaf on its hinges, from a place on: what it hangs by, what is bought for it, and what it sweeps. */
-    private function hung(OpeningSite $site, MadeLeaf $made, Hand $hand, float $x, float $z): Assembly
+    private function hung(OpeningSite $site, MadeLeaf $made, Hand $hand, float $x, Leaf $leaf): Assembly
     {
         $terms = $site->terms;
         $wide = $made->wide();
         $front = $site->opening->front;
-        $hinges = self::hinges($made);
+        $pivot = $site->at($hand === Hand::Left ? $x : $x + $wide, $site->face(), $leaf->foot());
+        $hung = new HungLeaf($pivot, $hand, $wide, $hand === Hand::Left ? $made->heights : [$made->heights[1], $made->heights[0]]);
+        $hinges = $hung->hinges($made->weight());
         $findings = $hinges === null ? [$this->tooHeavy($site)] : [];
-        if ($this->leaves === 1 && $wide > self::WIDE && $front !== null) {
+        if ($this->leaves === 1 && $hung->isWide() && $front !== null) {
             $findings[] = Finding::warning(Code::DoorWide, sprintf('A leaf %s wide sags and stands far out when it is open. Two leaves are lighter.', $terms->write($wide)), $site->opening->tierId)
                 ->withWaysOut([new WayOut('Make it two leaves', Edits::front($front->id)->setting(['leaves' => 2]))]);
         }
-        $hardware = [
-            new Hardware($this->hinge($site), $hinges ?? 5, 'doors', ArticleKind::Hinge),
-            ...($this->mount === Mount::Overlay ? [new Hardware('bumper', 2, 'doors', ArticleKind::Bumper)] : []),
-            ...$this->pull->bought(1, 'doors'),
-        ];
-        $leaf = $terms->materials->for(Purpose::Front)->thickness->toDouble();
-        [$swept, $lines] = $this->swing($site, $hand, $x, $this->mount === Mount::Inset ? $wide : hypot($wide, $leaf + $site->edges()->bump()), $z, $made->heights, $wide);
+        $fittings = new DoorFittings($site, $this->mount, $this->hinges, $this->pull);
+        $lap = $leaf->laps()[$hand === Hand::Left ? 0 : 1];
+        if ($fittings->short($lap->toDouble()) > 1e-6) {
+            $findings[] = Finding::warning(Code::HingeMisfit, sprintf('No plate brings a concealed hinge nearer to this lap than %s; its screws reach %s. Choose another lap, or look for the maker’s own hinge.', $terms->write($fittings->short($lap->toDouble()) + 2.0), $terms->write(2.0)), $site->opening->tierId);
+        }
+        [$swept, $lines] = $hung->swept($leaf->before() > 0.0 ? hypot($wide, $leaf->before()) : $wide);
         $ways = $this->leaves === 1 && $front !== null ? [new WayOut('Hinge it at the '.$hand->other()->value, Edits::front($front->id)->setting(['hand' => $hand->other()->value]))] : [];
-        $movement = new Movement(sprintf('Door of %s', $site->name()), $site->opening->tierId, $made->keys(), $swept, [$lines], $this->opening($site, $hand, $x, $wide, $z), 0.0, $ways);
+        $movement = new Movement(sprintf('Door of %s', $site->name()), $site->opening->tierId, $made->keys(), $swept, [$lines], $hung->motion(), 0.0, $ways);
         $post = $site->posts()[$hand === Hand::Left ? 0 : 1];
-        $places = self::places($site->at(0.0, 0.0, $z)->z, $made->height($hand), $hinges ?? 5, $terms->rule(Rule::HingeEnd));
+        $end = $this->hinges === HingeKind::Butt ? 1.5 * HingeMarks::butt($made->height($hand), $terms->rules)->toDouble() : $terms->rule(Rule::HingeEnd);
+        $joints = $this->hinges === HingeKind::Piano ? [] : [new Joint($made->edge($hand), $post, $this->hinges === HingeKind::Butt ? JointKind::Butt : JointKind::Hinge, 'doors', at: $hung->places($hinges ?? 5, $end))];
 
-        return new Assembly([], [new Joint($made->edge($hand), $post, JointKind::Hinge, 'doors', at: $places)], $hardware, [], $findings, [$movement]);
+        return Assembly::all($this->bored($site, $made, $hand), new Assembly([], $joints, $fittings->hardware($made, $hand, $hinges ?? 5, $lap), [], $findings, [$movement]));
     }
 
-    /** Round its hinged edge in the plane of the face, by a right angle. */
-    private function opening(OpeningSite $site, Hand $hand, float $x, float $wide, float $z): Motion
+    /** A leaf bored for its pull. */
+    private function bored(OpeningSite $site, MadeLeaf $made, Hand $hand): Assembly
     {
-        $isLeft = $hand === Hand::Left;
+        $free = $hand->other();
+        $place = new PullPlace($site->terms, $this->pull);
+        $bored = fn (Placed $one): Placed => $one->piece->key === $made->edge($free) ? $place->onDoor($one, $free, $made->height($free), $this->build->isFramed()) : $one;
 
-        return Motion::turn($site->at($isLeft ? $x : $x + $wide, $site->face(), $z), ($isLeft ? Way::Right : Way::Left)->vector(), Way::Out->vector(), M_PI / 2);
-    }
-
-    /**
-     * What a leaf sweeps when it opens by a right angle: round its hinged edge, in wedges that are drawn a little too large, each
-     * as high as the leaf is there; and the line of all from above.
-     *
-     * @param  float  $reaches  from the hinge line to its farthest corner, mm
-     * @param  array{float, float}  $heights
-     * @return array{non-empty-list<Solid>, list<Point>}
-     */
-    private function swing(OpeningSite $site, Hand $hand, float $x, float $reaches, float $z, array $heights, float $wide): array
-    {
-        [$hinge, $way] = $hand === Hand::Left ? [$x, 1.0] : [$x + $wide, -1.0];
-        [$inner, $outer] = $hand === Hand::Left ? $heights : array_reverse($heights);
-        // Round the arc with a corner between every two of its steps: closed and open it reaches no farther than the leaf.
-        $half = M_PI / 4 / self::STEPS;
-        $turns = [0.0, ...array_map(fn (int $i): float => (2 * $i + 1) * $half, range(0, self::STEPS - 1)), M_PI / 2];
-        $pivot = $site->at($hinge, $site->face(), $z);
-        $edge = function (int $i) use ($site, $hinge, $way, $turns, $half, $reaches, $z): Vector {
-            $radius = $i === 0 || $i === self::STEPS + 1 ? $reaches : $reaches / cos($half);
-
-            return $site->at($hinge + $way * $radius * cos($turns[$i]), $site->face() + $radius * sin($turns[$i]), $z);
-        };
-        $swept = [];
-        $line = [new Point($pivot->x, $pivot->y), new Point($edge(0)->x, $edge(0)->y)];
-        foreach (range(1, self::STEPS + 1) as $i) {
-            [$a, $b] = [$edge($i - 1), $edge($i)];
-            $line[] = new Point($b->x, $b->y);
-            $foot = array_map(fn (Vector $at) => new Point($at->x, $at->y), $way > 0.0 ? [$pivot, $a, $b] : [$pivot, $b, $a]);
-            $wedge = Convex::plate($foot, max($inner, $outer), Pose::at(0.0, 0.0, $pivot->z, Way::Right, Way::Out, Way::Up));
-            // The upper edge rises from the hinge, or falls: a plane over the three corners.
-            $up = fn (Vector $at, float $high) => $at->plus(new Vector(0.0, 0.0, $high));
-            $normal = $up($a, $outer)->minus($up($pivot, $inner))->cross($up($b, $outer)->minus($up($pivot, $inner)));
-            $normal = $normal->z < 0.0 ? $normal->times(-1.0) : $normal;
-            $swept[] = new Solid([$wedge->cut($normal, $normal->dot($up($pivot, $inner))) ?? $wedge]);
-        }
-
-        return [$swept, $line];
+        return $made->assembly->placing(array_map($bored, $made->assembly->placed), $made->assembly->joints);
     }
 
     /**
-     * Where its hinges are: the outer two so far from its ends, others evenly between.
+     * What cannot be made so here.
      *
-     * @param  float  $foot  of the leaf, in the run
-     * @return list<float> heights in the run, mm
+     * @param  list<array{float, float}>  $heights  of its leaves
      */
-    private static function places(float $foot, float $high, int $count, float $end): array
+    private function refused(OpeningSite $site, array $heights): ?Finding
     {
-        $end = min($end, $high / 4);
-
-        return array_map(fn (int $i): float => $foot + $end + $i * ($high - 2 * $end) / ($count - 1), range(0, $count - 1));
-    }
-
-    /** How many hinges carry a leaf; null where none do. */
-    private static function hinges(MadeLeaf $made): ?int
-    {
-        $weight = ($made->weight() + self::FITTINGS) * max(1.0, $made->wide() / self::WIDE);
-        foreach (self::BY_HEIGHT as $count => $high) {
-            if ($made->height->result->toDouble() <= $high && $weight <= self::BY_WEIGHT[$count]) {
-                return $count;
-            }
+        $front = $site->opening->front;
+        $ways = fn (string $label, string $field, string $value): array => $front === null ? [] : [new WayOut($label, Edits::front($front->id)->setting([$field => $value]))];
+        if ($this->mount === Mount::Lipped && abs($heights[0][0] - $heights[0][1]) > 1e-6) {
+            return Finding::clash(Code::HingeMisfit, 'A lip along a rake is not cut here: close it inside the opening, or over its edges.', $site->opening->tierId)
+                ->withWaysOut([...$ways('Close it inside the opening', 'mount', Mount::Inset->value), ...$site->unclosed('Take the door away')]);
         }
 
-        return null;
+        return $this->hinges !== HingeKind::Butt || $this->mount !== Mount::Overlay ? null
+            : Finding::clash(Code::HingeMisfit, 'Butt hinges are let into the edge of a leaf that stands between its stiles; this one lies over them.', $site->opening->tierId)
+                ->withWaysOut([...$ways('Hang it on concealed hinges', 'hinges', HingeKind::Concealed->value), ...$ways('Close it inside the opening', 'mount', Mount::Inset->value), ...$site->unclosed('Take the door away')]);
     }
 
     private function tooHeavy(OpeningSite $site): Finding

@@ -44,7 +44,7 @@ final readonly class FalseFront implements FrontUnit
 
     public function __construct(
         #[Choice('Held by', Fixing::Magnets)] public Fixing $fix,
-        #[Choice('Closes', Mount::Inset)] public Mount $mount,
+        #[Choice('Closes', Mount::Inset, without: [Mount::Lipped])] public Mount $mount,
         #[Choice('Built as', LeafBuild::Slab)] public LeafBuild $build,
         #[Choice('Pull', Pull::Bar)] public Pull $pull,
     ) {

@@ -49,7 +49,7 @@ final readonly class LiftUp implements FrontUnit
     private const G = 9.81;
 
     public function __construct(
-        #[Choice('Closes', Mount::Overlay)] public Mount $mount,
+        #[Choice('Closes', Mount::Overlay, without: [Mount::Lipped])] public Mount $mount,
         #[Choice('Opened by', Pull::Bar)] public Pull $pull,
         #[Choice('Built as', LeafBuild::Slab)] public LeafBuild $build,
         #[Size('Lever of its stays', ['45', '1 3/4'], 25, 80, 'From the hinge to where a stay holds, by its sheet.')] public Length $arm,

@@ -35,6 +35,7 @@ use Incastro\Units\InsideUnit;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\DrawerBody;
+use Incastro\Units\Make\PullPlace;
 use Incastro\Units\Make\Runs\Run;
 use Incastro\Units\Make\Runs\Runs;
 use Incastro\Units\Make\Slides;
@@ -69,7 +70,7 @@ final readonly class Drawers implements InsideUnit
         #[Size('Each front higher than the one over it', ['0', '0'], 0, 100)] public Length $grade,
         #[Count('Load in each, kg', 25, 5, 100)] public int $load,
         #[Choice('Opened by', Pull::Bar)] public Pull $pull,
-        #[Choice('Fronts close', Mount::Inset)] public Mount $mount = Mount::Inset,
+        #[Choice('Fronts close', Mount::Inset, without: [Mount::Lipped])] public Mount $mount = Mount::Inset,
         #[Choice('Run on', DrawerRun::Side)] public DrawerRun $run = DrawerRun::Side,
         #[Count('Dividers from side to side', 0, 0, 8)]
         #[Unless('run', DrawerRun::Tray)]
@@ -219,8 +220,9 @@ final readonly class Drawers implements InsideUnit
         $body = $run->body($site, $number, $width, $high, $length, $x, $y1, $up, [$this->across, $this->along]);
         $face = $this->face($site, $number, $front);
         $inset = $left - $site->edges()->laps($this->mount)[0]->toDouble();
-        $placed = $site->placed($face, $inset, $y1, $foot, Way::Right, Way::Up, Way::Out, Part::Face);
         $wide = $face->length->result->toDouble();
+        $pulls = $wide > self::TWO_PULLS ? 2 : 1;
+        $placed = (new PullPlace($terms, $this->pull))->onDrawer($site->placed($face, $inset, $y1, $foot, Way::Right, Way::Up, Way::Out, Part::Face), $pulls);
         $travel = $run->travel($length);
         // As far back as it stands, and out; the front before it, with its pull.
         $swept = [
@@ -229,7 +231,7 @@ final readonly class Drawers implements InsideUnit
         ];
         $moving = [...$body->keys(), $face->key];
         $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, array_map(Solid::block(...), $swept), array_map(fn (Block $block) => $block->footprint(), $swept), Motion::slide(Way::Out->vector(), $travel), $travel);
-        $hardware = [...$run->hardware($site, $length, $body->weight() + $this->load), ...$this->pull->bought($wide > self::TWO_PULLS ? 2 : 1, 'drawer fronts')];
+        $hardware = [...$run->hardware($site, $length, $body->weight() + $this->load), ...$this->pull->bought($pulls, 'drawer fronts')];
 
         return Assembly::all(
             $body->built,

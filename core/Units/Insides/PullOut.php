@@ -41,6 +41,7 @@ use Incastro\Units\Make\Leaf;
 use Incastro\Units\Make\MadeLeaf;
 use Incastro\Units\Make\Packers;
 use Incastro\Units\Make\PullOutBody;
+use Incastro\Units\Make\PullPlace;
 use Incastro\Units\Make\Slides;
 use Incastro\Units\Motion;
 use Incastro\Units\Movement;
@@ -77,7 +78,7 @@ final readonly class PullOut implements InsideUnit
         public int $shelves,
         #[Choice('Filled with', Contents::Cleaning)] public Contents $use,
         #[Choice('Opened by', Pull::Bar)] public Pull $pull,
-        #[Choice('Front closes', Mount::Inset)] public Mount $mount,
+        #[Choice('Front closes', Mount::Inset, without: [Mount::Lipped])] public Mount $mount,
         #[Size('Height of its sills', ['120', '4 3/4'], 80, 250, 'Low sides that carry the slides.')]
         #[Unless('form', BodyForm::Bin)]
         public Length $sill,
@@ -175,7 +176,10 @@ final readonly class PullOut implements InsideUnit
         $moving = [...array_map(fn (Placed $placed) => $placed->piece->key, $built->placed), ...$front->keys()];
         $movement = $this->movement($site, $body, $front, $moving, $x, $y1, $z, $slide->toDouble(), $maker->foot(), $maker->starts(1, $across)[0]);
 
-        return Assembly::all($built, $front->assembly, new Assembly([], $joints, $hardware, [], [], [$movement]), ...$packed);
+        $place = new PullPlace($terms, $this->pull);
+        $face = $front->assembly->placing(array_map(fn (Placed $one): Placed => $place->onPullOut($one, max($front->heights)), $front->assembly->placed), $front->assembly->joints);
+
+        return Assembly::all($built, $face, new Assembly([], $joints, $hardware, [], [], [$movement]), ...$packed);
     }
 
     /** As high as its opening leaves it at its low side; null where that is too low. */

@@ -53,7 +53,7 @@ final readonly class Joinery
                 $marks[$joint->b][] = $mark;
             }
         }
-        $placed = array_map(fn (Placed $one) => ($marks[$one->piece->key] ?? []) === [] ? $one : $one->marked($marks[$one->piece->key]), $assembly->placed);
+        $placed = array_map(fn (Placed $one) => ($marks[$one->piece->key] ?? []) === [] ? $one : $one->marked([...$one->piece->marks, ...$marks[$one->piece->key]]), $assembly->placed);
 
         return $assembly->placing($placed, $assembly->joints)->bought($bought);
     }

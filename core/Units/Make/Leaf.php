@@ -15,14 +15,14 @@ use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
+use Incastro\Pieces\Works\Rebated;
 use Incastro\Pieces\Works\Sawn;
-use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Rule;
 use Incastro\Rules\Schools\LeafBuild;
 use Incastro\Rules\Schools\Mount;
 use Incastro\Units\Assembly;
-use Incastro\Units\Hardware;
+use Incastro\Units\Hand;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Part;
@@ -43,13 +43,7 @@ final readonly class Leaf
 
     private const TWO_MIDDLES = 1900.0;
 
-    /** Width of the rabbet in which a panel or a pane lies behind its frame, in mm and in inches. */
-    private const RABBET = [10.0, 3 / 8];
-
-    /** A pane is smaller than its rabbets by this, mm. */
-    private const PANE_PLAY = 4;
-
-    public function __construct(private OpeningSite $site, private Mount $mount, private LeafBuild $build = LeafBuild::Slab, private bool $isGlazed = false, private ?Length $lap = null)
+    public function __construct(private OpeningSite $site, private Mount $mount, private LeafBuild $build = LeafBuild::Slab, private bool $isGlazed = false, private ?Length $lap = null, private bool $isPushed = false)
     {
     }
 
@@ -64,7 +58,7 @@ final readonly class Leaf
     {
         [$left, $right] = $this->laps();
         $between = $this->site->edges()->over($this->site->between(), $this->mount, $left, $right, 'left and right');
-        $gap = $this->site->terms->rules->get($this->mount === Mount::Inset ? Rule::PairGap : Rule::OverlayGap);
+        $gap = $this->site->terms->rules->get($this->mount === Mount::Overlay ? Rule::OverlayGap : Rule::PairGap);
 
         return ($leaves === 1 ? $between : $between->minus('gap between the leaves', $gap)->dividedBy('two leaves', 2))->roundedDown($this->site->terms->format->fine());
     }
@@ -113,8 +107,9 @@ final readonly class Leaf
      * A leaf so wide from a place on. One of its heights is decided, the lower one: the other follows, so that the angle is kept.
      *
      * @param  list<string>  $joints
+     * @param  ?Hand  $meets  the side at which another leaf meets it
      */
-    public function made(string $role, string $name, Working $width, float $x, array $joints): MadeLeaf
+    public function made(string $role, string $name, Working $width, float $x, array $joints, ?Hand $meets = null): MadeLeaf
     {
         $wide = $width->result->toDouble();
         [$left, $right] = [$this->high($x), $this->high($x + $wide)];
@@ -125,9 +120,23 @@ final readonly class Leaf
         $high = $rise > 1e-6 ? $low->plus('higher at its high side', Length::ofDouble($rise)) : $low;
         $heights = $left <= $right ? [$low->result->toDouble(), $high->result->toDouble()] : [$high->result->toDouble(), $low->result->toDouble()];
 
-        return $this->build->isFramed()
+        $made = $this->build->isFramed()
             ? $this->framed($role, $name, $width, $heights, $low, $high, $x, $joints)
             : $this->slab($role, $name, $width, $heights, $high, $x, $joints);
+
+        return $this->mount === Mount::Lipped ? $made->lipped($this->rebate(...), $meets) : $made;
+    }
+
+    /**
+     * The rabbet behind its lip, along some edges of a piece of it: it begins so far inside the opening that the leaf has play there.
+     *
+     * @param  non-empty-list<'x0'|'x1'|'y0'|'y1'>  $edges
+     */
+    private function rebate(array $edges): Rebated
+    {
+        $terms = $this->site->terms;
+
+        return new Rebated($edges, $terms->rules->get(Rule::LipLap)->plus($terms->rules->either(1.5, 1 / 16)), $terms->materials->for(Purpose::Front)->thickness->dividedBy(2));
     }
 
     /**
@@ -146,15 +155,21 @@ final readonly class Leaf
             $outline = new Outline(Polygon::raked($left, $right, $wide));
             $piece = $this->site->make->shaped($role, $name, $high, $width, Purpose::Front, $outline, $works, $joints, $this->site->mark($role));
         }
-        $placed = $this->site->placed($piece, $x, $this->at(), $this->foot(), Way::Up, Way::Right, Way::Out, Part::Face);
+        $placed = $this->site->placed($piece, $x, $this->back(), $this->foot(), Way::Up, Way::Right, Way::Out, Part::Face);
 
         return new MadeLeaf(new Assembly([$placed]), $width, $high, $heights, [$piece->key, $piece->key], ["$piece->key.width" => 1.0]);
     }
 
     /** Where its back stands; y, mm. */
-    private function at(): float
+    public function back(): float
     {
-        return $this->site->edges()->front($this->mount, $this->thick());
+        return $this->site->edges()->front($this->mount, $this->thick(), $this->isPushed);
+    }
+
+    /** How far its front stands before the face, mm. */
+    public function before(): float
+    {
+        return max(0.0, $this->back() + $this->thick() - $this->site->face());
     }
 
     private function thick(): float
@@ -226,7 +241,7 @@ final readonly class Leaf
             ? $this->site->make->moving($role, 'Door stile', $long, $width, Purpose::Front, Grain::Length, $works, $joints, $this->site->mark($role))
             : $this->site->make->shaped($role, 'Door stile', $long, $width, Purpose::Front, new Outline(Polygon::raked($left, $right, $ms)), [...$works, new Sawn('top, short', atan(abs($rise)), ' to the rake')], $joints, $this->site->mark($role));
 
-        return $this->site->placed($piece, $x, $this->at(), $this->foot(), Way::Up, Way::Right, Way::Out, Part::Face);
+        return $this->site->placed($piece, $x, $this->back(), $this->foot(), Way::Up, Way::Right, Way::Out, Part::Face);
     }
 
     /**
@@ -243,7 +258,7 @@ final readonly class Leaf
         $works = [new Finished('both long', Finish::Banded)];
         $start = $x + $ms - $tongue;
         $count = 2 + $this->middles(min($heights));
-        $level = fn (string $key, float $z): Placed => $this->site->placed($this->site->make->moving($key, 'Door rail', $long, $width, Purpose::Front, Grain::Length, $works, [$this->words()], $this->site->mark($key)), $start, $this->at(), $this->foot() + $z, Way::Right, Way::Up, Way::Out, Part::Face);
+        $level = fn (string $key, float $z): Placed => $this->site->placed($this->site->make->moving($key, 'Door rail', $long, $width, Purpose::Front, Grain::Length, $works, [$this->words()], $this->site->mark($key)), $start, $this->back(), $this->foot() + $z, Way::Right, Way::Up, Way::Out, Part::Face);
         $rails = [];
         for ($i = 0; $i < $count - 1; $i++) {
             $rails[] = $level("$role-rail-".($i + 1), $i * ($this->clear(min($heights), $count) + $ms));
@@ -291,7 +306,7 @@ final readonly class Leaf
         // The end of its upper edge lies at the left stile; from there the blank's corner is found.
         $along = new Vector(cos($angle), 0.0, sin($angle));
         $up = new Vector(-sin($angle), 0.0, cos($angle));
-        $corner = $this->site->at($start, $this->at(), $this->foot() + $top)->minus($along->times($rise < 0.0 ? 0.0 : $skew))->minus($up->times($ms));
+        $corner = $this->site->at($start, $this->back(), $this->foot() + $top)->minus($along->times($rise < 0.0 ? 0.0 : $skew))->minus($up->times($ms));
 
         return new Placed($piece, new Pose($corner, $along, $up, Way::Out->vector()), Part::Face, $this->site->box->id);
     }
@@ -317,7 +332,7 @@ final readonly class Leaf
         for ($i = 0; $i < $rails - 1; $i++) {
             $isTop = $i === $rails - 2;
             $fills[] = $this->isGlazed
-                ? new Assembly([], hardware: $this->pane($between->result->toDouble(), $isTop ? $clear + abs($rise) * $between->result->toDouble() : $clear))
+                ? new Assembly([], hardware: (new Pane($terms))->bought($between->result->toDouble(), $isTop ? $clear + abs($rise) * $between->result->toDouble() : $clear))
                 : $this->panel($role.'-panel-'.($i + 1), $between, Length::ofDouble($clear), $isTop ? $rise : 0.0, $left + $rise * $ms, $x, $ms + $i * ($clear + $ms), $frame);
         }
 
@@ -332,14 +347,14 @@ final readonly class Leaf
     {
         $terms = $this->site->terms;
         $isGrooved = $this->build === LeafBuild::Grooved;
-        $in = $isGrooved ? $terms->rules->get(Rule::DoorGroove) : $this->rabbet();
+        $in = $isGrooved ? $terms->rules->get(Rule::DoorGroove) : (new Pane($terms))->rabbet();
         $play = $isGrooved ? $terms->rules->get(Rule::PanelPlay) : $terms->rules->either(2, 1 / 16);
         $into = $isGrooved ? 'into the grooves' : 'into the rabbets';
         $width = $between->plusTimes($into, 2, $in)->minus('play of the panel', $play);
         $grown = $in->toDouble() - $play->toDouble() / 2;
         $ms = $terms->rule(Rule::DoorStile);
         $thick = $terms->materials->for(Purpose::Panel)->thickness->toDouble();
-        $y = $this->at() + ($isGrooved ? ($this->thick() - $thick) / 2 : 1.0);
+        $y = $this->back() + ($isGrooved ? ($this->thick() - $thick) / 2 : 1.0);
         $height = Working::start('clear height in the frame', $clear)->plusTimes($into, 2, $in)->minus('play of the panel', $play);
         if (abs($rise) < 1e-9) {
             $piece = $this->site->make->moving($role, 'Door panel', $height, $width, Purpose::Panel, Grain::Length, [], [$isGrooved ? 'loose in grooves all round' : 'in rabbets from behind'], $this->site->mark($role));
@@ -367,27 +382,5 @@ final readonly class Leaf
     private static function around(Placed $panel, array $frame): array
     {
         return array_values(array_filter($frame, fn (Placed $one) => $panel->bounds->depth($one->bounds) > 0.0));
-    }
-
-    private function rabbet(): Length
-    {
-        return $this->site->terms->rules->either(...self::RABBET);
-    }
-
-    /**
-     * A pane lies in a rabbet behind its frame, held by mitred beads.
-     *
-     * @return list<Hardware>
-     */
-    private function pane(float $wide, float $high): array
-    {
-        $format = $this->site->terms->format;
-        $rabbet = 2 * $this->rabbet()->toDouble();
-        [$across, $up] = array_map(fn (float $size) => Length::ofDouble($size + $rabbet - self::PANE_PLAY)->roundedDown($format->step), [$wide, $high]);
-
-        return [
-            new Hardware(sprintf('toughened pane %s × %s', $format->write($up), $format->write($across)), 1, 'leaves of doors', ArticleKind::Pane),
-            new Hardware('glazing bead', 1, 'leaves of doors', ArticleKind::Bead, Length::ofDouble(2 * ($wide + $high + 2 * $rabbet))->roundedUp($format->step)),
-        ];
     }
 }

@@ -41,18 +41,6 @@ final readonly class Marking
     /** A dado or a groove is wider than what it takes by this, mm. */
     private const EASE = 0.2;
 
-    private const CUP = 35.0;
-
-    private const CUP_DEEP = 13.0;
-
-    private const CUP_IN = 22.5;
-
-    /** Screws of a hinge plate, from its middle, mm. */
-    private const PLATE = 16.0;
-
-    /** The line of a plate on a board lies so far behind the board's front edge, or behind a leaf that closes inside it, mm. */
-    private const PLATE_IN = 37.0;
-
     /** Left between a hole and what is cut away, mm. */
     private const CLEAR = 8.0;
 
@@ -79,8 +67,8 @@ final readonly class Marking
      */
     public function of(Joint $joint, Placed $a, Placed $b, ?Contact $contact, array $taken = []): array
     {
-        if ($joint->kind === JointKind::Hinge) {
-            return $this->hinge($joint, $a, $b);
+        if ($joint->kind === JointKind::Hinge || $joint->kind === JointKind::Butt) {
+            return HingeMarks::of($joint, $a, $b, $this->rules);
         }
         if ($joint->kind === JointKind::Slide) {
             return $this->slide($joint, $a, $b);
@@ -182,7 +170,7 @@ final readonly class Marking
         $holes = array_map(fn (float $along) => $a->pose->seen($contact->place($line, $from + $along, $middle, self::POCKET_BACK * $t)), self::pockets($to - $from, $this->rules->unit));
         // Where nobody looks: under a board, over the one that ends what it meets, behind what stands upright.
         $isHead = $thick === Axis::Z && abs($b->along(Axis::Z)[1] - $a->along(Axis::Z)[1]) < $t;
-        $pocket = new Mark(MarkKind::Pocket, $holes, self::isUp($a, $thick, $isHead ? 1 : -1), $b->piece->mark, self::POCKET_SLOT);
+        $pocket = new Mark(MarkKind::Pocket, $holes, $a->showsUp($thick, $isHead ? 1 : -1), $b->piece->mark, self::POCKET_SLOT);
 
         return [[$pocket], $contact->isFaceOf($b) ? [self::line($contact, $line, $from, $to, $middle, $a, $b)] : []];
     }
@@ -206,7 +194,7 @@ final readonly class Marking
                 $points[] = self::clear(fn (float $aside) => $contact->place($line, max($from, min($to, $from + $along + $aside)), $low + $across), $a, $taken);
             }
         }
-        $through = new Mark(MarkKind::Screw, array_map($a->pose->seen(...), $points), self::isUp($a, $contact->through, -$contact->toward), $b->piece->mark, self::CLEARANCE);
+        $through = new Mark(MarkKind::Screw, array_map($a->pose->seen(...), $points), $a->showsUp($contact->through, -$contact->toward), $b->piece->mark, self::CLEARANCE);
 
         // Into an edge from a thin back nobody bores beforehand.
         return [[$through], $contact->isFaceOf($b) || $a->piece->thickness->toDouble() < self::THIN ? [] : [new Mark(MarkKind::Pilot, array_map($b->pose->seen(...), $points), true, $a->piece->mark, self::PILOT)]];
@@ -237,7 +225,7 @@ final readonly class Marking
 
     private static function line(Contact $contact, Axis $line, float $from, float $to, float $middle, Placed $a, Placed $b): Mark
     {
-        return new Mark(MarkKind::Line, [$b->pose->seen($contact->place($line, $from, $middle)), $b->pose->seen($contact->place($line, $to, $middle))], self::isUp($b, $contact->through, -$contact->toward), $a->piece->mark);
+        return new Mark(MarkKind::Line, [$b->pose->seen($contact->place($line, $from, $middle)), $b->pose->seen($contact->place($line, $to, $middle))], $b->showsUp($contact->through, -$contact->toward), $a->piece->mark);
     }
 
     /** @return list<Mark> what is cut into the face of the second for the first to stand in */
@@ -251,7 +239,7 @@ final readonly class Marking
         [$from, $to] = $contact->along($line);
         $middle = $contact->middle($thick);
 
-        return [new Mark($kind, [$b->pose->seen($contact->place($line, $from, $middle)), $b->pose->seen($contact->place($line, $to, $middle))], self::isUp($b, $contact->through, -$contact->toward), $a->piece->mark, $a->piece->thickness->toDouble() + self::EASE, $deep)];
+        return [new Mark($kind, [$b->pose->seen($contact->place($line, $from, $middle)), $b->pose->seen($contact->place($line, $to, $middle))], $b->showsUp($contact->through, -$contact->toward), $a->piece->mark, $a->piece->thickness->toDouble() + self::EASE, $deep)];
     }
 
     /** @return list<Mark> what is cut along the rear edge of a side for a back to lie in */
@@ -261,7 +249,7 @@ final readonly class Marking
         [$rear, $front] = $back->along(Axis::V);
         $inward = array_sum($back->along(Axis::U)) > array_sum($side->along(Axis::U)) ? 1 : -1;
 
-        return [new Mark(MarkKind::Rabbet, array_map(fn (float $z) => self::seen($side, ($rear + $front) / 2, $z), [$from, $to]), self::isUp($side, Axis::U, $inward), $back->piece->mark, $front - $rear, $joint->shares)];
+        return [new Mark(MarkKind::Rabbet, array_map(fn (float $z) => self::seen($side, ($rear + $front) / 2, $z), [$from, $to]), $side->showsUp(Axis::U, $inward), $back->piece->mark, $front - $rear, $joint->shares)];
     }
 
     /**
@@ -316,7 +304,7 @@ final readonly class Marking
         $points = array_map(fn (float $along) => $board->pose->seen($contact->place($line, $along, $z)), [$from + $row, $to - $row]);
         $deep = min($this->rules->mm(Rule::PinDepth), $board->piece->thickness->toDouble() - self::BEHIND_PIN);
 
-        return new Mark(MarkKind::PinRow, $points, self::isUp($board, $contact->through, -$contact->toward), $shelf->piece->mark, $across, $deep);
+        return new Mark(MarkKind::PinRow, $points, $board->showsUp($contact->through, -$contact->toward), $shelf->piece->mark, $across, $deep);
     }
 
     /** @param list<Mark> $taken */
@@ -331,38 +319,13 @@ final readonly class Marking
         return false;
     }
 
-    /** @return array{list<Mark>, list<Mark>} cups in the back of a leaf, plates on what carries it */
-    private function hinge(Joint $joint, Placed $leaf, Placed $post): array
-    {
-        [$left, $right] = $leaf->along(Axis::U);
-        $isLeft = array_sum($post->along(Axis::U)) < $left + $right;
-        $back = $leaf->along(Axis::V)[0];
-        $cups = $plates = [];
-        [$low, $high] = $post->along(Axis::U);
-        // On the edge of a stile in its middle; on the face of a board so far behind its front edge, or behind the leaf in it.
-        $isStile = Pose::axis($post->pose->thickness) === Axis::V;
-        $front = min($post->along(Axis::V)[1], $back);
-        $out = $isStile ? array_sum($post->along(Axis::V)) / 2 : $front - self::PLATE_IN;
-        foreach ($joint->at as $z) {
-            $cups[] = $leaf->seen($isLeft ? $left + self::CUP_IN : $right - self::CUP_IN, $back, $z);
-            foreach ([-self::PLATE, self::PLATE] as $off) {
-                $plates[] = $post->seen($isLeft ? $high : $low, $out, $z + $off);
-            }
-        }
-
-        return $cups === [] ? [[], []] : [
-            [new Mark(MarkKind::Cup, $cups, self::isUp($leaf, Axis::V, -1), $post->piece->mark, self::CUP, self::CUP_DEEP)],
-            [new Mark(MarkKind::Plate, $plates, $isStile || self::isUp($post, Axis::U, $isLeft ? 1 : -1), $leaf->piece->mark, self::PILOT)],
-        ];
-    }
-
     /** @return array{list<Mark>, list<Mark>} the middle of a slide on the drawer's side and on what carries it */
     private function slide(Joint $joint, Placed $drawer, Placed $post): array
     {
         [$from, $to] = $drawer->along(Axis::V);
         $u = array_sum($post->along(Axis::U)) / 2;
         $toward = $u > array_sum($drawer->along(Axis::U)) / 2 ? 1 : -1;
-        $on = fn (Placed $piece, int $sign, Placed $partner): array => array_map(fn (float $z) => new Mark(MarkKind::SlideLine, [self::seen($piece, $from, $z), self::seen($piece, $to, $z)], self::isUp($piece, Axis::U, $sign), $partner->piece->mark), $joint->at);
+        $on = fn (Placed $piece, int $sign, Placed $partner): array => array_map(fn (float $z) => new Mark(MarkKind::SlideLine, [self::seen($piece, $from, $z), self::seen($piece, $to, $z)], $piece->showsUp(Axis::U, $sign), $partner->piece->mark), $joint->at);
 
         return [$on($drawer, $toward, $post), $on($post, -$toward, $drawer)];
     }
@@ -370,20 +333,5 @@ final readonly class Marking
     private static function seen(Placed $piece, float $v, float $z): Point
     {
         return $piece->seen($piece->along(Axis::U)[0], $v, $z);
-    }
-
-    /**
-     * Whether the face of a piece that looks along an axis, one way or the other, lies up in its drawing, which shows its length to
-     * the right and its width upwards.
-     */
-    private static function isUp(Placed $piece, Axis $axis, int $way): bool
-    {
-        $up = $piece->pose->length->cross($piece->pose->width);
-
-        return $way * match ($axis) {
-            Axis::U => $up->x,
-            Axis::V => $up->y,
-            Axis::Z => $up->z,
-        } > 0.0;
     }
 }

@@ -255,13 +255,13 @@ final readonly class PullOutBody
     private function guardRail(int $i, Hand $side, float $x, float $y, float $foot, array $between): ?Placed
     {
         $letter = $side === Hand::Left ? 'L' : 'R';
-        $head = $foot + $this->guard->toDouble();
+        $height = Working::start('height of a guard rail', $this->guard)->atMost('clear between the shelves', $this->spacing()->result ?? $this->guard);
+        $head = $foot + $height->result->toDouble();
         $beside = $this->meets($between, $side, $foot, $head);
         $from = $beside !== null && $beside->bounds->z0 - $this->base() <= $foot ? $beside->bounds->z1 - $this->base() : $foot;
         if ($head - $from < self::LEAST_GUARD || $this->meets($between, $side, $from, $head) !== null) {
             return null;
         }
-        $height = Working::start('height of a guard rail', $this->guard);
         $height = $from > $foot + 1e-6 ? $height->minus('what the sill stands over the shelf', Length::ofDouble($from - $foot)) : $height;
 
         return $this->site->placed($this->moving("guard-$i-$letter", 'Guard rail', $this->inside, $height, [new Finished('upper, long', Finish::Banded)], Purpose::Drawer), $x + $this->at($side, $this->thin), $y + $this->thick, $from, Way::Out, Way::Up, Way::Right, Part::Loose);

@@ -14,6 +14,7 @@ use Incastro\Units\Assembly;
 use Incastro\Units\BoxOption;
 use Incastro\Units\FrontUnit;
 use Incastro\Units\InsideUnit;
+use Incastro\Units\Make\HingePlaces;
 use Incastro\Units\Make\Workshop;
 use Incastro\Units\Part;
 use Incastro\Units\Sites\Numbers;
@@ -49,11 +50,9 @@ final readonly class BoxBuilder
         foreach ($this->box->columns as $c => $column) {
             foreach ($column->openings as $i => $opening) {
                 $site = new OpeningSite($this->box, $c, $opening, $this->terms, $this->shell, $this->nailers, $this->behind, $numbers);
-                if ($opening->holds instanceof InsideUnit) {
-                    $assemblies[] = $opening->holds->build($site);
-                }
+                $assemblies[] = $inside = $opening->holds instanceof InsideUnit ? $opening->holds->build($site) : new Assembly([]);
                 if ($opening->front?->holds instanceof FrontUnit) {
-                    $assemblies[] = $opening->front->holds->build($site);
+                    $assemblies[] = HingePlaces::clearOf($opening->front->holds->build($site), $inside, $this->terms->rules);
                 }
                 foreach ($opening->options as $option) {
                     $changes[] = [$site, $option];

@@ -19,6 +19,9 @@ final readonly class FaceEdges
     /** A front usually laps over a face frame by half an inch, mm. */
     private const OVER_FRAME = 12.7;
 
+    /** What is opened by a push goes in by so much first, mm and inches. */
+    public const PUSH = [3.0, 1 / 8];
+
     /** @param float $face where the face is, from the back's front: y, mm */
     public function __construct(private Terms $terms, private Box $box, private int $at, private Column $column, private Opening $opening, private float $face)
     {
@@ -34,6 +37,9 @@ final readonly class FaceEdges
     public function laps(Mount $mount, ?Length $chosen = null): array
     {
         $rules = $this->terms->rules;
+        if ($mount === Mount::Lipped) {
+            return array_fill(0, 4, $rules->get(Rule::LipLap));
+        }
         if ($mount === Mount::Inset || $chosen !== null || ! $this->terms->frame()->isZero()) {
             $lap = $mount === Mount::Inset ? Length::zero()->minus($rules->get(Rule::DoorReveal)) : $chosen ?? Length::ofDouble(self::OVER_FRAME);
 
@@ -63,10 +69,14 @@ final readonly class FaceEdges
         };
     }
 
-    /** Where the back of a front stands: flush inside the edges, or before them on its bumpers; y, mm. */
-    public function front(Mount $mount, float $thick): float
+    /** Where the back of a front stands: flush inside the edges, half its thickness inside them behind its lip, or before them on its bumpers; y, mm. */
+    public function front(Mount $mount, float $thick, bool $isPushed = false): float
     {
-        return $mount === Mount::Inset ? $this->face - $thick : $this->face + $this->bump();
+        return match ($mount) {
+            Mount::Inset => $this->face - $thick,
+            Mount::Lipped => $this->face - $thick / 2,
+            Mount::Overlay => $this->face + ($isPushed ? $this->terms->rules->either(...self::PUSH)->toDouble() : $this->bump()),
+        };
     }
 
     /** How far a front that laps over its edges stands before them, mm. */

@@ -91,7 +91,8 @@ final class DoorTest extends TestCase
         // It laps over 23/32 less 1/16 on each side: 28 9/16 + 2 · 21/32 = 29 7/8 by 33 5/16 + 2 · 21/32 = 34 5/8.
         self::assertSame([34.625, 29.875], array_map(fn (float $mm) => round($mm / 25.4, 6), array_slice($leaf, 0, 2)));
         self::assertEqualsWithDelta([-0.65625, 29.21875], array_map(fn (float $mm) => $mm / 25.4, array_slice($leaf[2], 0, 2)), 1e-4);
-        self::assertContains('concealed hinge for a leaf over its board', array_map(fn (Hardware $one) => $one->name, $built->hardware));
+        // 13 + 5 − 16.7 = 1.3: a plate of 2, and its screw brings the rest.
+        self::assertContains('concealed hinge for a leaf over its board, straight, plate of 2 mm', array_map(fn (Hardware $one) => $one->name, $built->hardware));
         // 29 7/8 is 759 mm wide: three hinges, and better as a pair.
         self::assertSame(['door-wide'], array_map(fn (Finding $finding) => $finding->code->value, $built->findings));
         // Nothing is there of a face frame, and shelves end with the boards: 28 9/16 − 1/8, 21 25/32 down to 21 3/4.

@@ -93,7 +93,7 @@ final class PullOutTest extends TestCase
             $high = $low + (int) round($wide * $dice->whole(0, 140) / 100);
             $schools = new Schools(edges: $dice->pick([Edges::Frame, Edges::Band]));
             $box = new UnitBox((string) $wide, (string) $high, (string) $deep, schools: $schools, low: (string) $low, fallsRight: $dice->pick([true, false]));
-            $built = $box->build(self::pullOut($dice->pick(BodyForm::cases()), $dice->whole(0, 4), $dice->pick([Contents::Toys, Contents::Cleaning]), $dice->pick(Mount::cases())));
+            $built = $box->build(self::pullOut($dice->pick(BodyForm::cases()), $dice->whole(0, 4), $dice->pick([Contents::Toys, Contents::Cleaning]), $dice->pick([Mount::Inset, Mount::Overlay])));
             $what = "$wide × $low … $high × $deep";
             if (array_filter($built->findings, fn (Finding $finding) => $finding->severity === Severity::Clash) !== []) {
                 continue;

@@ -31,6 +31,7 @@ use Incastro\Rules\Schools\Schools;
 use Incastro\Units\Assembly;
 use Incastro\Units\Fronts\Door;
 use Incastro\Units\Hand;
+use Incastro\Units\HingeKind;
 use Incastro\Units\Placed;
 use Incastro\Units\Pull;
 use Incastro\Units\Shell\BoxBuilder;
@@ -68,9 +69,9 @@ final readonly class UnitBox
         return new self('30', '34 3/4', '22', Unit::Inch, schools: new Schools(edges: Edges::Band));
     }
 
-    public static function door(int $leaves, Hand $hand, Pull $pull, Mount $mount = Mount::Inset, ?string $lap = null, Unit $unit = Unit::Millimetre, LeafBuild $build = LeafBuild::Slab, bool $glazed = false): Door
+    public static function door(int $leaves, Hand $hand, Pull $pull, Mount $mount = Mount::Inset, ?string $lap = null, Unit $unit = Unit::Millimetre, LeafBuild $build = LeafBuild::Slab, bool $glazed = false, HingeKind $hinges = HingeKind::Concealed): Door
     {
-        return new Door($leaves, $hand, $pull, $mount, $lap === null ? null : (new LengthReader($unit))->read($lap), null, $build, $glazed);
+        return new Door($leaves, $hand, $pull, $mount, $lap === null ? null : (new LengthReader($unit))->read($lap), null, $build, $glazed, $hinges);
     }
 
     private function length(string $typed): Length
