@@ -41,7 +41,8 @@ final readonly class SurfaceFitter
         // Ceilings and walls beside it may come in before this one: it stays within them as far out as it stands.
         $out = max(0.0, $frame->backBulge($from, max($from, $to), $foot, max($foot, $frame->ceilingAt($from, 0.0)))) + $this->demand($surface)->thickness->toDouble();
         $depths = [0.0, $out];
-        $heads = array_merge(...array_map(fn (float $v) => array_map(fn (float $u) => $frame->ceilingAt($u, $v), $frame->ceilingBreaks($from, $to, $v)), $depths));
+        $into = -($this->demand($surface)->into?->toDouble() ?? 0.0);
+        $heads = array_merge(...array_map(fn (float $v) => array_map(fn (float $u) => $frame->ceilingAt($u, $v), $frame->ceilingBreaks($from, $to, $v)), [$into, ...$depths]));
         $head = $surface->head?->toDouble() ?? min($heads);
         $heights = [$foot, ...$frame->bendsBetween($foot, max($foot, $head)), $head];
         $sides = fn (\Closure $side): array => array_merge(...array_map(fn (float $v) => array_map(fn (float $z) => $side($v, $z), $heights), $depths));

@@ -39,6 +39,7 @@ enum Code: string
     case FlapNotLevel = 'flap-not-level';
     case FrontClosed = 'front-closed';
     case FreeFloor = 'free-floor';
+    case FrontScrapes = 'front-scrapes';
     case FrontTwice = 'front-twice';
     case GoingInMouth = 'going-in-mouth';
     case GoingInSlid = 'going-in-slid';
@@ -75,6 +76,7 @@ enum Code: string
     case PlanNotChecked = 'plan-not-checked';
     case RailLow = 'rail-low';
     case RakeHit = 'rake-hit';
+    case RevealWanders = 'reveal-wanders';
     case RunDepth = 'run-depth';
     case RunOverfull = 'run-overfull';
     case Saw = 'saw';

@@ -89,6 +89,7 @@ final readonly class Hatch implements SurfaceUnit
             Extent::between($rules->either(200, 8), $rules->either(1800, 71), 'an arm through a hatch needs %s'),
             $materials->for(Purpose::Front)->thickness->plus($rules->either(2, 1 / 16)),
             $this->casing ? $this->cover->plus($rules->either(...self::OFF)) : $this->lap,
+            $this->wall,
         );
     }
 

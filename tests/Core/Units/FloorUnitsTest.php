@@ -68,6 +68,27 @@ final class FloorUnitsTest extends TestCase
         self::assertSame([], array_filter($plan->findings, fn (Finding $finding) => $finding->severity === Severity::Clash));
     }
 
+    public function test_a_hamper_behind_its_front_by_hand(): void
+    {
+        $layout = self::layout('hamper-cart', [], 450.0, 750.0, 460.0);
+        $pieces = self::pieces($layout);
+        // It stands on the floor, 70 under the bays: 820 − 65 − 12 = 743 by 450 − 2 · 6 = 438; 460 − 18 − 10 = 432 deep, its sides 432 − 2 · 18 = 396.
+        self::assertSame([[743.0, 438.0], [396.0, 743.0]], [$pieces['end-front'], $pieces['side-L']]);
+        // 396 by 438 − 36 = 402; the front 820 − 2.5 − 10 = 807.5 by 450 − 2 · 2.5 = 445.
+        self::assertSame([[396.0, 402.0], [807.5, 445.0]], [$pieces['bottom'], $pieces['face']]);
+        self::assertSame([432.0, 20.0], $pieces['guide-R']);
+        $plan = $layout->plan();
+        self::assertSame([], array_filter($plan->findings, fn (Finding $finding) => $finding->severity === Severity::Clash));
+        self::assertSame('Laundry hamper', $plan->assemblies[0]->movements[0]->name);
+    }
+
+    public function test_a_hamper_without_guides_wanders_between_its_gaps(): void
+    {
+        $layout = self::layout('hamper-cart', ['guides' => false], 450.0, 750.0, 460.0);
+        $codes = array_map(fn (Finding $finding) => $finding->code, $layout->plan()->findings);
+        self::assertContains(Code::RevealWanders, $codes);
+    }
+
     public function test_a_cart_that_does_not_stand_on_the_floor_does_not_roll(): void
     {
         $layout = TestLayout::of([
