@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Incastro\Check;
 
+use Incastro\Fit\Box;
+use Incastro\Fit\Column;
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\FittedCell;
 use Incastro\Fit\FittedRun;
+use Incastro\Fit\Holds\LeavesBottomOut;
 use Incastro\Fit\Terms;
 use Incastro\Measure\Length;
 use Incastro\Rules\Code;
@@ -19,6 +22,9 @@ final readonly class Comfort
 {
     /** Room that is short by no more than this is enough, mm. */
     private const TOUCH = 0.5;
+
+    /** A floor that falls by no more than this under a box is level, mm. */
+    private const LEVEL = 3.0;
 
     public function __construct(private FittedRun $run, private Terms $terms)
     {
@@ -37,7 +43,29 @@ final readonly class Comfort
             }
         }
 
-        return $findings;
+        return [...$findings, ...array_merge(...array_map($this->standing(...), array_filter($this->run->boxes, fn (Box $box) => $box->isBottomless())))];
+    }
+
+    /**
+     * A box without a bottom stands on its sides: on a floor that is level there, and on nothing that it would show.
+     *
+     * @return list<Finding>
+     */
+    private function standing(Box $box): array
+    {
+        $ways = [];
+        foreach (array_merge(...array_map(fn (Column $column) => $column->openings[0]->options, $box->columns)) as $option) {
+            $ways = $option->holds instanceof LeavesBottomOut ? [new WayOut('Give it a bottom', Edits::withoutOption($option->id))] : $ways;
+        }
+        foreach ($this->run->under() as $under) {
+            if ($under->u < $box->right() - 1.0 && $under->end() > $box->u + 1.0 && $box->z > self::TOUCH) {
+                return [Finding::warning(Code::FootGap, sprintf('Box %s has no bottom and stands on a plinth: what stands in it stands on the floor, between the bearers.', $box->mark), $box->id)->withWaysOut([...$ways, new WayOut('Take the plinth away', Edits::withoutMember($under->id))])];
+            }
+        }
+        $floor = array_merge(...array_map(fn (float $v) => array_map(fn (float $u) => $this->run->frame->floorAt($u, $v), [$box->u, $box->right()]), [$box->v, $box->face()]));
+        $falls = $box->z > self::TOUCH ? 0.0 : max($floor) - min($floor);
+
+        return $falls <= self::LEVEL ? [] : [Finding::warning(Code::FootGap, sprintf('Under box %s the floor falls by %s, and its sides stand on it: pack the lower ones, or cut the higher ones to it.', $box->mark, $this->terms->write($falls)), $box->id)->withWaysOut($ways)];
     }
 
     /** @param 'width'|'height'|'depth' $axis */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Incastro\Fit;
 
+use Incastro\Fit\Holds\ChangesBox;
+use Incastro\Fit\Holds\LeavesBottomOut;
 use Incastro\Geometry\Axis;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Point;
@@ -99,6 +101,28 @@ final readonly class Box
             new Point($this->u, $this->z), new Point($this->right(), $this->z),
             new Point($this->right(), $this->z + $this->top->right), new Point($this->u, $this->z + $this->top->left),
         ], $this->v, $front);
+    }
+
+    /** Whether one of its options is of a kind. @param class-string<ChangesBox> $kind */
+    public function has(string $kind): bool
+    {
+        foreach ($this->columns as $column) {
+            foreach ($column->openings as $opening) {
+                foreach ($opening->options as $option) {
+                    if ($option->holds instanceof $kind) {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether it has no bottom of its own. */
+    public function isBottomless(): bool
+    {
+        return $this->has(LeavesBottomOut::class);
     }
 
     public function holds(string $cell): bool

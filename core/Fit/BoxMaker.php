@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Incastro\Fit;
 
 use Incastro\Fit\Holds\HoldsOpening;
+use Incastro\Fit\Holds\LeavesBottomOut;
+use Incastro\Fit\Layout\Option;
 use Incastro\Fit\Layout\Tier;
 use Incastro\Fit\Layout\TopForm;
 use Incastro\Measure\Length;
@@ -188,16 +190,22 @@ final class BoxMaker
         $t = $this->board->toDouble();
         $columns = [];
         $x = $t;
+        $foot = $this->isBottomless($group, $k) ? 0.0 : $t;
         foreach ($group as $bay) {
             $width = count($group) > 1 ? $bay->width : $outer->minusTimes('two sides', 2, $this->board);
             $sizes = $divisions[$bay->bay->id]->sizes[$k];
             $openings = [];
-            $z = $t;
+            $z = $foot;
             foreach ($bay->bay->stacks()[$k] as $i => $tier) {
                 if (! $tier->holds instanceof HoldsOpening) {
                     continue;
                 }
-                $clear = count($sizes) > 1 ? $sizes[$i] : $sizes[0]->minusTimes('bottom and top', 2, $this->board);
+                $clear = $sizes[$i];
+                if (count($sizes) === 1) {
+                    $clear = $foot > 0.0 ? $clear->minusTimes('bottom and top', 2, $this->board) : $clear->minus('top', $this->board);
+                } elseif ($i === 0 && $foot === 0.0) {
+                    $clear = $clear->plus('the bottom left out', $this->board);
+                }
                 if ($width->result->toDouble() < $this->narrowest(Rule::StileWidth) || $clear->result->toDouble() < $this->narrowest(Rule::RailWidth)) {
                     return [];
                 }
@@ -212,6 +220,24 @@ final class BoxMaker
         }
 
         return $columns;
+    }
+
+    /**
+     * Whether an option of a lowest tier leaves the bottom out.
+     *
+     * @param  non-empty-list<FittedBay>  $group
+     */
+    private function isBottomless(array $group, int $k): bool
+    {
+        foreach ($group as $bay) {
+            foreach (array_slice($bay->bay->stacks()[$k], 0, 1) as $tier) {
+                if (array_filter($tier->options, fn (Option $option) => $option->holds instanceof LeavesBottomOut) !== []) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** The least opening, mm, with a frame of stiles or rails before its boards. */
@@ -232,9 +258,10 @@ final class BoxMaker
         foreach ($group as $bay) {
             $sizes = $divisions[$bay->bay->id]->sizes[$k];
             $tiers = $bay->bay->stacks()[$k];
-            $at = $z + (count($sizes) > 1 ? $t : 0.0);
+            $isOpenBelow = count($sizes) > 1 && $this->isBottomless($group, $k);
+            $at = $z + (count($sizes) > 1 && ! $isOpenBelow ? $t : 0.0);
             foreach ($tiers as $i => $tier) {
-                $size = $sizes[$i]->result->toDouble();
+                $size = $sizes[$i]->result->toDouble() + ($isOpenBelow && $i === 0 ? $t : 0.0);
                 $isTop = $i === count($tiers) - 1;
                 $this->cells[] = new FittedCell(
                     $tier,

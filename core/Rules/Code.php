@@ -21,6 +21,7 @@ enum Code: string
     case Buried = 'buried';
     case CartJams = 'cart-jams';
     case CartTips = 'cart-tips';
+    case CastorNeedsFloor = 'castor-needs-floor';
     case Caution = 'caution';
     case Clearance = 'clearance';
     case ClothesTouch = 'clothes-touch-front';
@@ -37,6 +38,7 @@ enum Code: string
     case FlapHeavy = 'flap-heavy';
     case FlapHigh = 'flap-high';
     case FlapNotLevel = 'flap-not-level';
+    case FootGap = 'foot-gap';
     case FrontClosed = 'front-closed';
     case FreeFloor = 'free-floor';
     case FrontScrapes = 'front-scrapes';

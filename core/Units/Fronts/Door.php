@@ -84,6 +84,7 @@ final readonly class Door implements FrontUnit
             Extent::atLeast($least->times($this->leaves), 'its leaves need %s'),
             Extent::atLeast($least, 'a leaf needs %s'),
             $this->behind($rules, $materials),
+            ...array_map(fn (Hand $hand): ?Length => $this->leaves === 1 && $this->hand === $hand->other() ? null : $this->past($rules, $materials), [Hand::Left, Hand::Right]),
         );
     }
 
@@ -98,6 +99,19 @@ final readonly class Door implements FrontUnit
             Mount::Lipped => $thick->dividedBy(2)->plus($air),
             Mount::Overlay => $this->pull === Pull::None ? $rules->either(...FaceEdges::PUSH) : Length::zero(),
         };
+    }
+
+    /** How far inside the edge it hangs at its leaf stands when it is open by a right angle, with air for what slides out past it. */
+    private function past(HouseRules $rules, Catalogue $materials): Length
+    {
+        $thick = $materials->using(Purpose::Front, $this->made)->for(Purpose::Front)->thickness->plus($rules->either(3, 1 / 8));
+        $past = match ($this->mount) {
+            Mount::Inset => $thick->plus($rules->get(Rule::DoorReveal)),
+            Mount::Lipped => $thick->minus($rules->get(Rule::LipLap)),
+            Mount::Overlay => $thick->minus($this->lap ?? FaceEdges::usualLap($rules, $materials)),
+        };
+
+        return $past->isNegative() ? Length::zero() : $past;
     }
 
     /** Whether nothing but stops keeps it from swinging in. */

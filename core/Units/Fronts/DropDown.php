@@ -70,7 +70,7 @@ final readonly class DropDown implements FrontUnit
     public function build(OpeningSite $site): Assembly
     {
         $terms = $site->terms;
-        if ($this->form === FlapForm::Flush && $terms->rules->schools->edges === Edges::Frame) {
+        if ($this->form === FlapForm::Flush && ($terms->rules->schools->edges === Edges::Frame || $site->isOpenBelow())) {
             return new Assembly([], findings: [$this->notLevel($site)]);
         }
         [$left, $right, $below, $above] = $site->edges()->laps(Mount::Overlay);
@@ -133,7 +133,9 @@ final readonly class DropDown implements FrontUnit
         $front = $site->opening->front;
         $over = $front === null ? [] : [new WayOut('Let it lie over the front edges', Edits::front($front->id)->setting(['form' => FlapForm::Overlay->value]))];
 
-        return Finding::clash(Code::FlapNotLevel, sprintf('The rail of the face frame stands %s over the board below; a flap cannot lie level with it.', $site->terms->write($site->frame()[2])), $site->opening->tierId)->withWaysOut([...$over, new WayOut('Band the front edges instead of a face frame', Edits::school('edges', Edges::Band->value)), ...$this->away($site)]);
+        $why = $site->isOpenBelow() ? 'The bottom is left out here: a flap has no board to lie level with.' : sprintf('The rail of the face frame stands %s over the board below; a flap cannot lie level with it.', $site->terms->write($site->frame()[2]));
+
+        return Finding::clash(Code::FlapNotLevel, $why, $site->opening->tierId)->withWaysOut([...$over, new WayOut('Band the front edges instead of a face frame', Edits::school('edges', Edges::Band->value)), ...$this->away($site)]);
     }
 
     /** @return list<Finding> */

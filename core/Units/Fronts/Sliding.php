@@ -124,6 +124,9 @@ final readonly class Sliding implements FrontUnit
 
     public function build(OpeningSite $site): Assembly
     {
+        if ($site->isOpenBelow()) {
+            return new Assembly([], findings: [Finding::clash(Code::LeafCannotLift, 'The bottom is left out here: sliding leaves run on one.', $site->opening->tierId)->withWaysOut($site->unclosed('Take the leaves away'))]);
+        }
         $terms = $site->terms;
         $site = $site->madeOf(Purpose::Panel, $this->made);
         [$above, $below] = $this->channels($terms);

@@ -12,10 +12,10 @@ use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
-use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
 use Incastro\Rules\Code;
+use Incastro\Rules\Edit;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
@@ -25,6 +25,8 @@ use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\Sizes;
+use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Parameters\Unless;
 use Incastro\Rules\Rule;
 use Incastro\Rules\Schools\DrawerRun;
@@ -42,6 +44,7 @@ use Incastro\Units\Make\Slides;
 use Incastro\Units\Motion;
 use Incastro\Units\Movement;
 use Incastro\Units\Part;
+use Incastro\Units\Placed;
 use Incastro\Units\Pull;
 use Incastro\Units\Shell\FaceFrame;
 use Incastro\Units\Sites\OpeningSite;
@@ -62,9 +65,13 @@ final readonly class Drawers implements InsideUnit
     /** A wider one binds on one pair of slides. */
     private const WIDEST = 900.0;
 
+    /** A box that stands lower than this stands on the floor, mm. */
+    private const ON_FLOOR = 1.0;
+
     /** A front wider than this has two pulls. */
     private const TWO_PULLS = 600.0;
 
+    /** @param list<Length> $heights */
     public function __construct(
         #[Count('Drawers', 3, 1, 10)] public int $count,
         #[Size('Each front higher than the one over it', ['0', '0'], 0, 100)] public Length $grade,
@@ -78,6 +85,8 @@ final readonly class Drawers implements InsideUnit
         #[Count('Dividers from front to back', 0, 0, 8)]
         #[Unless('run', DrawerRun::Tray)]
         public int $along = 0,
+        #[Toggle('Each with a front of its own', true, 'Without, they stand behind a door.')] public bool $fronts = true,
+        #[Sizes('Heights of the fronts from the top', 10, 40, 600, 'Those not given share what is left: 120; 160')] public array $heights = [],
     ) {
     }
 
@@ -85,12 +94,12 @@ final readonly class Drawers implements InsideUnit
     {
         [$frame, $rails] = FaceFrame::takes($rules, $materials);
         $run = Runs::of($this->run);
-        $each = Length::ofDouble($run->lowest())->plus($run->air($rules))->plus($rules->get(Rule::PairGap));
+        $each = Length::ofDouble($run->lowest())->plus($run->air($rules, true))->plus($rules->get(Rule::PairGap));
 
         return new OpeningDemand(
             Extent::atLeast($run->narrowest()->plus($frame), 'a drawer between stiles needs %s'),
             Extent::atLeast($each->times($this->count)->plus($rails), 'so many drawers need %s'),
-            Extent::atLeast($run->shallowest($rules, $materials)->plus($materials->for(Purpose::Front)->thickness), 'drawers and what they run on need %s'),
+            Extent::atLeast($this->fronts ? $run->shallowest($rules, $materials)->plus($materials->for(Purpose::Front)->thickness) : $run->shallowest($rules, $materials), 'drawers and what they run on need %s'),
         );
     }
 
@@ -101,20 +110,22 @@ final readonly class Drawers implements InsideUnit
 
     public function build(OpeningSite $site): Assembly
     {
-        if ($site->opening->front !== null) {
-            return new Assembly([], findings: [Finding::clash(Code::FrontTwice, 'Drawers have fronts of their own; nothing else closes their opening.', $site->opening->tierId)->withWaysOut([...$site->unclosed('Take what is before them away'), $site->emptied()])]);
+        $refused = $this->refused($site);
+        if ($refused !== null) {
+            return new Assembly([], findings: [$refused]);
         }
+        $site = $this->fronts ? $site : $site->pastLeaf();
         $run = Runs::of($this->run);
         $rules = $site->terms->rules;
-        $fronts = $this->fronts($site);
+        $fronts = $this->faces($site);
         $shares = $this->shares($site, $fronts);
-        $lowest = min(array_map(fn (Length $share) => $share->toDouble(), $shares)) - $run->air($rules)->toDouble();
+        $lowest = min(array_map(fn (Length $share, int $i) => $share->minus($run->air($rules, $i === 0))->toDouble(), $shares, array_keys($shares)));
         if ($lowest < $run->lowest()) {
             return new Assembly([], findings: [$this->tooLow($site, $run, $lowest)]);
         }
         $places = $this->feet($site, $fronts);
         $behind = max(array_map(fn (float $foot, Working $front) => $site->nailerBetween($foot, $foot + $front->result->toDouble()), $places, $fronts));
-        $free = ($this->mount === Mount::Inset ? $site->depth()->minus('drawer front', $site->terms->materials->for(Purpose::Front)->thickness) : $site->depth())
+        $free = $this->clear($site)
             ->minus('a nailer behind', Length::ofDouble($behind))
             ->minus('free behind it', $run->behind($rules));
         $length = $run->length($site, $free->result);
@@ -129,36 +140,77 @@ final readonly class Drawers implements InsideUnit
         }
         $assemblies = array_map(fn (int $i) => $this->drawer($site, $run, $i, $fronts[$i], $shares[$i], $places[$i], $width, $length), array_keys($fronts));
 
-        return Assembly::all(...[...$assemblies, new Assembly([], findings: $this->run === DrawerRun::Tray ? [] : $this->racks($site, $width, $length))]);
+        return Assembly::all(...[...$assemblies, new Assembly([], findings: in_array($this->run, [DrawerRun::Side, DrawerRun::Under], true) ? $this->racks($site, $width, $length) : [])]);
+    }
+
+    /** Depth from the back to where its front begins, or to what closes them all. */
+    private function clear(OpeningSite $site): Working
+    {
+        return match (true) {
+            ! $this->fronts => Working::start('clear of what closes them', Length::ofDouble($site->front())),
+            $this->mount === Mount::Inset => $site->depth()->minus('drawer front', $site->terms->materials->for(Purpose::Front)->thickness),
+            default => $site->depth(),
+        };
+    }
+
+    /** What keeps them from being made at all. */
+    private function refused(OpeningSite $site): ?Finding
+    {
+        $tier = $site->opening->tierId;
+        if ($site->opening->front !== null && $this->fronts) {
+            return Finding::clash(Code::FrontTwice, 'Drawers have fronts of their own; nothing else closes their opening.', $tier)
+                ->withWaysOut([new WayOut('Leave their own fronts out', Edits::tier($tier)->setting(['fronts' => false])), ...$site->unclosed('Take what is before them away'), $site->emptied()]);
+        }
+        $onSlides = new WayOut('Run them on slides', Edits::tier($tier)->setting(['run' => DrawerRun::Side->value]));
+        if ($this->run === DrawerRun::Castor && ! ($site->isOpenBelow() && $site->box->z < self::ON_FLOOR)) {
+            return Finding::clash(Code::CastorNeedsFloor, 'A drawer on castors rolls on the floor: its box has no bottom and stands on no plinth.', $tier)
+                ->withWaysOut([$onSlides, new WayOut('Leave the bottom out', new Edit('layout.do', ['action' => 'add', 'kind' => 'no-bottom', 'cells' => [$tier], 'seed' => "no bottom under $tier"])), $site->emptied()]);
+        }
+
+        return $this->run !== DrawerRun::Castor || $this->count === 1 ? null
+            : Finding::clash(Code::CastorNeedsFloor, 'On castors there is one drawer, on the floor; others stand in openings of their own.', $tier)
+                ->withWaysOut([new WayOut('Make one drawer', Edits::tier($tier)->setting(['count' => 1])), $onSlides, $site->emptied()]);
     }
 
     /**
-     * The heights of the fronts from the top: as high as their openings leave, less the gaps between them; what rounding leaves
-     * over goes to the lowest.
+     * The heights of the fronts from the top: those that were given, and others as high as their openings leave, less the gaps between
+     * them; what rounding leaves over goes to the lowest. Without fronts they share their opening alike.
      *
      * @return non-empty-list<Working>
      */
-    private function fronts(OpeningSite $site): array
+    private function faces(OpeningSite $site): array
     {
         [, , $foot, $top] = $site->frame();
         [, , $below, $above] = $site->edges()->laps($this->mount);
         $fine = $site->terms->format->fine();
         $all = $foot + $top < 1e-6 ? $site->height() : $site->height()->minus('what the frame stands inside the boards', Length::ofDouble($foot + $top));
-        $all = $site->edges()->over($all, $this->mount, $below, $above, 'over and under');
+        $all = $this->fronts ? $site->edges()->over($all, $this->mount, $below, $above, 'over and under') : $all;
+        $under = $this->under($site);
+        $all = $under->isZero() ? $all : $all->minus('off the floor instead of a gap', $under);
         $all = $this->count === 1 ? $all : $all->minusTimes('gaps between the fronts', $this->count - 1, $this->apart($site));
-        $steps = intdiv($this->count * ($this->count - 1), 2);
-        $equal = ($this->grade->isZero() || $steps === 0 ? $all : $all->minusTimes('what lower fronts have more', $steps, $this->grade))
-            ->dividedBy('equal parts', $this->count)
+        $fronts = array_map(fn (Length $height): Working => Working::start('height as chosen', $height), array_slice($this->heights, 0, $this->count - 1));
+        $left = array_reduce($fronts, fn (Working $left, Working $front): Working => $left->minus('a front over it', $front->result), $all);
+        $others = $this->count - count($fronts);
+        $steps = $fronts === [] ? intdiv($this->count * ($this->count - 1), 2) : 0;
+        $equal = ($this->grade->isZero() || $steps === 0 ? $left : $left->minusTimes('what lower fronts have more', $steps, $this->grade))
+            ->dividedBy('equal parts', $others)
             ->roundedDown($fine);
-        $fronts = [];
-        $left = $all->result;
-        for ($i = 0; $i < $this->count - 1; $i++) {
-            $fronts[] = $i === 0 || $this->grade->isZero() ? $equal : $equal->plusTimes('higher than the one over it', $i, $this->grade);
-            $left = $left->minus($fronts[$i]->result);
+        $rest = $left->result;
+        for ($i = 0; $i < $others - 1; $i++) {
+            $fronts[] = $front = $i === 0 || $steps === 0 || $this->grade->isZero() ? $equal : $equal->plusTimes('higher than the one over it', $i, $this->grade);
+            $rest = $rest->minus($front->result);
         }
-        $fronts[] = $this->count === 1 ? $equal : Working::start('what the fronts over it leave', $left)->roundedDown($fine);
+        $fronts[] = $this->count === 1 ? $equal : Working::start('what the fronts over it leave', $rest)->roundedDown($fine);
 
         return $fronts;
+    }
+
+    /** How much more than a gap the lowest front keeps off what is below it. */
+    private function under(OpeningSite $site): Length
+    {
+        $under = Runs::of($this->run)->under($site->terms->rules);
+
+        return $under === null || ! $this->fronts ? Length::zero() : $under->plus($site->edges()->laps($this->mount)[2]);
     }
 
     /** From front to front. */
@@ -177,7 +229,7 @@ final readonly class Drawers implements InsideUnit
     {
         [, , $below, $above] = $site->edges()->laps($this->mount);
         $shares = array_map(fn (Working $front) => $front->result, $fronts);
-        if ($this->mount === Mount::Overlay) {
+        if ($this->fronts && $this->mount === Mount::Overlay) {
             $shares[0] = $shares[0]->minus($above);
             $shares[count($shares) - 1] = $shares[count($shares) - 1]->minus($below);
         }
@@ -192,7 +244,7 @@ final readonly class Drawers implements InsideUnit
     private function feet(OpeningSite $site, array $fronts): array
     {
         [, , $foot] = $site->frame();
-        $z = $foot - $site->edges()->laps($this->mount)[2]->toDouble();
+        $z = $foot - ($this->fronts ? $site->edges()->laps($this->mount)[2]->toDouble() - $this->under($site)->toDouble() : 0.0);
         $feet = [];
         foreach (array_reverse($fronts) as $front) {
             $feet[] = $z;
@@ -207,36 +259,36 @@ final readonly class Drawers implements InsideUnit
         $terms = $site->terms;
         [$left] = $site->frame();
         $leaf = $terms->materials->for(Purpose::Front)->thickness->toDouble();
-        $y1 = $site->edges()->front($this->mount, $leaf);
+        $y1 = $this->fronts ? $site->edges()->front($this->mount, $leaf) : $site->front();
         $isLowest = $i === $this->count - 1;
         $number = (string) ($this->count - $i);
         $lapped = $front->result->minus($share);
         $high = ($lapped->isZero() ? Working::start('height of its front', $front->result) : Working::start('height of its front', $front->result)->minus('what that laps over the boards', $lapped))
-            ->minus('air under and over it', $run->air($terms->rules))
+            ->minus('air under and over it', $run->air($terms->rules, $i === 0))
             ->atMost('no higher, whatever its front', Length::ofMillimetres(self::HIGHEST))
             ->roundedDown($terms->format);
-        $x = $left + ($site->between()->result->toDouble() - $width->result->toDouble()) / 2;
-        $up = $foot + ($this->mount === Mount::Overlay && $isLowest ? $site->edges()->laps($this->mount)[2]->toDouble() : 0.0) + $run->up($terms->rules);
+        $wide = $width->result->toDouble();
+        $x = $left + ($site->between()->result->toDouble() - $wide) / 2;
+        $up = $foot + ($this->fronts && $this->mount === Mount::Overlay && $isLowest ? $site->edges()->laps($this->mount)[2]->toDouble() : 0.0) + $run->up($terms->rules);
         $body = $run->body($site, $number, $width, $high, $length, $x, $y1, $up, [$this->across, $this->along]);
-        $face = $this->face($site, $number, $front);
-        $inset = $left - $site->edges()->laps($this->mount)[0]->toDouble();
-        $wide = $face->length->result->toDouble();
-        $pulls = $wide > self::TWO_PULLS ? 2 : 1;
-        $placed = (new PullPlace($terms, $this->pull))->onDrawer($site->placed($face, $inset, $y1, $foot, Way::Right, Way::Up, Way::Out, Part::Face), $pulls);
         $travel = $run->travel($length);
         // As far back as it stands, and out; the front before it, with its pull.
-        $swept = [
-            $site->block($x, $x + $width->result->toDouble(), $y1 - $body->deep, $y1 + $travel, $up, $up + $body->high),
-            $site->block($inset, $inset + $wide, $y1, $y1 + $leaf + $travel + $terms->rule(Rule::PullProjection), $foot, $foot + $front->result->toDouble()),
-        ];
-        $moving = [...$body->keys(), $face->key];
+        $swept = [$site->block($x, $x + $wide, $y1 - $body->deep, $y1 + $travel, $up, $up + $body->high)];
+        $face = $this->fronts ? $this->face($site, $number, $front, $y1, $foot) : null;
+        $pulls = $face !== null && $face->piece->length->result->toDouble() > self::TWO_PULLS ? 2 : 1;
+        if ($face !== null) {
+            $face = (new PullPlace($terms, $this->pull))->onDrawer($face, $pulls);
+            $inset = $left - $site->edges()->laps($this->mount)[0]->toDouble();
+            $swept[] = $site->block($inset, $inset + $face->piece->length->result->toDouble(), $y1, $y1 + $leaf + $travel + $terms->rule(Rule::PullProjection), $foot, $foot + $front->result->toDouble());
+        }
+        $moving = [$body->front, ...$body->keys(), ...($face === null ? [] : [$face->piece->key])];
         $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, array_map(Solid::block(...), $swept), array_map(fn (Block $block) => $block->footprint(), $swept), Motion::slide(Way::Out->vector(), $travel), $travel);
-        $hardware = [...$run->hardware($site, $length, $body->weight() + $this->load), ...$this->pull->bought($pulls, 'drawer fronts')];
+        $hardware = [...$run->hardware($site, $length, $body->weight() + $this->load), ...($face === null ? [] : $this->pull->bought($pulls, 'drawer fronts'))];
 
         return Assembly::all(
             $body->built,
-            new Assembly([$placed], [new Joint($body->front, $face->key, JointKind::Screws, 'drawer fronts')], $hardware, [], [], [$movement], uses: $this->run === DrawerRun::Side ? [$this->play($site, $body)] : []),
-            $run->carried($site, $number, $body, $length, $y1, $up),
+            new Assembly($face === null ? [] : [$face], $face === null ? [] : [new Joint($body->front, $face->piece->key, JointKind::Screws, 'drawer fronts')], $hardware, [], [], [$movement], uses: $this->run === DrawerRun::Side && $this->fronts ? [$this->play($site, $body)] : []),
+            $run->carried($site, $number, $body, $length, $y1, $up, $i === 0 ? $foot + $share->toDouble() : null),
         );
     }
 
@@ -247,17 +299,18 @@ final readonly class Drawers implements InsideUnit
         return $site->play('play of drawer slides', ["$body->front.length" => -1.0], 0.0, 1.0 + $terms->rule(Rule::SlidePlay), 'The drawer binds in its slides, or rattles between them.', $body->rabbets - $in - $out - 2 * ($terms->rule(Rule::SlideThickness) + $terms->materials->for(Purpose::Drawer)->thickness->toDouble()));
     }
 
-    private function face(OpeningSite $site, string $number, Working $front): Piece
+    private function face(OpeningSite $site, string $number, Working $front, float $y1, float $foot): Placed
     {
         [$left, $right] = $site->edges()->laps($this->mount);
         $length = $site->edges()->over($site->between(), $this->mount, $left, $right, 'left and right');
+        $piece = $site->make->moving("drawer-$number-face", 'Drawer front', $length, $front, Purpose::Front, Grain::Length, [new Finished('all four', Finish::Banded)], ['screwed from inside the drawer'], $site->mark("drawer-$number-face"));
 
-        return $site->make->moving("drawer-$number-face", 'Drawer front', $length, $front, Purpose::Front, Grain::Length, [new Finished('all four', Finish::Banded)], ['screwed from inside the drawer'], $site->mark("drawer-$number-face"));
+        return $site->placed($piece, $site->frame()[0] - $left->toDouble(), $y1, $foot, Way::Right, Way::Up, Way::Out, Part::Face);
     }
 
     private function tooLow(OpeningSite $site, Run $run, float $lowest): Finding
     {
-        $each = $run->lowest() + $run->air($site->terms->rules)->toDouble() + $site->terms->rule(Rule::PairGap);
+        $each = $run->lowest() + $run->air($site->terms->rules, true)->toDouble() + $site->terms->rule(Rule::PairGap);
         [, , $foot, $top] = $site->frame();
         $fits = max(1, (int) floor(($site->height()->result->toDouble() - $foot - $top) / $each));
         $ways = $fits < $this->count ? [new WayOut($fits === 1 ? 'Make one drawer' : "Make $fits drawers", Edits::tier($site->opening->tierId)->setting(['count' => $fits, 'grade' => null]))] : [];

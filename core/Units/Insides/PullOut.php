@@ -24,6 +24,7 @@ use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Parameters\Unless;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
@@ -86,6 +87,7 @@ final readonly class PullOut implements InsideUnit
         #[Unless('form', BodyForm::Bin)]
         public Length $guard,
         #[Size('Air under it', ['12', '1/2'], 4, 40)] public Length $below,
+        #[Toggle('With a front of its own', true, 'Without, it stands behind a door.')] public bool $front = true,
     ) {
     }
 
@@ -107,9 +109,10 @@ final readonly class PullOut implements InsideUnit
 
     public function build(OpeningSite $site): Assembly
     {
-        if ($site->opening->front !== null) {
-            return new Assembly([], findings: [Finding::clash(Code::FrontTwice, 'A pull-out has a front of its own; nothing else closes its opening.', $site->opening->tierId)->withWaysOut([...$site->unclosed('Take what is before it away'), $site->emptied()])]);
+        if ($site->opening->front !== null && $this->front) {
+            return new Assembly([], findings: [Finding::clash(Code::FrontTwice, 'A pull-out has a front of its own; nothing else closes its opening.', $site->opening->tierId)->withWaysOut([new WayOut('Leave its own front out', Edits::tier($site->opening->tierId)->setting(['front' => false])), ...$site->unclosed('Take what is before it away'), $site->emptied()])]);
         }
+        $site = $this->front ? $site : $site->pastLeaf();
         // How thick its slides are hangs on its weight, and that on what they leave: from the lightest up.
         foreach (Slides::cases() as $class) {
             $built = $this->on($site, $class);
@@ -126,7 +129,12 @@ final readonly class PullOut implements InsideUnit
     {
         $terms = $site->terms;
         $leaf = $terms->materials->for(Purpose::Front)->thickness;
-        $free = ($this->mount === Mount::Inset ? $site->depth()->minus('its front', $leaf) : $site->depth())
+        $deep = match (true) {
+            ! $this->front => Working::start('clear of what closes it', Length::ofDouble($site->front())),
+            $this->mount === Mount::Inset => $site->depth()->minus('its front', $leaf),
+            default => $site->depth(),
+        };
+        $free = $deep
             ->minus('a nailer behind', Length::ofDouble($site->nailerBetween(0.0, $site->height()->result->toDouble())))
             ->minus('free behind a slide', $terms->rules->get(Rule::SlideEnd));
         $slide = $class->longest($terms->materials, $terms->rules->unit, $free->result);
@@ -149,18 +157,18 @@ final readonly class PullOut implements InsideUnit
         if ($body->spacing()?->result->isLessThan(Length::ofMillimetres(self::HAND)) === true) {
             return new Assembly([], findings: [$this->tooClose($site, $body)]);
         }
-        $y1 = $site->edges()->front($this->mount, $leaf->toDouble());
+        $y1 = $this->front ? $site->edges()->front($this->mount, $leaf->toDouble()) : $site->front();
         $built = $body->build($x, $y1 - $slide->toDouble(), $z);
         $maker = new Leaf($site, $this->mount);
         $across = $maker->width(1);
-        $front = $maker->made('pull-out-face', 'Pull-out front', $across, $maker->starts(1, $across)[0], ['screwed to the front end']);
-        $own = array_sum(array_map(fn (Placed $placed) => $placed->piece->weight(), $built->placed)) + $front->weight();
+        $front = $this->front ? $maker->made('pull-out-face', 'Pull-out front', $across, $maker->starts(1, $across)[0], ['screwed to the front end']) : null;
+        $own = array_sum(array_map(fn (Placed $placed) => $placed->piece->weight(), $built->placed)) + ($front?->weight() ?? 0.0);
         $filled = $this->use->density() * $body->wide() * $slide->toDouble() * ($body->high(0.0) + $body->high($body->wide())) / 2 / 1e9;
         $pairs = count($body->lines());
         if ($class->value < Slides::SPARE * ($own + $filled) / $pairs) {
             return null;
         }
-        $joints = [new Joint($built->placed[1]->piece->key, $front->edge(Hand::Left), JointKind::Screws, 'drawer fronts')];
+        $joints = $front === null ? [] : [new Joint($built->placed[1]->piece->key, $front->edge(Hand::Left), JointKind::Screws, 'drawer fronts')];
         $packed = [];
         [$boardL, $boardR] = $site->beside();
         foreach ($body->lines() as $i => $line) {
@@ -171,13 +179,13 @@ final readonly class PullOut implements InsideUnit
         }
         $hardware = [
             new Hardware(sprintf('pair of %s %s, %d kg', $class->kind() === ArticleKind::Slides ? 'drawer slides' : 'heavy slides', $terms->format->write($slide), $class->value), $pairs, 'drawers', $class->kind(), $slide, (float) $class->value),
-            ...$this->pull->bought(1, 'drawer fronts'),
+            ...($front === null ? [] : $this->pull->bought(1, 'drawer fronts')),
         ];
-        $moving = [...array_map(fn (Placed $placed) => $placed->piece->key, $built->placed), ...$front->keys()];
+        $moving = [$built->placed[0]->piece->key, ...array_map(fn (Placed $placed) => $placed->piece->key, $built->placed), ...($front?->keys() ?? [])];
         $movement = $this->movement($site, $body, $front, $moving, $x, $y1, $z, $slide->toDouble(), $maker->foot(), $maker->starts(1, $across)[0]);
 
         $place = new PullPlace($terms, $this->pull);
-        $face = $front->assembly->placing(array_map(fn (Placed $one): Placed => $place->onPullOut($one, max($front->heights)), $front->assembly->placed), $front->assembly->joints);
+        $face = $front === null ? new Assembly([]) : $front->assembly->placing(array_map(fn (Placed $one): Placed => $place->onPullOut($one, max($front->heights)), $front->assembly->placed), $front->assembly->joints);
 
         return Assembly::all($built, $face, new Assembly([], $joints, $hardware, [], [], [$movement]), ...$packed);
     }
@@ -208,13 +216,13 @@ final readonly class PullOut implements InsideUnit
     }
 
     /** @param non-empty-list<string> $moving */
-    private function movement(OpeningSite $site, PullOutBody $body, MadeLeaf $front, array $moving, float $x, float $y1, float $z, float $travel, float $foot, float $inset): Movement
+    private function movement(OpeningSite $site, PullOutBody $body, ?MadeLeaf $front, array $moving, float $x, float $y1, float $z, float $travel, float $foot, float $inset): Movement
     {
         $drawn = fn (float $x, float $y, float $z, float $left, float $right, float $wide, float $deep): Solid => new Solid([Convex::plate(Polygon::raked($left, $right, $wide)->points, $deep, new Pose($site->at($x, $y, $z), Way::Up->vector(), Way::Right->vector(), Way::Out->vector()))]);
         $leaf = $site->terms->materials->for(Purpose::Front)->thickness->toDouble();
         $swept = [
             $drawn($x, $y1 - $travel, $z, $body->high(0.0), $body->high($body->wide()), $body->wide(), 2 * $travel),
-            $drawn($inset, $y1, $foot, $front->heights[0], $front->heights[1], $front->wide(), $leaf + $travel + $site->terms->rule(Rule::PullProjection)),
+            ...($front === null ? [] : [$drawn($inset, $y1, $foot, $front->heights[0], $front->heights[1], $front->wide(), $leaf + $travel + $site->terms->rule(Rule::PullProjection))]),
         ];
         $above = array_map(fn (Solid $solid) => $solid->bounds->footprint(), $swept);
 

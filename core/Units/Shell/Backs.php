@@ -70,7 +70,7 @@ final readonly class Backs
         $count = count($seams);
         foreach ($seams as $i => $to) {
             $placed[] = $back = $this->part($from, $to, $count === 1 ? null : $i + 1);
-            $under = ['bottom', $this->box->top->isSloped() ? 'top-slope' : 'top'];
+            $under = [...($this->box->isBottomless() ? [] : ['bottom']), $this->box->top->isSloped() ? 'top-slope' : 'top'];
             $beside = [$i === 0 ? 'side-L' : 'divider-'.$this->dividerAt($from), $i === $count - 1 ? 'side-R' : 'divider-'.$this->dividerAt($to)];
             foreach ([...$beside, ...$under] as $board) {
                 $joints[] = $this->joint($back->piece->key, $board);
@@ -138,7 +138,9 @@ final readonly class Backs
             : Working::start('height of the box', $this->box->outerHeight());
         $length = match (true) {
             $this->behind->school !== BoxBack::Inset => $high->minus('less than the box', $play),
+            $this->box->isOpen && $this->box->isBottomless() => $high->minus('air', $play),
             $this->box->isOpen => $high->minus('bottom', $board)->minus('air', $play),
+            $this->box->isBottomless() => $high->minus('top', $board)->minus('air', $play),
             default => $high->minusTimes('bottom and top', 2, $board)->minus('air', $play),
         };
         $width = $number === null
@@ -156,7 +158,7 @@ final readonly class Backs
         }
         $role = $number === null ? 'back' : "back-$number";
         [$purpose, $words, $foot] = match ($this->behind->school) {
-            BoxBack::Inset => [Purpose::Carcass, 'between the boards', $this->terms->board()],
+            BoxBack::Inset => [Purpose::Carcass, 'between the boards', $this->box->isBottomless() ? 0.0 : $this->terms->board()],
             BoxBack::Rabbeted => [Purpose::Back, 'in the rabbets of the sides, screwed all round', 0.0],
             default => [Purpose::Back, 'laid on behind, screwed all round', 0.0],
         };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Units\Shell;
 
 use Incastro\Fit\Box;
+use Incastro\Fit\Holds\LeavesBackOut;
 use Incastro\Fit\Terms;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
@@ -26,7 +27,7 @@ final readonly class Behind
 
     public function __construct(private Box $box, private Terms $terms)
     {
-        $wished = $terms->rules->schools->back;
+        $wished = $box->has(LeavesBackOut::class) ? BoxBack::None : $terms->rules->schools->back;
         $this->school = match ($wished) {
             BoxBack::Rabbeted => $box->top->isSloped() ? BoxBack::LaidOn : $wished,
             BoxBack::Inset => $box->top->isSloped() || $box->top->isRaked() ? BoxBack::LaidOn : $wished,

@@ -68,15 +68,16 @@ final readonly class BoxShell
     {
         $left = $this->upright('side-L', 'Side', $this->box->u, true);
         $right = $this->upright('side-R', 'Side', $this->box->right() - $this->t, true);
-        $levels = [$this->between('bottom', 'Bottom', $this->box->z), ...$this->tops()];
+        $bottom = $this->box->isBottomless() ? null : $this->between('bottom', 'Bottom', $this->box->z);
+        $levels = [...array_filter([$bottom]), ...$this->tops()];
         $joints = [];
         $isLevel = ! $this->box->top->isRaked() && ! $this->box->top->isSloped();
         foreach ($levels as $level) {
-            $isOver = $this->box->top->isRaked() && $this->terms->rules->topOverSides && $level !== $levels[0];
+            $isOver = $this->box->top->isRaked() && $this->terms->rules->topOverSides && $level !== $bottom;
             foreach ([$left, $right] as $side) {
                 $joints[] = match (true) {
                     $isOver => new Joint($level->piece->key, $side->piece->key, JointKind::Screws, self::USE),
-                    $isLevel || $level === $levels[0] => $this->joints->joint($level->piece->key, $side->piece->key, self::USE),
+                    $isLevel || $level === $bottom => $this->joints->joint($level->piece->key, $side->piece->key, self::USE),
                     default => $this->joints->butt($level->piece->key, $side->piece->key, self::USE),
                 };
             }
@@ -124,7 +125,7 @@ final readonly class BoxShell
         $top = $this->box->top;
         $works = [new Finished('front, long', Finish::ofFront($this->terms->rules->schools->edges))];
         $joints = [$isSide ? 'bottom, top and fixed shelves butt against it' : 'screws through bottom and top; fixed shelves butt against it'];
-        $z = $this->box->z + ($isSide ? 0.0 : $this->t);
+        $z = $this->box->z + ($isSide ? 0.0 : $this->foot());
         $kept = $isSide ? $this->behind->sides : $this->behind->inner;
         $depth = $this->behind->depth($kept);
         $pose = Pose::at($u, $this->box->v + $kept->toDouble(), $z, Way::Up, Way::Out, Way::Right);
@@ -147,13 +148,21 @@ final readonly class BoxShell
         return new Placed($piece, $pose, Part::Body, $this->box->id);
     }
 
+    /** How high what stands on its bottom begins over its foot, mm. */
+    private function foot(): float
+    {
+        return $this->box->isBottomless() ? 0.0 : $this->t;
+    }
+
     private function height(bool $isSide): Working
     {
         $height = Working::start('height of the box', $this->box->outerHeight());
 
         return match (true) {
             $isSide => $height,
+            $this->box->isOpen && $this->box->isBottomless() => $height,
             $this->box->isOpen => $height->minus('bottom', $this->terms->materials->carcass->thickness),
+            $this->box->isBottomless() => $height->minus('top', $this->terms->materials->carcass->thickness),
             default => $height->minusTimes('bottom and top', 2, $this->terms->materials->carcass->thickness),
         };
     }
@@ -171,8 +180,9 @@ final readonly class BoxShell
             return $at($outer) < $this->box->top->highest() - 1e-6 ? $length->plus('to the long point of the bevel', Length::ofDouble($this->t * tan($this->angle()))) : $length;
         }
 
-        return Working::start('height of the box there', Length::ofDouble(max($at($u), $at($u + $this->t))))
-            ->minus('bottom', $this->terms->materials->carcass->thickness)
+        $there = Working::start('height of the box there', Length::ofDouble(max($at($u), $at($u + $this->t))));
+
+        return ($this->box->isBottomless() ? $there : $there->minus('bottom', $this->terms->materials->carcass->thickness))
             ->minus('sloped top over it', Length::ofDouble($this->plumb()));
     }
 
@@ -187,7 +197,7 @@ final readonly class BoxShell
         $top = $this->box->top;
         $behind = $this->v - $this->box->v;
         $slope = ($top->front - $top->back) / $top->breaks;
-        [$less, $most] = $isSide ? [0.0, $top->front] : [$this->plumb() + $this->t, $top->front - 2 * $this->t];
+        [$less, $most] = $isSide ? [0.0, $top->front] : [$this->plumb() + $this->foot(), $top->front - $this->t - $this->foot()];
         $at = fn (float $y): float => min($most, $top->back + $slope * ($behind + $y) - $less);
         $points = [new Point(0.0, 0.0), new Point(max(1.0, $at(0.0)), 0.0)];
         $breaks = ($most + $less - $top->back) / $slope - $behind;

@@ -78,17 +78,18 @@ final readonly class FaceFrame
             return new Assembly([]);
         }
         $middles = $this->middles();
-        $frame = [$left, $right, $bottom, $top] = [$this->outer(Side::Left), $this->outer(Side::Right), $this->bottomRail(), $this->topRail()];
+        [$left, $right, $top] = [$this->outer(Side::Left), $this->outer(Side::Right), $this->topRail()];
+        $rails = $this->box->isBottomless() ? [$top] : [$this->bottomRail(), $top];
         $joints = [];
-        foreach ([[$bottom, $left], [$bottom, $right], [$top, $left], [$top, $right]] as [$rail, $stile]) {
+        foreach (array_merge(...array_map(fn (Placed $rail) => [[$rail, $left], [$rail, $right]], $rails)) as [$rail, $stile]) {
             $joints[] = BoxJoints::inFace($this->terms, $rail->piece->key, $stile->piece->key, 'face frames');
         }
         // The frame is glued to the edges of the sides behind it.
-        foreach ([[$left, 'side-L'], [$right, 'side-R'], [$bottom, 'bottom']] as [$piece, $behind]) {
+        foreach ([[$left, 'side-L'], [$right, 'side-R'], ...($this->box->isBottomless() ? [] : [[$rails[0], 'bottom']])] as [$piece, $behind]) {
             $joints[] = new Joint($piece->piece->key, $this->box->id.':'.$behind, JointKind::Glue, 'face frames to boxes');
         }
 
-        return new Assembly([...$frame, ...$middles->placed], [...$joints, ...$middles->joints]);
+        return new Assembly([$left, $right, ...$rails, ...$middles->placed], [...$joints, ...$middles->joints]);
     }
 
     private function scribed(Side $side): ?FittedEdge
@@ -262,10 +263,11 @@ final readonly class FaceFrame
             $right = $c === $last ? $this->box->right() - $this->stile : $this->box->u + $column->x + $column->width->result->toDouble() + $this->terms->board() / 2 - $this->stile / 2;
             if ($c < $last) {
                 $low = min($this->high($right), $this->high($right + $this->stile)) - $plumb;
-                $length = Working::start('between the rails', Length::ofDouble($low - $rail));
+                $from = $this->box->isBottomless() ? 0.0 : $rail;
+                $length = Working::start($from > 0.0 ? 'between the rails' : 'up to the rail', Length::ofDouble($low - $from));
                 $piece = $this->make->inner('stile-mid-'.($c + 1), 'Middle stile', $length, Working::start('stile width', $this->terms->rules->get(Rule::StileWidth)), Purpose::Frame, Grain::Length, [], [BoxJoints::inFaceWords($this->terms, 'into the rails')]);
-                $placed[] = $this->upright($piece, $right, $this->box->z + $rail, Way::Right);
-                $joints[] = BoxJoints::inFace($this->terms, $piece->key, $this->box->id.':rail-bottom', 'face frames');
+                $placed[] = $this->upright($piece, $right, $this->box->z + $from, Way::Right);
+                $joints = $from > 0.0 ? [...$joints, BoxJoints::inFace($this->terms, $piece->key, $this->box->id.':rail-bottom', 'face frames')] : $joints;
                 $joints[] = BoxJoints::inFace($this->terms, $piece->key, $this->box->id.':rail-top', 'face frames');
             }
             $beside = self::stiles($this->box, $c);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Units\Shell;
 
 use Incastro\Fit\Box;
+use Incastro\Fit\Holds\LeavesBottomOut;
 use Incastro\Fit\Opening;
 use Incastro\Fit\Terms;
 use Incastro\Geometry\Pose;
@@ -99,9 +100,26 @@ final readonly class Nailers
 
             return $clear[$i] < $this->terms->board() ? [] : ['bottom' => [$openings[$i]->z, min($tall, $clear[$i])]];
         }
+        if ($this->isOpenAtFoot()) {
+            return ['top' => [$heads[$top] - $tall, $tall]];
+        }
         $isOne = $heads[$top] - $tall < $openings[$bottom]->z + $tall + 2 * $this->terms->board();
 
         return $isOne ? ['bottom' => [$openings[$bottom]->z, $tall]] : ['top' => [$heads[$top] - $tall, $tall], 'bottom' => [$openings[$bottom]->z, $tall]];
+    }
+
+    /** Whether nothing stands at its foot behind: something rolls in there. */
+    private function isOpenAtFoot(): bool
+    {
+        foreach ($this->box->columns as $column) {
+            foreach ($column->openings[0]->options as $option) {
+                if ($option->holds instanceof LeavesBottomOut && ! $option->holds->hasStrip()) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -10,7 +10,10 @@ use Incastro\Fit\Opening;
 use Incastro\Fit\Terms;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Rule;
+use Incastro\Rules\Schools\Edges;
 use Incastro\Rules\Schools\Mount;
 
 /** The edges of a face opening, inside which a leaf or a drawer front stands, or over which it laps. */
@@ -41,7 +44,7 @@ final readonly class FaceEdges
             return array_fill(0, 4, $rules->get(Rule::LipLap));
         }
         if ($mount === Mount::Inset || $chosen !== null || ! $this->terms->frame()->isZero()) {
-            $lap = $mount === Mount::Inset ? Length::zero()->minus($rules->get(Rule::DoorReveal)) : $chosen ?? Length::ofDouble(self::OVER_FRAME);
+            $lap = $mount === Mount::Inset ? Length::zero()->minus($rules->get(Rule::DoorReveal)) : $chosen ?? self::usualLap($rules, $this->terms->materials);
 
             return [$lap, $lap, $lap, $lap];
         }
@@ -57,6 +60,12 @@ final readonly class FaceEdges
             $rows[0] === $this->opening ? $outer : $shared,
             $rows[count($rows) - 1] === $this->opening ? $outer : $shared,
         ];
+    }
+
+    /** How far a leaf usually laps over a face frame, or over the outer board of a banded box. */
+    public static function usualLap(HouseRules $rules, Catalogue $materials): Length
+    {
+        return $rules->schools->edges === Edges::Frame ? Length::ofDouble(self::OVER_FRAME) : $materials->carcass->thickness->minus($rules->get(Rule::OverlayEdge));
     }
 
     /** A size of the face opening with what a front has more of it, or less, at both its edges. */

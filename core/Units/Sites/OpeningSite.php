@@ -7,6 +7,7 @@ namespace Incastro\Units\Sites;
 use Incastro\Fit\Box;
 use Incastro\Fit\Column;
 use Incastro\Fit\Holds\TakesBack;
+use Incastro\Fit\Layout\Option;
 use Incastro\Fit\Opening;
 use Incastro\Fit\Terms;
 use Incastro\Geometry\Block;
@@ -42,6 +43,8 @@ final readonly class OpeningSite
 
     private Column $column;
 
+    private OpeningTop $over;
+
     /** Of the box's boards: how far they reach from the back to the face frame. */
     private Working $inner;
 
@@ -54,16 +57,30 @@ final readonly class OpeningSite
         private Nailers $nailers,
         private Behind $behind,
         private Numbers $numbers,
+        private bool $isPastLeaf = false,
     ) {
         $this->column = $box->columns[$at];
         $this->inner = $shell->depth;
+        $this->over = new OpeningTop($box, $opening, $this->column->openings[count($this->column->openings) - 1] === $opening, $terms->board());
         $this->make = (new Workshop($box->id, $box->mark, $terms->materials, $terms->format))->of($opening->tierId);
     }
 
     /** The same where what is made for a purpose is made of another material. */
     public function madeOf(Purpose $purpose, ?string $material): self
     {
-        return new self($this->box, $this->at, $this->opening, $this->terms->making($purpose, $material), $this->shell, $this->nailers, $this->behind, $this->numbers);
+        return new self(...['terms' => $this->terms->making($purpose, $material)] + $this->parts());
+    }
+
+    /** The same as far as what slides out past the open leaf before it may use it. */
+    public function pastLeaf(): self
+    {
+        return new self(...['isPastLeaf' => true] + $this->parts());
+    }
+
+    /** @return array<string, mixed> what it is made of */
+    private function parts(): array
+    {
+        return array_diff_key(get_object_vars($this), ['make' => 1, 'column' => 1, 'inner' => 1, 'over' => 1]);
     }
 
     /** Clear width between the boards. */
@@ -75,9 +92,12 @@ final readonly class OpeningSite
     /** Clear height between the boards, at the lower side under a slope. */
     public function height(): Working
     {
-        return $this->box->hasOneCell() && ! $this->box->top->isRaked()
-            ? Working::start('height of the box', $this->box->outerHeight())->minusTimes('bottom and top', 2, $this->terms->materials->carcass->thickness)
-            : Working::start('clear height of the opening', $this->opening->height->result);
+        if (! $this->box->hasOneCell() || $this->box->top->isRaked()) {
+            return Working::start('clear height of the opening', $this->opening->height->result);
+        }
+        $outer = Working::start('height of the box', $this->box->outerHeight());
+
+        return $this->box->isBottomless() ? $outer->minus('top', $this->terms->materials->carcass->thickness) : $outer->minusTimes('bottom and top', 2, $this->terms->materials->carcass->thickness);
     }
 
     /**
@@ -88,7 +108,7 @@ final readonly class OpeningSite
     public function depthAt(float $z, float $t, bool $isInside = true): Working
     {
         $up = $this->opening->z + $z;
-        $reaches = $this->slopeAt($z + $t);
+        $reaches = $this->over->reaches($z + $t, $this->behind());
         // Flush with the front of boards whose depth is rounded: what is taken off behind counts from there.
         $inner = $this->inner->roundedDown($this->terms->format);
         $taken = $isInside ? $this->taken() : Length::zero();
@@ -136,10 +156,12 @@ final readonly class OpeningSite
         $isLast = $rows[count($rows) - 1] === $this->opening;
         $plumb = $isLast && $this->box->top->isRaked() ? 1 / cos($this->box->top->angle($this->box->outerWidth()->toDouble())) : 1.0;
 
+        $open = $this->isPastLeaf ? $this->opening->front?->holds->demand($this->terms->rules, $this->terms->materials) : null;
+
         return [
-            $outer(Rule::StileWidth) / ($this->at === 0 ? 1 : 2),
-            $outer(Rule::StileWidth) / ($this->at === count($this->box->columns) - 1 ? 1 : 2),
-            $outer(Rule::RailWidth) / ($rows[0] === $this->opening ? 1 : 2),
+            $outer(Rule::StileWidth) / ($this->at === 0 ? 1 : 2) + ($open?->left?->toDouble() ?? 0.0),
+            $outer(Rule::StileWidth) / ($this->at === count($this->box->columns) - 1 ? 1 : 2) + ($open?->right?->toDouble() ?? 0.0),
+            $rows[0] !== $this->opening ? $outer(Rule::RailWidth) / 2 : ($this->box->isBottomless() ? 0.0 : $outer(Rule::RailWidth)),
             $outer(Rule::RailWidth) * $plumb / ($isLast ? 1 : 2),
         ];
     }
@@ -158,15 +180,16 @@ final readonly class OpeningSite
         return max($this->taken()->toDouble(), $this->nailers->meets($this->at, $this->opening->z + $from, $this->opening->z + $to) ? $this->terms->board() : 0.0);
     }
 
+    /** Whether no board lies under it. */
+    public function isOpenBelow(): bool
+    {
+        return $this->box->isBottomless() && $this->column->openings[0] === $this->opening;
+    }
+
     /** What options take of the depth before the back. */
     public function taken(): Length
     {
-        $taken = Length::zero();
-        foreach ($this->opening->options as $option) {
-            $taken = $option->holds instanceof TakesBack ? $taken->plus($option->holds->takes($this->terms->materials)) : $taken;
-        }
-
-        return $taken;
+        return array_reduce($this->opening->options, fn (Length $taken, Option $option): Length => $option->holds instanceof TakesBack ? $taken->plus($option->holds->takes($this->terms->materials)) : $taken, Length::zero());
     }
 
     /** A place of the opening in the run's frame. */
@@ -206,29 +229,13 @@ final readonly class OpeningSite
     /** Where the face opening ends at the top, over the board below, at a place along it; mm. */
     public function upper(float $x): float
     {
-        [, , , $top] = $this->frame();
-        $rows = $this->column->openings;
-        if ($rows[count($rows) - 1] !== $this->opening || ! $this->box->top->isRaked()) {
-            return $this->opening->height->result->toDouble() - $top;
-        }
-        $plumb = $this->terms->board() / cos($this->box->top->angle($this->box->outerWidth()->toDouble()));
-
-        return $this->box->topAt($this->box->u + $this->column->x + $x, $this->box->face()) - $this->box->z - $this->opening->z - $plumb - $top;
+        return $this->over->along($this->column->x + $x) - $this->frame()[3];
     }
 
     /** How high the lowest place over the opening is farther in: under a slope that falls to the wall that at its back; along a rake it rises as its face does. Over the board below, mm. */
     public function under(): float
     {
-        $rows = $this->column->openings;
-        if ($this->box->top->isRaked()) {
-            return INF;
-        }
-        if ($rows[count($rows) - 1] !== $this->opening || ! $this->box->top->isSloped()) {
-            return $this->opening->height->result->toDouble();
-        }
-        $plumb = $this->terms->board() / cos($this->box->top->angle(1.0));
-
-        return $this->box->topAt($this->box->u, $this->box->v + $this->behind()) - $this->box->z - $this->opening->z - $plumb;
+        return $this->over->behind($this->behind());
     }
 
     /** How far what stands inside keeps behind the boards' front edges, because a front closes the opening. */
@@ -290,7 +297,7 @@ final readonly class OpeningSite
      */
     public function play(string $name, array $factors, float $least, float $most, string $sentence, float $constant = 0.0): SizeUse
     {
-        return count($this->box->columns) === 1
+        return count($this->box->columns) === 1 && ! $this->box->isBottomless()
             ? new SizeUse($name, $this->opening->tierId, $constant - 2 * $this->joints()->deep()->toDouble(), [$this->box->id.':bottom.length' => 1.0] + $factors, $least, $most, $sentence)
             : new SizeUse($name, $this->opening->tierId, $constant + $this->column->width->result->toDouble(), $factors, $least, $most, $sentence);
     }
@@ -325,19 +332,11 @@ final readonly class OpeningSite
         return array_map(fn (string $side) => new Joint($piece->key, $side, $kind, $use), $this->beside());
     }
 
-    /** How far before the back a slope that rises from the wall takes the room at a height; mm. */
-    private function slopeAt(float $z): float
-    {
-        $top = $this->box->top;
-
-        return $top->isSloped() ? max(0.0, $top->reaches($this->opening->z + $z + $this->terms->board() / cos($top->angle(1.0))) - $this->behind()) : 0.0;
-    }
-
     /** How deep what reaches up to a height is: from the back, or what a slope leaves of it, to the front edges of the boards, or as far behind them as a front asks. */
     public function inside(float $upTo): Working
     {
         $inner = $this->inner->roundedDown($this->terms->format);
-        $slope = $this->slopeAt($upTo);
+        $slope = $this->over->reaches($upTo, $this->behind());
         $taken = $this->taken();
         $inner = match (true) {
             $taken->toDouble() > $slope => $inner->minus('what is before the back', $taken),
@@ -373,15 +372,7 @@ final readonly class OpeningSite
     /** "B2" where the box has one opening, else "B2.3", counted through the box. */
     public function name(): string
     {
-        $number = $at = 0;
-        foreach ($this->box->columns as $column) {
-            foreach ($column->openings as $opening) {
-                $number++;
-                $at = $opening === $this->opening ? $number : $at;
-            }
-        }
-
-        return $number === 1 ? $this->box->mark : $this->box->mark.'.'.$at;
+        return Numbers::name($this->box, $this->opening);
     }
 
     /** The mark of a role that every opening may have one of: where the box has several, with the opening's number. */

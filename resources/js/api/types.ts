@@ -187,7 +187,7 @@ export type Parameter = {
   | { type: 'size'; least: { nm: number; text: string }; most: { nm: number; text: string } }
   | { type: 'choice'; choices: Choice[] }
   | { type: 'toggle' }
-  | { type: 'text'; most: number }
+  | { type: 'text' | 'sizes'; most: number }
   /** One of the job's materials; as usual, what serves the purpose. */
   | { type: 'material'; purpose: string }
 )

@@ -88,7 +88,7 @@ const text = (one: Parameter) => now(one.name)?.value as string
         :id="`${id}-${one.name}`"
         :model-value="text(one)"
         :maxlength="one.most"
-        @change="set(one, ($event.target as HTMLInputElement).value)"
+        @change="set(one, ($event.target as HTMLInputElement).value || null)"
       />
     </div>
     <p v-if="one.help" class="soft help"><TradeText :text="one.help" /></p>

@@ -18,8 +18,10 @@ use Incastro\Rules\Schools\Edges;
 use Incastro\Rules\Schools\Mount;
 use Incastro\Rules\Schools\Schools;
 use Incastro\Units\Assembly;
+use Incastro\Units\Hand;
 use Incastro\Units\Hardware;
 use Incastro\Units\Insides\Drawers;
+use Incastro\Units\Options\NoBottom;
 use Incastro\Units\Pull;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestLayout;
@@ -155,6 +157,83 @@ final class DrawersTest extends TestCase
         // (476 − 2 · 12)/3 = 150.67 between them.
         self::assertEqualsWithDelta(150.667 + 12.0, $pieces['drawer-2-divider-across-2'][2][2] - $pieces['drawer-2-divider-across-1'][2][2], 0.01);
         self::assertOwnRoom($built);
+    }
+
+    public function test_on_runners_and_wax_by_hand(): void
+    {
+        $box = UnitBox::metric(drawer: '15');
+        $built = $box->build(new Drawers(2, Length::zero(), 25, Pull::Bar, Mount::Inset, DrawerRun::Runner));
+        $pieces = $box->pieces($built);
+        // (810 − 2 · 2.5 − 2.5)/2 = 401.25, down to 401, the lower one 401.5; 724 − 3 = 721 wide; 536 − 17.7 − 10 = 508.3, down to 508 deep.
+        self::assertSame([401.5, 401.0], [$pieces['drawer-1-face'][1], $pieces['drawer-2-face'][1]]);
+        self::assertSame([691.0, 508.0], [$pieces['drawer-1-front'][0], $pieces['drawer-1-side-L'][0]]);
+        // Runners reach up to 29.8 + 2 = 31.8 and 433.8 + 2 = 435.8; boxes 413.8 − 31.8 = 382 and 812.8 − 435.8 = 377 high.
+        self::assertEqualsWithDelta([31.8, 435.8], [$pieces['drawer-1-runner-L'][2][5], $pieces['drawer-2-runner-L'][2][5]], 1e-6);
+        self::assertSame([382.0, 377.0], [$pieces['drawer-1-side-L'][1], $pieces['drawer-2-side-L'][1]]);
+        // From 18 before the back to the frame: 536 − (536 − 508) = 508, as wide as the frame stands in and 20 more.
+        self::assertSame([508.0, 40.0], array_slice($pieces['drawer-1-runner-R'], 0, 2));
+        self::assertSame([508.0, 20.0], array_slice($pieces['drawer-1-guide-R'], 0, 2));
+        // The top one has kickers, 20 under where its front ends.
+        self::assertEqualsWithDelta(834.8 - 20.0, $pieces['drawer-2-kicker-L'][2][4], 1e-6);
+        self::assertArrayNotHasKey('drawer-1-kicker-L', $pieces);
+        self::assertSame([], $built->findings);
+        self::assertOwnRoom($built);
+    }
+
+    public function test_on_castors_by_hand(): void
+    {
+        // 900 × 350 clear without a bottom, 600 to the face.
+        $box = new UnitBox('935.4', '367.7', '606', schools: new Schools(edges: Edges::Band));
+        $built = $box->build(new Drawers(1, Length::zero(), 25, Pull::Bar, Mount::Inset, DrawerRun::Castor), null, new NoBottom(false));
+        $pieces = $box->pieces($built);
+        // 900 − 2 · 6 = 888 by 350 − 44 − 12 = 294; the strip at the head of the back stands in its way: 600 − 18 − 17.7 − 10 = 554.3, down to 554.
+        self::assertSame([864.0, 294.0, 554.0], [$pieces['drawer-1-front'][0], $pieces['drawer-1-side-L'][1], $pieces['drawer-1-side-L'][0]]);
+        // 900 − 2 · 2.5 = 895 by 350 − 2.5 − 12 = 335.5, 12 over the floor; places are told from 17.7 over it.
+        self::assertSame([895.0, 335.5], array_slice($pieces['drawer-1-face'], 0, 2));
+        self::assertEqualsWithDelta([12.0 - 17.7, 44.0 - 17.7], [$pieces['drawer-1-face'][2][4], $pieces['drawer-1-side-L'][2][4]], 1e-6);
+        self::assertSame([], $built->findings);
+        self::assertSame(4, array_sum(array_map(fn (Hardware $one) => str_contains($one->name, 'castor') ? $one->quantity : 0, $built->hardware)));
+        self::assertOwnRoom($built);
+    }
+
+    public function test_castors_want_the_floor_and_one_drawer(): void
+    {
+        $found = fn (int $count, ?NoBottom $option): array => array_map(fn (Finding $finding) => $finding->sentence, UnitBox::metric()->build(new Drawers($count, Length::zero(), 25, Pull::Bar, Mount::Inset, DrawerRun::Castor), null, $option)->findings);
+        self::assertSame(['A drawer on castors rolls on the floor: its box has no bottom and stands on no plinth.'], $found(1, null));
+        self::assertSame(['On castors there is one drawer, on the floor; others stand in openings of their own.'], $found(2, new NoBottom(true)));
+    }
+
+    public function test_heights_that_were_given_come_from_the_top(): void
+    {
+        $box = UnitBox::metric();
+        $heights = array_map(Length::ofMillimetres(...), [120, 200]);
+        $pieces = $box->pieces($box->build(new Drawers(4, Length::zero(), 25, Pull::Bar, heights: $heights)));
+        // 810 − 2 · 2.5 − 3 · 2.5 = 797.5, less 320: 238.75 each, down to 238.5, and the lowest 239.
+        self::assertSame([120.0, 200.0, 238.5, 239.0], array_map(fn (int $i) => $pieces["drawer-$i-face"][1], [4, 3, 2, 1]));
+    }
+
+    public function test_without_fronts_they_pass_the_open_doors_before_them(): void
+    {
+        $box = UnitBox::metric();
+        $built = $box->build(new Drawers(3, Length::zero(), 25, Pull::Bar, fronts: false), UnitBox::door(2, Hand::Left, Pull::Bar));
+        $pieces = $box->pieces($built);
+        // Open, a leaf stands 18 + 2.5 + 3 inside the frame at each side: 724 − 2 · 23.5 = 677; less two slides and 1: 650.6, down to 650.5.
+        self::assertEqualsWithDelta(650.5, $pieces['drawer-1-side-R'][2][1] - $pieces['drawer-1-side-L'][2][0], 1e-6);
+        // Packed 20.3 + 23.5 = 43.8 from the sides: two boards of 17.7 and more, so a strip on edge.
+        self::assertSame(43.0, $pieces['drawer-1-packer-L'][1]);
+        self::assertArrayNotHasKey('drawer-1-face', $pieces);
+        self::assertSame([], $built->findings);
+        self::assertOwnRoom($built);
+        // And their way out meets neither leaf when it is open.
+        $swept = $built->movements[0]->swept[0]->bounds;
+        self::assertGreaterThanOrEqual(17.7 + 22.8 + 18.0 + 3.0 - 1e-6, $swept->u0);
+    }
+
+    public function test_fronts_behind_a_door_are_left_out_at_a_press(): void
+    {
+        $found = UnitBox::metric()->build(new Drawers(3, Length::zero(), 25, Pull::Bar), UnitBox::door(2, Hand::Left, Pull::Bar))->findings;
+        $way = array_values(array_filter(array_merge(...array_map(fn (Finding $finding) => $finding->waysOut, $found)), fn ($way) => $way->label === 'Leave their own fronts out'));
+        self::assertSame(['fronts' => false], $way[0]->edit->value);
     }
 
     private static function assertOwnRoom(Assembly $built): void

@@ -84,6 +84,18 @@ final class PullOutTest extends TestCase
         self::assertSame(2, array_sum(array_map(fn (Hardware $one) => str_contains($one->name, 'slides') ? $one->quantity : 0, $built->hardware)));
     }
 
+    public function test_without_a_front_it_passes_the_open_door_before_it(): void
+    {
+        $box = new UnitBox('500', '900', '560');
+        $unit = new PullOut(BodyForm::Open, Hand::Either, 2, Contents::Cleaning, Pull::Bar, Mount::Inset, Length::ofMillimetres(120), Length::ofMillimetres(60), Length::ofMillimetres(12), false);
+        $built = $box->build($unit, UnitBox::door(1, Hand::Left, Pull::Bar));
+        // Between the stiles 464.6 − 2 · 20.3 = 424; the leaf, open, takes 18 + 2.5 + 3 at the left: 400.5 − 2 · 12.7 − 1 = 374.1, down to 374.
+        self::assertSame(374.0, $box->pieces($built)['pull-out-end-front'][1]);
+        self::assertArrayNotHasKey('pull-out-face', $box->pieces($built));
+        self::assertSame([], $built->findings);
+        self::assertGreaterThanOrEqual(17.7 + 22.8 + 18.0 + 3.0 - 1e-6, $built->movements[0]->swept[0]->bounds->u0);
+    }
+
     public function test_drawn_out_it_meets_nothing_under_any_rake(): void
     {
         $dice = new Dice(20261127);

@@ -10,6 +10,7 @@ use Incastro\Fit\Column;
 use Incastro\Fit\Holds\ChangesBox;
 use Incastro\Fit\Holds\ClosesOpenings;
 use Incastro\Fit\Holds\HoldsOpening;
+use Incastro\Fit\Holds\LeavesBottomOut;
 use Incastro\Fit\Layout\Front;
 use Incastro\Fit\Layout\Option;
 use Incastro\Fit\Opening;
@@ -79,12 +80,15 @@ final readonly class UnitBox
         return (new LengthReader($this->unit))->read($typed);
     }
 
-    public function build(HoldsOpening $unit, ?ClosesOpenings $front = null, ?ChangesBox $option = null): Assembly
+    public function build(HoldsOpening $unit, ?ClosesOpenings $front = null, ?ChangesBox ...$options): Assembly
     {
+        $options = array_values(array_filter($options));
+        $isBottomless = array_filter($options, fn (ChangesBox $option) => $option instanceof LeavesBottomOut) !== [];
         $size = fn (Length $length) => Working::start('chosen', $length);
         $inner = fn (string $typed) => $size($this->length($typed)->minus($this->board->times(2)));
         $t = $this->board->toDouble();
-        $opening = new Opening('tier', $inner($this->low ?? $this->height), $t, $unit, $front === null ? null : new Front('front', $front), $option === null ? [] : [new Option('option', $option)]);
+        $clear = $inner($this->low ?? $this->height);
+        $opening = new Opening('tier', $isBottomless ? $clear->plus('the bottom left out', $this->board) : $clear, $isBottomless ? 0.0 : $t, $unit, $front === null ? null : new Front('front', $front), array_map(fn (ChangesBox $option) => new Option('option', $option), $options));
         $box = new Box('tier', 'B1', 0.0, 0.0, 0.0, $size($this->length($this->width)), $size($this->length($this->height)), $size($this->length($this->depth)), $this->top(), [new Column('bay', $inner($this->width), $t, [$opening])]);
         $material = fn (string $id, Length $thick) => new SheetGood($id, $id, $thick, 680.0);
         $frame = $this->length($this->unit === Unit::Inch ? '3/4' : '18');

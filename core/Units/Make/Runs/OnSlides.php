@@ -19,6 +19,11 @@ use Incastro\Units\Sites\OpeningSite;
 /** What all drawers on bought slides have alike. */
 trait OnSlides
 {
+    public function under(HouseRules $rules): ?Length
+    {
+        return null;
+    }
+
     public function lowest(): float
     {
         return 60.0;
@@ -35,7 +40,7 @@ trait OnSlides
     }
 
     /** Packers bring the slides flush with the frame; their line lies so far over the foot of the box that one block sets them all. */
-    public function carried(OpeningSite $site, string $number, DrawerBody $body, Length $length, float $y1, float $up): Assembly
+    public function carried(OpeningSite $site, string $number, DrawerBody $body, Length $length, float $y1, float $up, ?float $head): Assembly
     {
         $line = $up + min($body->high / 2, $site->terms->rules->either(32, 1.25)->toDouble());
         $packers = (new Packers($site))->build("drawer-$number", $length, $y1, $line);
@@ -53,7 +58,7 @@ trait OnSlides
         return $length->toDouble();
     }
 
-    public function air(HouseRules $rules): Length
+    public function air(HouseRules $rules, bool $isTop): Length
     {
         return $rules->get(Rule::DrawerAir);
     }

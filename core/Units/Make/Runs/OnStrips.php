@@ -43,9 +43,14 @@ final readonly class OnStrips implements Run
         return $materials->for(Purpose::Panel)->thickness->toDouble() < self::THIN ? Purpose::Drawer : Purpose::Panel;
     }
 
-    public function air(HouseRules $rules): Length
+    public function air(HouseRules $rules, bool $isTop): Length
     {
         return $rules->either(...self::STRIP);
+    }
+
+    public function under(HouseRules $rules): ?Length
+    {
+        return null;
     }
 
     public function lowest(): float
@@ -106,7 +111,7 @@ final readonly class OnStrips implements Run
         return new DrawerBody(new Assembly([...$placed, $behind, $left, $right], $joints), $base->key, $base->key, $base->key, $deep, $thick + $high->result->toDouble());
     }
 
-    public function carried(OpeningSite $site, string $number, DrawerBody $body, Length $length, float $y1, float $up): Assembly
+    public function carried(OpeningSite $site, string $number, DrawerBody $body, Length $length, float $y1, float $up, ?float $head): Assembly
     {
         $terms = $site->terms;
         [$in, $out] = $site->frame();

@@ -16,8 +16,11 @@ use Incastro\Units\Sites\OpeningSite;
 /** What drawers run on: how large it leaves them, what they are made as, and what carries them. Places are those of the opening, mm. */
 interface Run
 {
-    /** What a drawer is lower than its share of the opening. */
-    public function air(HouseRules $rules): Length;
+    /** What a drawer is lower than its share of the opening; the top one may want more. */
+    public function air(HouseRules $rules, bool $isTop): Length;
+
+    /** What keeps the lowest front off what is below it, where that is more than a gap. */
+    public function under(HouseRules $rules): ?Length;
 
     /** A lower one holds nothing, mm. */
     public function lowest(): float;
@@ -47,8 +50,12 @@ interface Run
      */
     public function body(OpeningSite $site, string $number, Working $width, Working $height, Length $length, float $x, float $y1, float $up, array $dividers): DrawerBody;
 
-    /** What carries it, and how it is held by that. */
-    public function carried(OpeningSite $site, string $number, DrawerBody $body, Length $length, float $y1, float $up): Assembly;
+    /**
+     * What carries it, and how it is held by that.
+     *
+     * @param  ?float  $head  where the share of the top drawer ends, z, mm; null for those below it
+     */
+    public function carried(OpeningSite $site, string $number, DrawerBody $body, Length $length, float $y1, float $up, ?float $head): Assembly;
 
     /** @return list<Hardware> on which a drawer of a weight runs, kg */
     public function hardware(OpeningSite $site, Length $length, float $weight): array;

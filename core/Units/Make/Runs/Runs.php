@@ -14,6 +14,8 @@ final class Runs
             DrawerRun::Side => new SideMounted(),
             DrawerRun::Under => new Undermount(),
             DrawerRun::Tray => new OnStrips(),
+            DrawerRun::Runner => new OnRunners(),
+            DrawerRun::Castor => new OnCastors(),
         };
     }
 }

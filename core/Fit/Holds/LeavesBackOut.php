@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Fit\Holds;
+
+/** The box has no back: what is behind it is seen, or goes through it. */
+interface LeavesBackOut extends ChangesBox
+{
+}
