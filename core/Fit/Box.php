@@ -103,20 +103,37 @@ final readonly class Box
         ], $this->v, $front);
     }
 
-    /** Whether one of its options is of a kind. @param class-string<ChangesBox> $kind */
+    /**
+     * Whether one of its options is of a kind.
+     *
+     * @param  class-string<ChangesBox>  $kind
+     */
     public function has(string $kind): bool
+    {
+        return $this->option($kind) !== null;
+    }
+
+    /**
+     * The first of its options that is of a kind.
+     *
+     * @template T of ChangesBox
+     *
+     * @param  class-string<T>  $kind
+     * @return T|null
+     */
+    public function option(string $kind): ?ChangesBox
     {
         foreach ($this->columns as $column) {
             foreach ($column->openings as $opening) {
                 foreach ($opening->options as $option) {
                     if ($option->holds instanceof $kind) {
-                        return true;
+                        return $option->holds;
                     }
                 }
             }
         }
 
-        return false;
+        return null;
     }
 
     /** Whether it has no bottom of its own. */

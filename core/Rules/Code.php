@@ -8,6 +8,7 @@ namespace Incastro\Rules;
 enum Code: string
 {
     case Anchor = 'anchor';
+    case AnchorsTooLight = 'anchors-too-light';
     case ApplianceTight = 'appliance-tight';
     case AssembledApart = 'assembled-apart';
     case AssembledOutside = 'assembled-outside';
@@ -23,6 +24,7 @@ enum Code: string
     case CartTips = 'cart-tips';
     case CastorNeedsFloor = 'castor-needs-floor';
     case Caution = 'caution';
+    case CleatCannotDrop = 'cleat-cannot-drop';
     case Clearance = 'clearance';
     case ClothesTouch = 'clothes-touch-front';
     case Covered = 'covered';
@@ -70,6 +72,7 @@ enum Code: string
     case NoStock = 'no-stock';
     case NoStud = 'no-stud';
     case OutOfReach = 'out-of-reach';
+    case OverHead = 'over-head';
     case Overlap = 'overlap';
     case PanelCaught = 'panel-caught';
     case PlanCannotClose = 'plan-cannot-close';
@@ -101,6 +104,7 @@ enum Code: string
     case TierDepth = 'tier-depth';
     case ToolLacks = 'tool-lacks';
     case TooFew = 'too-few';
+    case TooFewStuds = 'too-few-studs';
     case TooLarge = 'too-large';
     case TooShallow = 'too-shallow';
     case TooSmall = 'too-small';

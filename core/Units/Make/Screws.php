@@ -116,6 +116,12 @@ final class Screws
         return $this->intoStuds($batten, 1 + (int) ceil($batten->length->result->toDouble() / self::STUDS), $use);
     }
 
+    /** What holds a cleat behind a back to the strip before it: as long as all three are thick, less what must be left. */
+    public function throughBack(Piece $cleat, float $thick, string $use): Hardware
+    {
+        return $this->screw(ArticleKind::Screw, $this->longest(ArticleKind::Screw, $thick - self::LEFT), $use)->times(count(Marking::screwPlaces($cleat->length->result->toDouble(), $this->format->unit)));
+    }
+
     private function intoStuds(Piece $piece, int $count, string $use): Hardware
     {
         return $this->screw(ArticleKind::StrongScrew, $this->longest(ArticleKind::StrongScrew, $piece->thickness->toDouble() + self::WALLBOARD + self::IN_STUD), $use)->times($count);

@@ -52,9 +52,10 @@ final readonly class Backs
         $this->wide = $box->outerWidth()->toDouble();
         $this->rabbet = Length::ofDouble(min($terms->board() / 2, $terms->rules->unit === Unit::Inch ? 9.525 : 9.0));
         // How far it begins inside the sides' outer faces.
-        $this->in = match ($behind->school) {
-            BoxBack::Rabbeted => $terms->board() - $this->rabbet->toDouble(),
-            BoxBack::Inset => $terms->board(),
+        $this->in = match (true) {
+            $behind->isLetIn() => $terms->board(),
+            $behind->school === BoxBack::Rabbeted => $terms->board() - $this->rabbet->toDouble(),
+            $behind->school === BoxBack::Inset => $terms->board(),
             default => 0.0,
         };
     }
@@ -71,7 +72,7 @@ final readonly class Backs
         foreach ($seams as $i => $to) {
             $placed[] = $back = $this->part($from, $to, $count === 1 ? null : $i + 1);
             $under = [...($this->box->isBottomless() ? [] : ['bottom']), $this->box->top->isSloped() ? 'top-slope' : 'top'];
-            $beside = [$i === 0 ? 'side-L' : 'divider-'.$this->dividerAt($from), $i === $count - 1 ? 'side-R' : 'divider-'.$this->dividerAt($to)];
+            $beside = $this->behind->isLetIn() && $this->behind->school !== BoxBack::Inset ? [] : [$i === 0 ? 'side-L' : 'divider-'.$this->dividerAt($from), $i === $count - 1 ? 'side-R' : 'divider-'.$this->dividerAt($to)];
             foreach ([...$beside, ...$under] as $board) {
                 $joints[] = $this->joint($back->piece->key, $board);
             }
@@ -164,7 +165,7 @@ final readonly class Backs
         };
         $back = $this->make->inner($role, 'Back', $length, $width, $purpose, $this->grain($length, $width), $works, [$words], $outline);
 
-        return new Placed($back, Pose::at($this->box->u + $from + $this->half, $this->box->v, $this->box->z + $foot + $this->half, Way::Up, Way::Right, Way::Out), Part::Back, $this->box->id);
+        return new Placed($back, Pose::at($this->box->u + $from + $this->half, $this->box->v + $this->behind->letIn->toDouble(), $this->box->z + $foot + $this->half, Way::Up, Way::Right, Way::Out), Part::Back, $this->box->id);
     }
 
     private function width(Length $play): Working
@@ -172,9 +173,10 @@ final readonly class Backs
         $wide = Working::start('width of the box', $this->box->outerWidth());
         $t = $this->terms->materials->carcass->thickness;
 
-        return match ($this->behind->school) {
-            BoxBack::Rabbeted => $wide->minusTimes('two sides', 2, $t)->plusTimes('into both rabbets', 2, $this->rabbet)->minus('air', $play),
-            BoxBack::Inset => $wide->minusTimes('two sides', 2, $t)->minus('air', $play),
+        return match (true) {
+            $this->behind->isLetIn() => $wide->minusTimes('two sides', 2, $t)->minus('air', $play),
+            $this->behind->school === BoxBack::Rabbeted => $wide->minusTimes('two sides', 2, $t)->plusTimes('into both rabbets', 2, $this->rabbet)->minus('air', $play),
+            $this->behind->school === BoxBack::Inset => $wide->minusTimes('two sides', 2, $t)->minus('air', $play),
             default => $wide->minus('less than the box', $play),
         };
     }

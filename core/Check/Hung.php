@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Check;
+
+use Incastro\Fit\Box;
+use Incastro\Fit\FittedCell;
+use Incastro\Fit\FittedRun;
+use Incastro\Fit\Terms;
+use Incastro\Fit\ThingPlace;
+use Incastro\Geometry\Axis;
+use Incastro\Geometry\Pose;
+use Incastro\Measure\Length;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
+use Incastro\Rules\Finding;
+use Incastro\Rules\Rule;
+use Incastro\Rules\WayOut;
+use Incastro\Survey\Things\Face;
+use Incastro\Survey\Things\Thing;
+use Incastro\Survey\Things\ThingKind;
+use Incastro\Units\Assembly;
+use Incastro\Units\HungBox;
+use Incastro\Units\HungBy;
+use Incastro\Units\Part;
+
+/**
+ * Whether a box that hangs on its wall is held there: its weight with what is in it, on the screws that studs allow, in shear and
+ * pulled out at its head (the moment of its weight about its lower edge over the height of its screws); and whether it can be hung at
+ * all. Limits are those of a 5 mm screw 25 mm in a stud, for furniture: guidance, not for the house's structure.
+ */
+final readonly class Hung
+{
+    private const G = 9.81;
+
+    /** What a screw in a stud carries across itself, and is pulled by, N. */
+    private const SHEAR = 500.0;
+
+    private const PULL = 350.0;
+
+    /** Screws in each stud at the head. */
+    private const A_STUD = 2;
+
+    /** From stud to stud where nobody looked for them, mm. */
+    private const STUDS = 400.0;
+
+    /** What anchors in a wall alone carry: N in all, and a box no deeper than this, mm and inches. */
+    private const ANCHORED = 150.0;
+
+    private const ANCHORED_DEEP = [200.0, 8.0];
+
+    /** A box is lifted over its cleat by a thickness and this, mm. */
+    private const LIFT = 2.0;
+
+    /** The lower edge of a deep box between these heights is where heads are, mm; one as shallow as this is not. */
+    private const HEADS = [1400.0, 1900.0];
+
+    private const SHALLOW = 350.0;
+
+    public function __construct(private FittedRun $run, private Terms $terms)
+    {
+    }
+
+    /** @return list<Finding> */
+    public function findings(Assembly $assembly): array
+    {
+        $findings = [];
+        foreach ($this->run->boxes as $box) {
+            $hung = $box->option(HungBox::class);
+            if ($hung !== null) {
+                array_push($findings, ...$this->of($box, $hung, $this->weight($box, $hung, $assembly)), ...$this->hooked($box, $hung), ...$this->atHeads($box));
+            }
+        }
+
+        return $findings;
+    }
+
+    /** The id of the option by which a box hangs. */
+    private static function option(Box $box): string
+    {
+        foreach ($box->columns as $column) {
+            foreach ($column->openings as $opening) {
+                foreach ($opening->options as $option) {
+                    if ($option->holds instanceof HungBox) {
+                        return $option->id;
+                    }
+                }
+            }
+        }
+
+        return '';
+    }
+
+    /** Its pieces, and on every metre of its shelves and its bottom what they are filled with; kg. */
+    private function weight(Box $box, HungBox $hung, Assembly $assembly): float
+    {
+        $own = $metres = 0.0;
+        foreach ($assembly->placed as $placed) {
+            if ($placed->owner !== $box->id) {
+                continue;
+            }
+            $own += $placed->piece->weight();
+            $isLevel = in_array($placed->part, [Part::Body, Part::Loose], true) && $placed->pose->isSquare() && Pose::axis($placed->pose->thickness) === Axis::Z;
+            $isTop = $placed->bounds->z1 > $box->highest() - 1.0;
+            $metres += $isLevel && ! $isTop ? $placed->piece->length->result->toDouble() / 1000 : 0.0;
+        }
+
+        return $own + $metres * $hung->aMetre();
+    }
+
+    /** @return list<Finding> */
+    private function of(Box $box, HungBox $hung, float $weight): array
+    {
+        $force = $weight * self::G;
+        $away = new WayOut('Screw it through its strips into studs', Edits::option(self::option($box))->setting(['by' => HungBy::Nailer->value]));
+        if ($hung->by() === HungBy::Anchors) {
+            $deep = $this->terms->rules->either(...self::ANCHORED_DEEP);
+
+            return $force <= self::ANCHORED && ! $box->outerDepth()->isGreaterThan($deep) ? [] : [
+                Finding::clash(Code::AnchorsTooLight, sprintf('Filled, box %s weighs about %.0f kg and is %s deep; anchors in the wall alone hold %.0f kg in all, and no more than %s.', $box->mark, $weight, $this->terms->format->write($box->outerDepth()), self::ANCHORED / self::G, $this->terms->format->write($deep)), $box->id)->withWaysOut([$away]),
+            ];
+        }
+        [$studs, $areKnown] = $this->studs($box);
+        $screws = self::A_STUD * $studs;
+        $pulled = $force * $box->outerDepth()->toDouble() / 2 / max(1.0, $this->head($box, $hung));
+        $shear = $screws * self::SHEAR;
+        $pull = $screws * self::PULL;
+        $note = $areKnown ? [] : [Finding::note(Code::NoStud, sprintf('Find the studs behind box %s and note them: here it is reckoned with %d, one every %s.', $box->mark, $studs, $this->terms->write(self::STUDS)), $box->id)];
+        if ($force <= $shear && $pulled <= $pull) {
+            return $note;
+        }
+        [$asked, $may] = $force / $shear > $pulled / $pull ? [$force, $shear] : [$pulled, $pull];
+
+        return [...$note, Finding::clash(Code::TooFewStuds, sprintf('Filled, box %s weighs about %.0f kg: %d screws would carry %.0f N; they may carry %.0f. Reach one more stud, or screw a strip on three of them and hang it on that.', $box->mark, $weight, $screws, $asked, $may), $box->id)
+            ->withWaysOut($this->shallower($box))];
+    }
+
+    /** @return list<WayOut> */
+    private function shallower(Box $box): array
+    {
+        $deep = $box->outerDepth()->toDouble();
+        $to = Length::ofDouble($deep * 2 / 3)->roundedDown($this->terms->format->step);
+
+        return $to->isLessThan($this->terms->rules->get(Rule::LeastDepth)) ? [] : [new WayOut(sprintf('Make it %s deep', $this->terms->format->write($to)), Edits::tier($box->id)->measuring('depth', $to))];
+    }
+
+    /** How high the screws at its head stand over its lower edge, mm. */
+    private function head(Box $box, HungBox $hung): float
+    {
+        return $box->outerHeight()->toDouble() - $hung->underTop($this->terms->rule(Rule::NailerWidth), $this->terms->board());
+    }
+
+    /** @return array{int, bool} how many studs stand behind it, and whether anybody looked for them on this wall */
+    private function studs(Box $box): array
+    {
+        $places = new ThingPlace($this->terms->room, $this->run->frame);
+        $studs = array_filter($this->terms->room->things, fn (Thing $thing) => $thing->kind === ThingKind::Stud && $thing->face === Face::Wall && $thing->wall === $this->run->frame->wall);
+        $behind = array_filter($studs, function (Thing $stud) use ($places, $box): bool {
+            $block = $places->block($stud);
+            $middle = ($block->u0 + $block->u1) / 2;
+
+            return $middle > $box->u + $this->terms->board() && $middle < $box->right() - $this->terms->board();
+        });
+
+        return $studs === [] ? [max(1, (int) floor($box->outerWidth()->toDouble() / self::STUDS)), false] : [count($behind), true];
+    }
+
+    /** @return list<Finding> whether it can be lifted over its cleat */
+    private function hooked(Box $box, HungBox $hung): array
+    {
+        if ($hung->by() !== HungBy::Cleat) {
+            return [];
+        }
+        $over = min(array_merge(...array_map(fn (float $u) => array_map(fn (float $v) => $this->run->frame->ceilingAt($u, $v), [$box->v, $box->face()]), [$box->u, $box->right()])));
+        foreach ($this->run->boxes as $other) {
+            $over = $other->z >= $box->highest() - 1.0 && $other->u < $box->right() - 1.0 && $other->right() > $box->u + 1.0 ? min($over, $other->z) : $over;
+        }
+        $short = $this->terms->board() + self::LIFT - ($over - $box->highest());
+        if ($short <= 0.0) {
+            return [];
+        }
+        $cell = $this->run->cell($box->id);
+        $lower = Length::ofDouble(max(0.0, ($cell?->height->result->toDouble() ?? 0.0) - $short))->roundedDown($this->terms->format->step);
+        $ways = $cell !== null && $box->hasOneCell() ? [new WayOut(sprintf('Make it %s high', $this->terms->format->write($lower)), Edits::tier($box->id)->measuring('size', $lower))] : [];
+
+        return [Finding::clash(Code::CleatCannotDrop, sprintf('Box %s is lifted %s over its cleat; %s more is wanted over it.', $box->mark, $this->terms->write($this->terms->board() + self::LIFT), $this->terms->write($short)), $box->id)
+            ->withWaysOut([...$ways, new WayOut('Screw it through its strips into studs', Edits::option(self::option($box))->setting(['by' => HungBy::Nailer->value]))])];
+    }
+
+    /** @return list<Finding> */
+    private function atHeads(Box $box): array
+    {
+        $isUnder = fn (FittedCell $cell): bool => $cell->tier->isBuilt() && $cell->z < $box->z - 1.0 && $cell->u < $box->right() - 1.0 && $cell->end() > $box->u + 1.0;
+        $isAtHeads = $box->z > self::HEADS[0] && $box->z < self::HEADS[1] && $box->outerDepth()->toDouble() > self::SHALLOW;
+        if (! $isAtHeads || array_filter($this->run->cells, $isUnder) !== []) {
+            return [];
+        }
+
+        return [Finding::warning(Code::OverHead, sprintf('The lower edge of box %s is %s over the floor and stands out %s where somebody stands: heads meet it.', $box->mark, $this->terms->write($box->z), $this->terms->format->write($box->outerDepth())), $box->id)
+            ->withWaysOut([new WayOut(sprintf('Make it %s deep', $this->terms->write(self::SHALLOW)), Edits::tier($box->id)->measuring('depth', Length::ofDouble(self::SHALLOW)->roundedDown($this->terms->format->step)))])];
+    }
+}
