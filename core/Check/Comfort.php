@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Incastro\Check;
 
 use Incastro\Fit\Box;
-use Incastro\Fit\Column;
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\FittedCell;
 use Incastro\Fit\FittedRun;
@@ -53,10 +52,7 @@ final readonly class Comfort
      */
     private function standing(Box $box): array
     {
-        $ways = [];
-        foreach (array_merge(...array_map(fn (Column $column) => $column->openings[0]->options, $box->columns)) as $option) {
-            $ways = $option->holds instanceof LeavesBottomOut ? [new WayOut('Give it a bottom', Edits::withoutOption($option->id))] : $ways;
-        }
+        $ways = [new WayOut('Give it a bottom', Edits::withoutOption($box->optionId(LeavesBottomOut::class)))];
         foreach ($this->run->under() as $under) {
             if ($under->u < $box->right() - 1.0 && $under->end() > $box->u + 1.0 && $box->z > self::TOUCH) {
                 return [Finding::warning(Code::FootGap, sprintf('Box %s has no bottom and stands on a plinth: what stands in it stands on the floor, between the bearers.', $box->mark), $box->id)->withWaysOut([...$ways, new WayOut('Take the plinth away', Edits::withoutMember($under->id))])];

@@ -76,22 +76,6 @@ final readonly class Hung
         return $findings;
     }
 
-    /** The id of the option by which a box hangs. */
-    private static function option(Box $box): string
-    {
-        foreach ($box->columns as $column) {
-            foreach ($column->openings as $opening) {
-                foreach ($opening->options as $option) {
-                    if ($option->holds instanceof HungBox) {
-                        return $option->id;
-                    }
-                }
-            }
-        }
-
-        return '';
-    }
-
     /** Its pieces, and on every metre of its shelves and its bottom what they are filled with; kg. */
     private function weight(Box $box, HungBox $hung, Assembly $assembly): float
     {
@@ -113,7 +97,7 @@ final readonly class Hung
     private function of(Box $box, HungBox $hung, float $weight): array
     {
         $force = $weight * self::G;
-        $away = new WayOut('Screw it through its strips into studs', Edits::option(self::option($box))->setting(['by' => HungBy::Nailer->value]));
+        $away = new WayOut('Screw it through its strips into studs', Edits::option($box->optionId(HungBox::class))->setting(['by' => HungBy::Nailer->value]));
         if ($hung->by() === HungBy::Anchors) {
             $deep = $this->terms->rules->either(...self::ANCHORED_DEEP);
 
@@ -185,7 +169,7 @@ final readonly class Hung
         $ways = $cell !== null && $box->hasOneCell() ? [new WayOut(sprintf('Make it %s high', $this->terms->format->write($lower)), Edits::tier($box->id)->measuring('size', $lower))] : [];
 
         return [Finding::clash(Code::CleatCannotDrop, sprintf('Box %s is lifted %s over its cleat; %s more is wanted over it.', $box->mark, $this->terms->write($this->terms->board() + self::LIFT), $this->terms->write($short)), $box->id)
-            ->withWaysOut([...$ways, new WayOut('Screw it through its strips into studs', Edits::option(self::option($box))->setting(['by' => HungBy::Nailer->value]))])];
+            ->withWaysOut([...$ways, new WayOut('Screw it through its strips into studs', Edits::option($box->optionId(HungBox::class))->setting(['by' => HungBy::Nailer->value]))])];
     }
 
     /** @return list<Finding> */

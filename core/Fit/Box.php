@@ -6,6 +6,7 @@ namespace Incastro\Fit;
 
 use Incastro\Fit\Holds\ChangesBox;
 use Incastro\Fit\Holds\LeavesBottomOut;
+use Incastro\Fit\Layout\Option;
 use Incastro\Geometry\Axis;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Point;
@@ -123,17 +124,35 @@ final readonly class Box
      */
     public function option(string $kind): ?ChangesBox
     {
-        foreach ($this->columns as $column) {
-            foreach ($column->openings as $opening) {
-                foreach ($opening->options as $option) {
-                    if ($option->holds instanceof $kind) {
-                        return $option->holds;
-                    }
-                }
+        foreach ($this->options() as $option) {
+            if ($option->holds instanceof $kind) {
+                return $option->holds;
             }
         }
 
         return null;
+    }
+
+    /**
+     * The id of the first of its options that is of a kind; empty where none is.
+     *
+     * @param  class-string<ChangesBox>  $kind
+     */
+    public function optionId(string $kind): string
+    {
+        foreach ($this->options() as $option) {
+            if ($option->holds instanceof $kind) {
+                return $option->id;
+            }
+        }
+
+        return '';
+    }
+
+    /** @return list<Option> of all its openings */
+    private function options(): array
+    {
+        return array_merge(...array_map(fn (Column $column) => array_merge(...array_map(fn (Opening $opening) => $opening->options, $column->openings)), $this->columns));
     }
 
     /** Whether it has no bottom of its own. */

@@ -82,6 +82,7 @@ enum Code: string
     case RailLow = 'rail-low';
     case RakeHit = 'rake-hit';
     case RevealWanders = 'reveal-wanders';
+    case ReadyMadeSize = 'ready-made-size';
     case RunDepth = 'run-depth';
     case RunOverfull = 'run-overfull';
     case Saw = 'saw';

@@ -13,6 +13,7 @@ use Incastro\Units\Shell\BoxBuilder;
 use Incastro\Units\Shell\ClosingStrips;
 use Incastro\Units\Shell\CutAround;
 use Incastro\Units\Shell\FaceFrame;
+use Incastro\Units\Sites\BoxSite;
 use Incastro\Units\Sites\CellSite;
 use Incastro\Units\Sites\MemberSite;
 
@@ -28,8 +29,10 @@ final readonly class RunBuilder
     {
         $assemblies = [];
         foreach ($run->boxes as $box) {
-            $assemblies[] = (new BoxBuilder($box, $this->terms))->build();
-            $assemblies[] = (new FaceFrame($run, $box, $this->terms))->build();
+            $bought = $box->option(BoughtBox::class);
+            array_push($assemblies, ...($bought === null
+                ? [(new BoxBuilder($box, $this->terms))->build(), (new FaceFrame($run, $box, $this->terms))->build()]
+                : [$bought->stand(new BoxSite($run, $box, $this->terms, $box->optionId(BoughtBox::class)))]));
             $assemblies[] = (new ClosingStrips($run, $box, $this->terms))->build();
         }
         array_push($assemblies, ...array_map(fn (FittedMember $member) => $this->member($run, $member), $run->members));

@@ -7,6 +7,7 @@ namespace Incastro\Fit\Closing;
 use Incastro\Fit\Box;
 use Incastro\Fit\Ends;
 use Incastro\Fit\FittedRun;
+use Incastro\Fit\Holds\StandsBought;
 use Incastro\Fit\Layout\Layout;
 use Incastro\Fit\Layout\TopForm;
 use Incastro\Fit\Members\Over;
@@ -88,13 +89,13 @@ final readonly class EdgeFitter
         foreach ([[Side::Left, $bays[0]->id, $box->u, $box->top->left], [Side::Right, $bays[count($bays) - 1]->id, $box->right(), $box->top->right]] as [$side, $bay, $u, $high]) {
             if ($box->holds($bay) && $this->ends->isWall($side->value)) {
                 $gap = $this->gaps->upright($side, $u, $box->face(), $box->z, $box->z + $high);
-                $edges[] = $this->chosen($side, $box->id, sprintf('%s %s %s to wall', $box->mark, $side->value, $this->terms->frame()->isZero() ? 'side' : 'stile'), $gap, $kept, $this->gaps->uprightOffsets($side, $box->face()));
+                $edges[] = $this->chosen($side, $box->id, sprintf('%s %s %s to wall', $box->mark, $side->value, $this->terms->frame()->isZero() ? 'side' : 'stile'), $gap, $kept, $this->gaps->uprightOffsets($side, $box->face()), $this->isCut($box));
             }
         }
         if ($this->isUnderTheCeiling($run, $box)) {
             $gap = $this->gaps->ceiling($box);
             if ($gap->least < self::REACHES || isset($this->layout->closings[Side::Top->of($box->id)])) {
-                $edges[] = $this->chosen(Side::Top, $box->id, $box->mark.' top to ceiling', $gap, $kept, $this->gaps->ceilingOffsets($box));
+                $edges[] = $this->chosen(Side::Top, $box->id, $box->mark.' top to ceiling', $gap, $kept, $this->gaps->ceilingOffsets($box), $this->isCut($box));
             }
         }
 
@@ -119,12 +120,18 @@ final readonly class EdgeFitter
         return false;
     }
 
+    /** Whether the frame of a box is cut to the house. */
+    private function isCut(Box $box): bool
+    {
+        return ! $this->terms->frame()->isZero() && ! $box->has(StandsBought::class);
+    }
+
     /** @param array<string, FittedEdge> $kept */
-    private function chosen(Side $side, string $owner, string $label, Gap $gap, array $kept, ?Straightedge $offsets): FittedEdge
+    private function chosen(Side $side, string $owner, string $label, Gap $gap, array $kept, ?Straightedge $offsets, bool $isCuttable = true): FittedEdge
     {
         $key = $side->of($owner);
         $wish = $this->layout->closings[$key] ?? null;
-        [$closing, $reason] = isset($kept[$key]) ? [$kept[$key]->closing, $kept[$key]->reason] : $this->table->choose($gap, $wish, $side === Side::Foot || ! $this->terms->frame()->isZero());
+        [$closing, $reason] = isset($kept[$key]) ? [$kept[$key]->closing, $kept[$key]->reason] : $this->table->choose($gap, $wish, $isCuttable);
         if ($closing === Closing::Filler && $gap->least > $this->terms->rule(Rule::FillerMost)) {
             $reason .= sprintf('; above %s the furniture could be larger', $this->terms->format->write($this->terms->rules->get(Rule::FillerMost)));
         }

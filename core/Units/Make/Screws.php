@@ -122,9 +122,15 @@ final class Screws
         return $this->screw(ArticleKind::Screw, $this->longest(ArticleKind::Screw, $thick - self::LEFT), $use)->times(count(Marking::screwPlaces($cleat->length->result->toDouble(), $this->format->unit)));
     }
 
+    /** So many that go through what is so thick before a wall's board, into studs. */
+    public function toStudsPast(float $before, int $count, string $use): Hardware
+    {
+        return $this->screw(ArticleKind::StrongScrew, $this->longest(ArticleKind::StrongScrew, $before + self::WALLBOARD + self::IN_STUD), $use)->times($count);
+    }
+
     private function intoStuds(Piece $piece, int $count, string $use): Hardware
     {
-        return $this->screw(ArticleKind::StrongScrew, $this->longest(ArticleKind::StrongScrew, $piece->thickness->toDouble() + self::WALLBOARD + self::IN_STUD), $use)->times($count);
+        return $this->toStudsPast($piece->thickness->toDouble(), $count, $use);
     }
 
     private function through(Placed $a, Placed $b, ?Contact $contact): int
