@@ -67,7 +67,7 @@ final readonly class Swings
         $findings = [];
         foreach ($this->frames as $r => $frame) {
             foreach ($this->assemblies[$r]->movements as $movement) {
-                $finding = $this->struck($r, $frame, $movement) ?? $this->narrow($r, $frame, $movement);
+                $finding = $this->struck($r, $frame, $movement) ?? $this->pulled($r, $frame, $movement) ?? $this->narrow($r, $frame, $movement);
                 $findings = $finding === null ? $findings : [...$findings, $finding];
             }
         }
@@ -106,6 +106,33 @@ final readonly class Swings
         return $what === '' ? null : Finding::clash(Code::Strikes, sprintf('%s strikes %s on its way: it would stand %s in it.', $movement->name, $what, $this->terms->write($by)), $movement->tier)
             ->about($id === '' ? [] : [$id])
             ->withWaysOut([...$movement->waysOut, ...($r < $this->runs ? [new WayOut('Leave an open gap instead', Edits::tier($movement->tier)->emptied())] : [])]);
+    }
+
+    /** What the pull of an open leaf meets: the leaf then opens less than by a right angle. */
+    private function pulled(int $r, RunFrame $frame, Movement $movement): ?Finding
+    {
+        if ($movement->pull === null) {
+            return null;
+        }
+        $worst = [Assembled::TOUCH, ''];
+        $note = function (float $by, string $what) use (&$worst): void {
+            $worst = $by > $worst[0] ? [$by, $what] : $worst;
+        };
+        $solid = Solid::block($movement->pull->block);
+        foreach ($this->assemblies[$r]->placed as $placed) {
+            if (! in_array($placed->piece->key, $movement->moving, true) && $placed->bounds->meets($solid->bounds, Assembled::TOUCH)) {
+                $note($placed->solid()->overlap($solid, Assembled::TOUCH), $placed->piece->mark);
+            }
+        }
+        $inRoom = $frame->inRoom($solid);
+        foreach ($this->enclosure->outside($inRoom, Assembled::TOUCH) as $surface => $by) {
+            $note(is_numeric($surface) ? $by : 0.0, is_numeric($surface) ? 'the '.$this->terms->room->shape->wallName((int) $surface) : '');
+        }
+        $this->others($r, $movement, $inRoom, fn (float $by, string $what) => $note($by, $what));
+        [$by, $what] = $worst;
+
+        return $what === '' ? null : Finding::warning(Code::LeafOpensShort, sprintf('%s opens to %.0f°: its pull meets %s by %s.', $movement->name, $movement->pull->opensTo($by), $what, $this->terms->write($by)), $movement->tier)
+            ->withWaysOut($movement->pull->waysOut);
     }
 
     /** How far it reaches over the ceiling within the space: beyond its front nobody looked at one. */

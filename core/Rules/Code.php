@@ -66,6 +66,8 @@ enum Code: string
     case LeafCannotLift = 'leaf-cannot-lift';
     case LeafOverRail = 'leaf-over-rail';
     case LapShort = 'lap-short';
+    case LedgeUseless = 'ledge-useless';
+    case LeafOpensShort = 'leaf-opens-short';
     case LidHeavy = 'lid-heavy';
     case LidSafety = 'lid-safety';
     case NoSlideFits = 'no-slide-fits';
@@ -113,6 +115,7 @@ enum Code: string
     case Unchecked = 'unchecked';
     case Undecided = 'undecided';
     case UnknownKind = 'unknown-kind';
+    case UpperOverhangs = 'upper-overhangs';
     case VentClosed = 'vent-closed';
     case WallMayBear = 'wall-may-bear';
 

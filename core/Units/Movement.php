@@ -19,8 +19,9 @@ final readonly class Movement
      * @param  non-empty-list<Solid>  $swept
      * @param  list<list<Point>>  $above  lines of that as one sees them from above, in u and v
      * @param  list<WayOut>  $waysOut  other ways in which it may move
+     * @param  ?PullReach  $pull  where the pull of what turns is when it is open by a right angle
      */
-    public function __construct(public string $name, public string $tier, public array $moving, public array $swept, public array $above, public Motion $motion, public float $travel = 0.0, public array $waysOut = [])
+    public function __construct(public string $name, public string $tier, public array $moving, public array $swept, public array $above, public Motion $motion, public float $travel = 0.0, public array $waysOut = [], public ?PullReach $pull = null)
     {
     }
 }

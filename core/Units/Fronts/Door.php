@@ -6,7 +6,11 @@ namespace Incastro\Units\Fronts;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\FrontDemand;
+use Incastro\Geometry\Block;
+use Incastro\Geometry\Point;
+use Incastro\Geometry\Vector;
 use Incastro\Measure\Length;
+use Incastro\Pieces\Marks\MarkKind;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
@@ -40,6 +44,7 @@ use Incastro\Units\Make\PullPlace;
 use Incastro\Units\Movement;
 use Incastro\Units\Placed;
 use Incastro\Units\Pull;
+use Incastro\Units\PullReach;
 use Incastro\Units\Sites\FaceEdges;
 use Incastro\Units\Sites\OpeningSite;
 use Incastro\Units\SizeUse;
@@ -53,6 +58,9 @@ final readonly class Door implements FrontUnit
 {
     /** From the free edge of a leaf to the middle of the stop behind it, mm. */
     private const STOPPED = 15.0;
+
+    /** What a pull is round its holes, mm. */
+    private const HALF_PULL = 10.0;
 
     /** One board that is higher than this seldom stays flat, mm. */
     private const WARPS = 1800.0;
@@ -194,12 +202,40 @@ final readonly class Door implements FrontUnit
         }
         [$swept, $lines] = $hung->swept($leaf->before() > 0.0 ? hypot($wide, $leaf->before()) : $wide);
         $ways = $this->leaves === 1 && $front !== null ? [new WayOut('Hinge it at the '.$hand->other()->value, Edits::front($front->id)->setting(['hand' => $hand->other()->value]))] : [];
-        $movement = new Movement(sprintf('Door of %s', $site->name()), $site->opening->tierId, $made->keys(), $swept, [$lines], $hung->motion(), 0.0, $ways);
+        $bored = $this->bored($site, $made, $hand);
+        $movement = new Movement(sprintf('Door of %s', $site->name()), $site->opening->tierId, $made->keys(), $swept, [$lines], $hung->motion(), 0.0, $ways, $this->reach($site, $bored, $made, $hand, $pivot, $ways));
         $post = $site->posts()[$hand === Hand::Left ? 0 : 1];
         $end = $this->hinges === HingeKind::Butt ? 1.5 * HingeMarks::butt($made->height($hand), $terms->rules)->toDouble() : $terms->rule(Rule::HingeEnd);
         $joints = $this->hinges === HingeKind::Piano ? [] : [new Joint($made->edge($hand), $post, $this->hinges === HingeKind::Butt ? JointKind::Butt : JointKind::Hinge, 'doors', at: $hung->places($hinges ?? 5, $end))];
 
-        return Assembly::all($this->bored($site, $made, $hand), new Assembly([], $joints, $fittings->hardware($made, $hand, $hinges ?? 5, $lap), [], $findings, [$movement]));
+        return Assembly::all($bored, new Assembly([], $joints, $fittings->hardware($made, $hand, $hinges ?? 5, $lap), [], $findings, [$movement]));
+    }
+
+    /**
+     * Where its pull is when it is open: so far out as it stands from the hinges, beyond them by its projection.
+     *
+     * @param  list<WayOut>  $ways
+     */
+    private function reach(OpeningSite $site, Assembly $bored, MadeLeaf $made, Hand $hand, Vector $pivot, array $ways): ?PullReach
+    {
+        $out = $site->terms->rule(Rule::PullProjection);
+        foreach ($bored->placed as $one) {
+            foreach ($one->piece->marks as $mark) {
+                if ($mark->kind !== MarkKind::Hole || $this->pull === Pull::Hole || $this->pull === Pull::None || $out <= 0.0) {
+                    continue;
+                }
+                $places = array_map(fn (Point $at): Vector => $one->pose->place($at, 0.0), $mark->at);
+                $far = array_map(fn (Vector $at): float => abs($at->x - $pivot->x), $places);
+                $up = array_map(fn (Vector $at): float => $at->z, $places);
+                [$from, $to] = $hand === Hand::Left ? [$pivot->x - $out, $pivot->x] : [$pivot->x, $pivot->x + $out];
+                $front = $site->opening->front;
+                $push = $front === null ? [] : [new WayOut('Open it by a push, without a pull', Edits::front($front->id)->setting(['pull' => Pull::None->value]))];
+
+                return new PullReach(new Block($from, $to, $pivot->y + min($far) - self::HALF_PULL, $pivot->y + max($far) + self::HALF_PULL, min($up) - self::HALF_PULL, max($up) + self::HALF_PULL), max($far), $out, [...$ways, ...$push]);
+            }
+        }
+
+        return null;
     }
 
     /** A leaf bored for its pull. */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Units;
 
+use Incastro\Fit\Demand\MemberForm;
 use Incastro\Fit\Holds\ClosesOpenings;
+use Incastro\Fit\Holds\OpensBoxes;
+use Incastro\Fit\Holds\SpansCells;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
@@ -84,6 +87,12 @@ final class EveryUnitTest extends TestCase
             Doc::bay('b', [Doc::tier('b-1', ['holds' => Recipe::box(0, 1)] + $low), Doc::tier('b-2', ['joined' => false, 'holds' => $isMember ? Recipe::gap() : $holds])]),
         ];
         $form = $isMember && ! $isFront ? Kinds::standard()->find($kind)?->make([], new HouseRules(LengthFormat::millimetres()->unit)) : null;
+        if ($form instanceof SpansCells && $form->form() === MemberForm::Over && ! $form instanceof OpensBoxes) {
+            // Shallower boxes stand on what lies over them.
+            foreach ([0, 1] as $b) {
+                $bays[$b]['tiers'][1] = Doc::tier($b === 0 ? 'a-2' : 'b-2', ['joined' => false, 'holds' => Recipe::box(0, 1), 'depth' => TestLayout::mm(250)]);
+            }
+        }
         $cells = $form === null ? [] : match ($form->form()->value) {
             'over' => ['a-1', 'b-1'],
             'beside' => ['b'],
