@@ -10,11 +10,13 @@ use Incastro\Fit\Holds\HoldsOpening;
 use Incastro\Fit\Terms;
 use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Block;
+use Incastro\Measure\Length;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
+use Incastro\Survey\Things\Face;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Survey\Things\ThingRule;
@@ -30,6 +32,9 @@ final readonly class Reach
 {
     /** A wall counts as covered up to this far from the furniture's back, mm. */
     private const BEHIND = 200.0;
+
+    /** Air under a vent in the ceiling, mm. */
+    private const AIR = 200.0;
 
     private ThingPlace $places;
 
@@ -69,7 +74,8 @@ final readonly class Reach
     private function ofCell(Thing $thing, Block $block, FittedCell $cell, Assembly $assembly): ?Finding
     {
         $stands = $this->around($cell);
-        $before = new Block($stands->u0, $stands->u1, min(0.0, $stands->v0 - self::BEHIND), $stands->v1, $stands->z0, $stands->z1);
+        $over = $thing->face === Face::Ceiling && $thing->rule === ThingRule::Uncovered ? self::AIR : 0.0;
+        $before = new Block($stands->u0, $stands->u1, min(0.0, $stands->v0 - self::BEHIND), $stands->v1, $stands->z0, $stands->z1 + $over);
         $covers = $before->meets($block);
 
         return match ($thing->rule) {
@@ -116,7 +122,17 @@ final readonly class Reach
             default => 'it stays uncovered',
         };
 
-        return $this->clash($code, sprintf('%s covers %s by %s × %s: %s.', $this->name($cell), lcfirst($thing->name), $this->terms->write($overlap[0]), $this->terms->write($overlap[2]), $why), $thing, $cell);
+        return $this->clash($code, sprintf('%s covers %s by %s × %s: %s.', $this->name($cell), lcfirst($thing->name), $this->terms->write($overlap[0]), $this->terms->write($overlap[2]), $why), $thing, $cell, $this->below($thing, $block));
+    }
+
+    /** @return list<WayOut> the run ends so far under a vent in the ceiling that its air has a way */
+    private function below(Thing $thing, Block $block): array
+    {
+        $foot = min([INF, ...array_map(fn (FittedCell $cell) => $cell->z, $this->run->cells)]);
+        $height = Length::ofDouble(max(0.0, $block->z0 - self::AIR - $foot))->roundedDown($this->terms->format->step);
+
+        return $thing->kind !== ThingKind::Vent || $thing->face !== Face::Ceiling || $height->toDouble() < self::BEHIND ? []
+            : [new WayOut(sprintf('End the run %s under it', $this->terms->write(self::AIR)), Edits::run($this->run->run->id)->measuring('height', $height))];
     }
 
     private function reachable(Thing $thing, Block $block, FittedCell $cell, Block $before, Assembly $assembly): ?Finding

@@ -37,6 +37,7 @@ enum Code: string
     case DrawerRacks = 'drawer-racks';
     case EndPanelNowhere = 'end-panel-nowhere';
     case EscapeCovered = 'escape-covered';
+    case ExtenderDeep = 'extender-deep';
     case FlapHeavy = 'flap-heavy';
     case FlapHigh = 'flap-high';
     case FlapNotLevel = 'flap-not-level';
@@ -73,6 +74,7 @@ enum Code: string
     case NoSlideFits = 'no-slide-fits';
     case NoStock = 'no-stock';
     case NoStud = 'no-stud';
+    case OutletForward = 'outlet-forward';
     case OutOfReach = 'out-of-reach';
     case OverHead = 'over-head';
     case Overlap = 'overlap';

@@ -13,6 +13,7 @@ use Incastro\Units\Shell\BoxBuilder;
 use Incastro\Units\Shell\ClosingStrips;
 use Incastro\Units\Shell\CutAround;
 use Incastro\Units\Shell\FaceFrame;
+use Incastro\Units\Shell\Outlets;
 use Incastro\Units\Sites\BoxSite;
 use Incastro\Units\Sites\CellSite;
 use Incastro\Units\Sites\MemberSite;
@@ -45,7 +46,7 @@ final readonly class RunBuilder
             }
         }
 
-        return (new CutAround($run->frame, $this->terms, $this->openings))->all(Assembly::all(...$assemblies));
+        return Assembly::all((new CutAround($run->frame, $this->terms, $this->openings))->all(Assembly::all(...$assemblies)), (new Outlets($run, $this->terms, $this->openings))->brought());
     }
 
     private function member(FittedRun $run, FittedMember $member): Assembly

@@ -8,8 +8,10 @@ use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
 use Incastro\Planning\TracedSection;
+use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
 use Incastro\Rules\WayOut;
+use Incastro\Units\Hardware;
 use Incastro\Units\Placed;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -72,6 +74,26 @@ final class ReachTest extends TestCase
         $shelved = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['holds' => Recipe::box(0, 5)])])])->thing('socket', 'socket', 200, 440, 82, 82, 8, 'reachable')->with(['openings' => ['socket']]);
         self::assertSame('board-across', $shelved->clashes()[0]->code->value);
         self::assertSame([], $shelved->edited($shelved->clashes()[0]->waysOut[0]->edit)->clashes());
+    }
+
+    public function test_a_socket_in_an_opening_says_how_far_it_comes_forward(): void
+    {
+        $plan = self::plain()->thing('socket', 'socket', 200, 400, 86, 86, 8, 'reachable')->with(['openings' => ['socket']])->plan();
+        $note = array_values(array_filter($plan->findings, fn (Finding $finding) => $finding->code === Code::OutletForward))[0];
+        // A plate of 86 laps its hole by 4 on every side; the back is 6 thick, and the box stands as far off the wall as this comes in.
+        self::assertStringContainsString('a hole of 78 mm × 78 mm', $note->sentence);
+        $extender = array_filter($plan->decisions(), fn (string $name) => str_starts_with($name, 'Extender of'), ARRAY_FILTER_USE_KEY);
+        $box = $plan->layout->runs[0]->boxes[0] ?? null;
+        self::assertEqualsWithDelta(ceil(6.0 + ($box?->v ?? 0.0) - ($plan->layout?->runs[0]->frame->backAt(243.0, 443.0) ?? 0.0)), reset($extender)->result->toDouble(), 1.0);
+        self::assertContains('box extender '.LengthFormat::millimetres()->write(reset($extender)->result), array_map(fn (Hardware $one) => $one->name, $plan->hardware()));
+    }
+
+    public function test_under_a_vent_in_the_ceiling_the_run_may_end(): void
+    {
+        $vent = self::plain()->thing('vent', 'vent', 300, 150, 300, 150, 0, 'uncovered', ['face' => 'ceiling']);
+        $found = array_values(array_filter($vent->plan()->findings, fn (Finding $finding) => $finding->code === Code::VentClosed));
+        self::assertSame('End the run 200 mm under it', $found[0]->waysOut[0]->label);
+        self::assertNotContains(Code::VentClosed, array_map(fn (Finding $finding) => $finding->code, $vent->edited($found[0]->waysOut[0]->edit)->plan()->findings));
     }
 
     public function test_a_pipe_up_the_wall_is_slotted_through_every_board_and_splits_the_back(): void
