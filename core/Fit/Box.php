@@ -6,6 +6,7 @@ namespace Incastro\Fit;
 
 use Incastro\Fit\Holds\ChangesBox;
 use Incastro\Fit\Holds\LeavesBottomOut;
+use Incastro\Fit\Holds\WantsFlushRails;
 use Incastro\Fit\Layout\Option;
 use Incastro\Geometry\Axis;
 use Incastro\Geometry\Block;
@@ -159,6 +160,20 @@ final readonly class Box
     public function isBottomless(): bool
     {
         return $this->has(LeavesBottomOut::class);
+    }
+
+    /** Whether the rails of its face frame are no higher than its boards. */
+    public function hasFlushRails(): bool
+    {
+        foreach ($this->columns as $column) {
+            foreach ($column->openings as $opening) {
+                if ($opening->front?->holds instanceof WantsFlushRails && $opening->front->holds->hasFlushRails()) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     public function holds(string $cell): bool

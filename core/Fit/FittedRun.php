@@ -91,6 +91,7 @@ final readonly class FittedRun
             $this->depth->result->toDouble(),
             ...array_map(fn (Box $box) => $box->face(), $this->boxes),
             ...array_map(fn (Over $over) => $over->front(), $this->over()),
+            ...array_map(fn (Under $under) => $under->front(), $this->under()),
         ]);
     }
 

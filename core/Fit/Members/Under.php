@@ -9,7 +9,7 @@ use Incastro\Fit\Holds\SpansCells;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 
-/** What carries boxes side by side, in its place: from u along its length, with its front at the depth from `v`. */
+/** What carries boxes side by side, in its place: from u along its length, with its front at the depth from `v`; of that a ledge may lie before the boxes. */
 final readonly class Under extends LyingMember
 {
     /** @param non-empty-list<Box> $boxes from the left */
@@ -23,6 +23,7 @@ final readonly class Under extends LyingMember
         Working $depth,
         public Length $height,
         public array $boxes,
+        public Length $ledge,
     ) {
         parent::__construct($holds, $id, $mark, $u, $v, $length, $depth);
     }

@@ -84,11 +84,12 @@ final readonly class UnderFitter
             $shallowest = $box->face() < $shallowest->face() ? $box : $shallowest;
             $foremost = $box->v > $foremost->v ? $box : $foremost;
         }
-        $depth = Working::start(count($row) === 1 ? 'depth of the box' : 'depth over which all its boxes stand', Length::ofDouble($shallowest->face() - $foremost->v))
-            ->minus('set back for toes', $this->terms->rules->get(Rule::PlinthSetback))
+        $depth = Working::start(count($row) === 1 ? 'depth of the box' : 'depth over which all its boxes stand', Length::ofDouble($shallowest->face() - $foremost->v));
+        $ledge = $holds->demand($this->terms->rules, $this->terms->materials)->overhang;
+        $depth = ($ledge->isZero() ? $depth->minus('set back for toes', $this->terms->rules->get(Rule::PlinthSetback)) : $depth->plus('stands out before them', $ledge))
             ->atLeast('least that carries a box', Length::ofDouble(self::LEAST))
             ->roundedDown($this->terms->format);
 
-        return new Under($holds, $id, $mark, $row[0]->u + ($last->right() - $row[0]->u - $length->result->toDouble()) / 2, $foremost->v, $length, $depth, $this->terms->rules->get(Rule::PlinthHeight), $row);
+        return new Under($holds, $id, $mark, $row[0]->u + ($last->right() - $row[0]->u - $length->result->toDouble()) / 2, $foremost->v, $length, $depth, $this->terms->rules->get(Rule::PlinthHeight), $row, $ledge);
     }
 }

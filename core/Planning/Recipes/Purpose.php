@@ -14,6 +14,7 @@ enum Purpose: string
     case Shoes = 'shoes';
     case Toys = 'toys';
     case Kitchen = 'kitchen';
+    case Laundry = 'laundry';
     case Sit = 'sit';
     case Sleep = 'sleep';
     case Work = 'work';
@@ -29,6 +30,7 @@ enum Purpose: string
             self::Shoes => 'To keep shoes',
             self::Toys => 'To keep toys',
             self::Kitchen => 'For the kitchen',
+            self::Laundry => 'For the laundry',
             self::Sit => 'To sit',
             self::Sleep => 'To sleep',
             self::Work => 'To work',

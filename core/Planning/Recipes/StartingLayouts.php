@@ -54,14 +54,15 @@ final readonly class StartingLayouts
         $books = ['wall-of-books' => ['Open shelves from floor to ceiling', Purpose::Books]];
         $bench = ['bench' => ['A bench with lids', Purpose::Sit]];
         $desk = ['desk-with-drawers' => ['A desk with drawers', Purpose::Work]];
+        $laundry = ['laundry-wall' => ['A machine and a hamper on the floor, cupboards with sliding doors above', Purpose::Laundry]];
         $show = ['sideboard' => ['Low cupboards with doors, open above', Purpose::Show]];
 
         return array_combine(array_keys(self::names($kind)), $plain) + match ($kind) {
             SpaceKind::UnderStair => ['pull-outs' => ['Three deep pull-outs, each with a raked front', Purpose::Things], 'doors-under-the-rake' => ['Four bays with doors to the rake', Purpose::Things]],
             SpaceKind::RoofSlope => $bench + ['books-under-the-slope' => ['A low row for books', Purpose::Books]],
-            SpaceKind::Closet => $wardrobe + ['walk-in' => ['Rails on both sides, shelves and cubbies at the back', Purpose::Clothes]] + $linen + $shoes,
-            SpaceKind::RoomCorner => $wardrobe + $books + $library + $shoes + $toys + $larder + $bench + $show + $screen,
-            default => $wardrobe + $linen + $books + $library + $shoes + $toys + $larder + $bench + $desk + $show + $screen,
+            SpaceKind::Closet => $wardrobe + ['walk-in' => ['Rails on both sides, shelves and cubbies at the back on a plinth with a step', Purpose::Clothes]] + $linen + $shoes,
+            SpaceKind::RoomCorner => $wardrobe + $books + $library + $shoes + $toys + $larder + $bench + $show + $screen + $laundry,
+            default => $wardrobe + $linen + $books + $library + $shoes + $toys + $larder + $bench + $desk + $show + $screen + $laundry,
         };
     }
 
@@ -104,11 +105,12 @@ final readonly class StartingLayouts
             'screen-wall' => $this->screenWall(),
             'books-over-cupboards' => $this->library(),
             'pull-outs' => $this->along(0, [$this->bay(LayoutDocument::holds('pull-out')), $this->bay(LayoutDocument::holds('pull-out')), $this->bay(LayoutDocument::holds('pull-out', ['use' => 'coats']))]),
-            'walk-in' => $this->together(
+            'laundry-wall' => $this->laundry(),
+            'walk-in' => $this->stepped($this->together(
                 $this->along(0, [$this->over($this->slatted(2), LayoutDocument::holds('cubbies', ['columns' => 2, 'rows' => 3]), 5, 4), $this->over($this->slatted(2), LayoutDocument::holds('cubbies', ['columns' => 2, 'rows' => 3]), 5, 4)]),
                 $this->along(1, [$this->bay(LayoutDocument::holds('hanging-rail', ['hang' => 'double']))], 'plinth', $stop),
                 $this->along($this->shape->corners() - 1, [$this->bay(LayoutDocument::holds('hanging-rail', ['hang' => 'double']))], 'plinth', $stop),
-            ),
+            )),
             'wall-of-books' => $this->along(0, [$this->shelved(5), $this->shelved(5), $this->shelved(5)]),
             'books-under-the-slope' => $this->along(0, [$this->shelved(1, 'below'), $this->shelved(1, 'below'), $this->shelved(1, 'below'), $this->shelved(1, 'below')]),
             'doors-under-the-rake' => $this->closed($this->along(0, [$this->shelved(1), $this->shelved(1), $this->shelved(2), $this->shelved(3)]), 1),
@@ -223,6 +225,39 @@ final readonly class StartingLayouts
             LayoutDocument::tier($this->ids->next(), ['holds' => $lower, 'size' => ['share' => $low]]),
             LayoutDocument::tier($this->ids->next(), ['holds' => $upper, 'size' => ['share' => $high]]),
         ]);
+    }
+
+    /**
+     * The same with a step along the first run: its plinth stands out before its boxes.
+     *
+     * @param  array<string, mixed>  $layout
+     * @return array<string, mixed>
+     */
+    private function stepped(array $layout): array
+    {
+        $layout['members'][0]['with'] = ['ledge' => $this->size(120)];
+
+        return $layout;
+    }
+
+    /** @return array<string, mixed> a machine and what rolls beside it on the floor, and boxes with sliding leaves hung over both */
+    private function laundry(): array
+    {
+        $over = fn (array $holds, array $size) => LayoutDocument::bay($this->ids->next(), [
+            LayoutDocument::tier($this->ids->next(), ['holds' => $holds, 'size' => $this->size(900)]),
+            LayoutDocument::tier($this->ids->next(), ['holds' => Recipe::gap(), 'size' => ['share' => 4], 'joined' => false]),
+            LayoutDocument::tier($this->ids->next(), ['holds' => Recipe::box(0, 1), 'size' => ['share' => 5], 'depth' => $this->size(350), 'joined' => false]),
+        ], ['size' => $size]);
+        $bays = [$over(LayoutDocument::holds('appliance', ['depth' => $this->size(500)]), $this->size(630)), $over(LayoutDocument::holds('hamper-cart'), ['share' => 12])];
+        if ($this->shape->kind === SpaceKind::RoomCorner) {
+            $bays = [$bays[0], $over(LayoutDocument::holds('cart', ['lid' => 'lift-off']), $this->size(300)), $over(LayoutDocument::holds('hamper-cart'), $this->size(500)), $over(Recipe::box(0, 2), ['share' => 12])];
+        }
+        $layout = $this->along(0, $bays, 'none');
+        foreach ($bays as $bay) {
+            $layout['fronts'][] = LayoutDocument::member($this->ids->next(), 'sliding', [$bay['tiers'][2]['id']]);
+        }
+
+        return $layout;
     }
 
     /** @return array<string, mixed> drawers beside a cupboard under a worktop, shelves from wall to wall over it with room for a screen */

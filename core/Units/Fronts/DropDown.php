@@ -6,6 +6,7 @@ namespace Incastro\Units\Fronts;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\FrontDemand;
+use Incastro\Fit\Holds\WantsFlushRails;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Pieces\Grain;
@@ -23,6 +24,8 @@ use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\Toggle;
+use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Schools\Edges;
 use Incastro\Rules\Schools\Mount;
 use Incastro\Rules\WayOut;
@@ -40,7 +43,7 @@ use Incastro\Units\Sites\OpeningSite;
  * of the board below, and it bears on that board's front edge when it is open.
  */
 #[About('drop-down', 'Drop-down flap', 'Falls level before the opening: to write, to fold.', 'Doors')]
-final readonly class DropDown implements FrontUnit
+final readonly class DropDown implements FrontUnit, WantsFlushRails
 {
     /** A stay that is pulled by more tears out, N; and what it is rated over its pull. */
     private const MOST = 400.0;
@@ -55,7 +58,15 @@ final readonly class DropDown implements FrontUnit
         #[Count('Load at its front edge, N', 150, 50, 400, 'About a tenth of it in kg.')] public int $load,
         #[Count('Stays', 2, 1, 2)] public int $stays,
         #[Size('Stays over the hinge line', ['200', '8'], 80, 500, 'Where they are screwed to the sides.')] public Length $up,
+        #[Toggle('Rails of a face frame flush with the boards', true)]
+        #[When('form', FlapForm::Flush)]
+        public bool $flush = true,
     ) {
+    }
+
+    public function hasFlushRails(): bool
+    {
+        return $this->flush && $this->form === FlapForm::Flush;
     }
 
     public function demand(HouseRules $rules, Catalogue $materials): FrontDemand
@@ -70,7 +81,7 @@ final readonly class DropDown implements FrontUnit
     public function build(OpeningSite $site): Assembly
     {
         $terms = $site->terms;
-        if ($this->form === FlapForm::Flush && ($terms->rules->schools->edges === Edges::Frame || $site->isOpenBelow())) {
+        if ($this->form === FlapForm::Flush && ($site->frame()[2] > 0.5 || $site->isOpenBelow())) {
             return new Assembly([], findings: [$this->notLevel($site)]);
         }
         [$left, $right, $below, $above] = $site->edges()->laps(Mount::Overlay);
@@ -131,7 +142,7 @@ final readonly class DropDown implements FrontUnit
     private function notLevel(OpeningSite $site): Finding
     {
         $front = $site->opening->front;
-        $over = $front === null ? [] : [new WayOut('Let it lie over the front edges', Edits::front($front->id)->setting(['form' => FlapForm::Overlay->value]))];
+        $over = $front === null ? [] : [...($site->isOpenBelow() ? [] : [new WayOut('Make the rails flush with the boards', Edits::front($front->id)->setting(['flush' => true]))]), new WayOut('Let it lie over the front edges', Edits::front($front->id)->setting(['form' => FlapForm::Overlay->value]))];
 
         $why = $site->isOpenBelow() ? 'The bottom is left out here: a flap has no board to lie level with.' : sprintf('The rail of the face frame stands %s over the board below; a flap cannot lie level with it.', $site->terms->write($site->frame()[2]));
 

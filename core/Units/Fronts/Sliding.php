@@ -6,6 +6,7 @@ namespace Incastro\Units\Fronts;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\FrontDemand;
+use Incastro\Fit\Holds\WantsFlushRails;
 use Incastro\Fit\Terms;
 use Incastro\Geometry\Solid;
 use Incastro\Geometry\Way;
@@ -26,6 +27,7 @@ use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Made;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Schools\Edges;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
@@ -44,7 +46,7 @@ use Incastro\Units\Sites\OpeningSite;
  * lower one that a leaf is put in head first, lifted over the lower edge, and let down; down, it is held above all the same.
  */
 #[About('sliding', 'Sliding leaves', 'Slide past each other; nothing swings.', 'Doors')]
-final readonly class Sliding implements FrontUnit
+final readonly class Sliding implements FrontUnit, WantsFlushRails
 {
     /** How far the head of a leaf that is down must reach into its channel; mm, in. */
     private const HELD = [4.0, 5 / 32];
@@ -67,7 +69,13 @@ final readonly class Sliding implements FrontUnit
         #[Choice('Run in', Channel::Groove)] public Channel $channel,
         #[Size('Lap over each other', ['30', '1 1/4'], 15, 120)] public Length $overlap,
         #[Made('Made of', Purpose::Panel)] public ?string $made = null,
+        #[Toggle('Rails of a face frame flush with the boards', true)] public bool $flush = true,
     ) {
+    }
+
+    public function hasFlushRails(): bool
+    {
+        return $this->flush;
     }
 
     private function thick(Catalogue $materials): float
@@ -203,7 +211,7 @@ final readonly class Sliding implements FrontUnit
         }
         if ($foot + $top > 0.5) {
             return [Finding::clash(Code::LeafOverRail, sprintf('A sliding leaf is %s high; between the rails of the face frame there are %s, and it could not be put in.', $terms->format->write($height->result), $terms->write($site->height()->result->toDouble() - $foot - $top)), $tier)
-                ->withWaysOut([new WayOut('Band the front edges instead of a face frame', Edits::school('edges', Edges::Band->value)), ...$away])];
+                ->withWaysOut([...$setting('Make the rails flush with the boards', ['flush' => true]), new WayOut('Band the front edges instead of a face frame', Edits::school('edges', Edges::Band->value)), ...$away])];
         }
         $held = $above->minus($below)->minus($play->times(2))->toDouble();
         if ($held < $terms->rules->either(...self::HELD)->toDouble() - 1e-6) {

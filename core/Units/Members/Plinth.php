@@ -15,11 +15,14 @@ use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
+use Incastro\Pieces\Works\Finish;
+use Incastro\Pieces\Works\Finished;
 use Incastro\Pieces\Works\Scribed;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Rule;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
@@ -37,6 +40,10 @@ use Incastro\Units\Sites\MemberSite;
 #[About('plinth', 'Plinth', 'A frame under boxes, levelled to the highest point of the floor.', 'Boards', 'P')]
 final readonly class Plinth implements MemberUnit
 {
+    public function __construct(#[Size('Stands out before its boxes', null, 60, 400, 'As a step along their feet; usually set back for toes.')] public ?Length $ledge = null)
+    {
+    }
+
     public function form(): MemberForm
     {
         return MemberForm::Under;
@@ -44,7 +51,7 @@ final readonly class Plinth implements MemberUnit
 
     public function demand(HouseRules $rules, Catalogue $materials): MemberDemand
     {
-        return new MemberDemand($rules->get(Rule::PlinthHeight), Length::zero());
+        return new MemberDemand($rules->get(Rule::PlinthHeight), $this->ledge ?? Length::zero());
     }
 
     public function build(MemberSite $site): Assembly
@@ -54,7 +61,9 @@ final readonly class Plinth implements MemberUnit
             return new Assembly([]);
         }
         $t = $site->terms->board();
-        $depth = $plinth->depth->result->toDouble();
+        // What boxes stand on ends with them where a ledge lies before.
+        $body = $plinth->ledge->isZero() ? $plinth->depth : $plinth->depth->minus('the ledge before the boxes', $plinth->ledge);
+        $depth = $body->result->toDouble();
         $v = $plinth->v;
         $high = Working::start('plinth height', $plinth->height);
         $placed = $joints = [];
@@ -62,7 +71,7 @@ final readonly class Plinth implements MemberUnit
             $rail = $site->make->inner("rail-$at", 'Plinth rail', $plinth->length, $high, Purpose::Carcass, Grain::Any, [], ['screwed into the bearers’ ends']);
             $placed[] = new Placed($rail, Pose::at($plinth->u, $from, 0.0, Way::Right, Way::Up, Way::Out), Part::Plinth, $plinth->id);
         }
-        $between = $plinth->depth->minusTimes('two rails', 2, $site->terms->materials->carcass->thickness);
+        $between = $body->minusTimes('two rails', 2, $site->terms->materials->carcass->thickness);
         foreach (self::bearers($site, $plinth) as $i => $u) {
             $bearer = $site->make->inner('bearer-'.($i + 1), 'Plinth bearer', $between, $high, Purpose::Carcass, Grain::Any, [], ['between the rails']);
             $placed[] = new Placed($bearer, Pose::at($u, $v + $t, 0.0, Way::Out, Way::Up, Way::Right), Part::Plinth, $plinth->id);
@@ -70,10 +79,42 @@ final readonly class Plinth implements MemberUnit
                 $joints[] = new Joint($plinth->id.":rail-$at", $bearer->key, JointKind::Screws, 'plinth rails to bearers');
             }
         }
+        if (! $plinth->ledge->isZero()) {
+            $ledge = self::ledge($site, $plinth, $v + $depth);
+            array_push($placed, ...$ledge->placed);
+            array_push($joints, ...$ledge->joints);
+        }
         $toe = self::toeBoard($site, $plinth);
-        $joints = $toe === null ? $joints : [...$joints, new Joint($toe->piece->key, $plinth->id.':rail-front', JointKind::Screws, 'toe boards to plinths')];
+        $before = $plinth->ledge->isZero() ? ':rail-front' : ':ledge-rail';
+        $joints = $toe === null ? $joints : [...$joints, new Joint($toe->piece->key, $plinth->id.$before, JointKind::Screws, 'toe boards to plinths')];
 
         return new Assembly($toe === null ? $placed : [...$placed, $toe], $joints);
+    }
+
+    /** A step before the boxes, its board flush with what they stand on: a rail in front, bearers between, and the board on both. */
+    private static function ledge(MemberSite $site, Under $plinth, float $v): Assembly
+    {
+        $board = $site->terms->materials->carcass->thickness;
+        $t = $board->toDouble();
+        $toe = $site->terms->materials->frame->thickness;
+        $deep = $plinth->ledge->minus($toe)->toDouble();
+        // Its toe board stands before it.
+        $high = Working::start('plinth height', $plinth->height)->minus('its board', $board);
+        $rail = $site->make->inner('ledge-rail', 'Ledge rail', $plinth->length, $high, Purpose::Carcass, Grain::Any, [], ['screwed into the bearers’ ends']);
+        $top = $site->make->inner('ledge', 'Ledge', $plinth->length, Working::start('stands out before the boxes', $plinth->ledge)->minus('its toe board', $toe), Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::ofFront($site->terms->rules->schools->edges))], ['screwed down before the boxes']);
+        $placed = [
+            new Placed($rail, Pose::at($plinth->u, $v + $deep - $t, 0.0, Way::Right, Way::Up, Way::Out), Part::Plinth, $plinth->id),
+            new Placed($top, Pose::at($plinth->u, $v, $plinth->height->toDouble() - $t, Way::Right, Way::Out, Way::Up), Part::Plinth, $plinth->id),
+        ];
+        $joints = [new Joint($top->key, $rail->key, JointKind::Screws, 'ledges of plinths')];
+        $between = Working::start('stands out before the boxes', $plinth->ledge)->minus('its toe board', $toe)->minus('its rail', $board);
+        foreach ($deep < 3 * $t ? [] : self::bearers($site, $plinth) as $i => $u) {
+            $bearer = $site->make->inner('ledge-bearer-'.($i + 1), 'Ledge bearer', $between, $high, Purpose::Carcass, Grain::Any, [], ['between both rails']);
+            $placed[] = new Placed($bearer, Pose::at($u, $v, 0.0, Way::Out, Way::Up, Way::Right), Part::Plinth, $plinth->id);
+            array_push($joints, new Joint($rail->key, $bearer->key, JointKind::Screws, 'ledges of plinths'), new Joint($top->key, $bearer->key, JointKind::Screws, 'ledges of plinths'));
+        }
+
+        return new Assembly($placed, $joints);
     }
 
     /** @return non-empty-list<float> u of each bearer's left */
@@ -105,6 +146,8 @@ final readonly class Plinth implements MemberUnit
         $outline = ScribedOutline::of($edge->gap, $high, 0.0, $plinth->length->result->toDouble());
         $piece = $site->make->covering('toe-board', 'Toe board', $plinth->length, $height, Purpose::Frame, new Outline($outline), [new Scribed('lower, long', Side::Foot)]);
 
-        return new Placed($piece, Pose::at($plinth->u, $plinth->front(), $high, Way::Right, Way::Down, Way::Out), Part::Plinth, $plinth->id);
+        $front = $plinth->front() - ($plinth->ledge->isZero() ? 0.0 : $piece->thickness->toDouble());
+
+        return new Placed($piece, Pose::at($plinth->u, $front, $high, Way::Right, Way::Down, Way::Out), Part::Plinth, $plinth->id);
     }
 }

@@ -192,7 +192,9 @@ final readonly class FaceFrame
 
     private function rail(): Working
     {
-        return Working::start('rail width', $this->terms->rules->get(Rule::RailWidth));
+        return $this->box->hasFlushRails()
+            ? Working::start('as thick as the board behind it', $this->terms->materials->carcass->thickness)
+            : Working::start('rail width', $this->terms->rules->get(Rule::RailWidth));
     }
 
     private function bottomRail(): Placed
@@ -207,7 +209,7 @@ final readonly class FaceFrame
         [$from, $to] = [$this->box->u + $this->stile, $this->box->right() - $this->stile];
         $top = $this->scribed(Side::Top);
         $angle = $this->box->top->isRaked() ? $this->box->top->angle($this->box->outerWidth()->toDouble()) : 0.0;
-        $wide = $this->terms->rule(Rule::RailWidth);
+        $wide = $this->rail()->result->toDouble();
         $width = $this->rail();
         $length = $this->betweenStiles();
         if ($angle > 0.0) {
@@ -254,7 +256,7 @@ final readonly class FaceFrame
     private function middles(): Assembly
     {
         $placed = $joints = [];
-        $rail = $this->terms->rule(Rule::RailWidth);
+        $rail = $this->rail()->result->toDouble();
         $plumb = $this->box->top->isRaked() ? $rail / cos($this->box->top->angle($this->box->outerWidth()->toDouble())) : $rail;
         $number = 0;
         $last = count($this->box->columns) - 1;

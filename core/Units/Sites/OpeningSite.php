@@ -156,13 +156,14 @@ final readonly class OpeningSite
         $isLast = $rows[count($rows) - 1] === $this->opening;
         $plumb = $isLast && $this->box->top->isRaked() ? 1 / cos($this->box->top->angle($this->box->outerWidth()->toDouble())) : 1.0;
 
+        $rail = $this->box->hasFlushRails() ? 0.0 : $outer(Rule::RailWidth);
         $open = $this->isPastLeaf ? $this->opening->front?->holds->demand($this->terms->rules, $this->terms->materials) : null;
 
         return [
             $outer(Rule::StileWidth) / ($this->at === 0 ? 1 : 2) + ($open?->left?->toDouble() ?? 0.0),
             $outer(Rule::StileWidth) / ($this->at === count($this->box->columns) - 1 ? 1 : 2) + ($open?->right?->toDouble() ?? 0.0),
-            $rows[0] !== $this->opening ? $outer(Rule::RailWidth) / 2 : ($this->box->isBottomless() ? 0.0 : $outer(Rule::RailWidth)),
-            $outer(Rule::RailWidth) * $plumb / ($isLast ? 1 : 2),
+            $rows[0] !== $this->opening ? $rail / 2 : ($this->box->isBottomless() ? 0.0 : $rail),
+            $rail * $plumb / ($isLast ? 1 : 2),
         ];
     }
 

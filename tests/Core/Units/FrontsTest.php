@@ -8,6 +8,7 @@ use Incastro\Fit\Holds\ClosesOpenings;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unit;
+use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Schools\Edges;
@@ -26,6 +27,7 @@ use Incastro\Units\Hardware;
 use Incastro\Units\Insides\Shelves;
 use Incastro\Units\Pull;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\TestLayout;
 
 /** Fronts that are no doors: flaps, sliding leaves, and those that do not open. */
 final class FrontsTest extends TestCase
@@ -100,10 +102,11 @@ final class FrontsTest extends TestCase
     public function test_flaps_that_cannot_be_say_why_with_a_way_out(): void
     {
         // A rail of the face frame stands 27.3 over the board.
-        $framed = self::build(UnitBox::metric(), new DropDown(FlapForm::Flush, 150, 2, self::length('200')));
+        $framed = self::build(UnitBox::metric(), new DropDown(FlapForm::Flush, 150, 2, self::length('200'), false));
         self::assertSame([Code::FlapNotLevel], array_map(fn (Finding $finding) => $finding->code, $framed->findings));
         self::assertStringContainsString('27 mm', $framed->findings[0]->sentence);
-        self::assertSame(['form' => 'overlay'], $framed->findings[0]->waysOut[0]->edit->value);
+        self::assertSame([['flush' => true], ['form' => 'overlay']], array_map(fn ($way) => $way->edit->value, array_slice($framed->findings[0]->waysOut, 0, 2)));
+        self::assertNotContains(Code::FlapNotLevel, array_map(fn (Finding $finding) => $finding->code, self::build(UnitBox::metric(), new DropDown(FlapForm::Flush, 150, 2, self::length('200')))->findings));
         // One stay for 400 N at the edge: 400 · 539.5/160.7 = 1343 N and more.
         $weak = self::build(self::banded('700', '560', '350'), new DropDown(FlapForm::Flush, 400, 1, self::length('200')));
         self::assertSame([Code::StayWeak], array_map(fn (Finding $finding) => $finding->code, $weak->findings));
@@ -145,10 +148,20 @@ final class FrontsTest extends TestCase
         self::assertSame([], $built->findings);
     }
 
+    public function test_a_frame_whose_rails_are_flush_lets_sliding_leaves_in(): void
+    {
+        // Its rails are no higher than the bottom and the top are thick: 18 in the test alcove.
+        $layout = TestLayout::of([TestLayout::bay('a')])->with(['fronts' => [Doc::member('f', 'sliding', ['a-1'])]]);
+        $rails = array_filter($layout->plan()->pieces(), fn ($piece) => $piece->name === 'Rail');
+        self::assertSame(18.0, min(array_map(fn ($piece) => $piece->width->result->toDouble(), $rails)));
+        self::assertNotContains(Code::LeafOverRail, array_map(fn (Finding $finding) => $finding->code, $layout->plan()->findings));
+    }
+
     public function test_sliding_leaves_that_cannot_be_put_in_say_why(): void
     {
-        $framed = self::build(UnitBox::metric(), new Sliding(2, 2, Channel::Groove, self::length('30')));
+        $framed = self::build(UnitBox::metric(), new Sliding(2, 2, Channel::Groove, self::length('30'), null, false));
         self::assertSame(Code::LeafOverRail, $framed->findings[0]->code);
+        self::assertSame(['flush' => true], $framed->findings[0]->waysOut[0]->edit->value);
         // In inches 23/32 − 1/4 = 15/32 above and 5/32 below, less 2 · 1/16: held by 3/16. In boards of 15: 9 − 4 − 3 = 2.
         $box = new UnitBox('900', '500', '400', schools: new Schools(edges: Edges::Band), board: '15');
         $thin = self::build($box, new Sliding(2, 2, Channel::Groove, self::length('30')));

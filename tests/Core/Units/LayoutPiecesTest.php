@@ -48,6 +48,23 @@ final class LayoutPiecesTest extends TestCase
         return TestLayout::of([TestLayout::bay('a', ['size' => TestLayout::mm(500)]), TestLayout::bay('b', ['joined' => true])]);
     }
 
+    public function test_a_plinth_that_stands_out_before_its_boxes_is_a_step(): void
+    {
+        $layout = TestLayout::of([TestLayout::bay('a')], ['depth' => TestLayout::mm(400.0)]);
+        $layout->layout['members'][0]['with'] = ['ledge' => TestLayout::mm(120.0)];
+        $pieces = [];
+        foreach ($layout->plan()->pieces() as $piece) {
+            $pieces[$piece->name] = $piece->width->result->toDouble();
+        }
+        // 120 less a toe board of 18: a board of 102, on a rail of 70 − 18 = 52 and bearers alike.
+        self::assertSame([102.0, 52.0, 52.0], [$pieces['Ledge'], $pieces['Ledge rail'], $pieces['Ledge bearer']]);
+        self::assertSame([], $layout->clashes());
+        // What boxes stand on goes as far as they do: bearers of 400 − 2 · 18 and what the wall behind takes, not set back.
+        $bearer = array_values(array_filter($layout->plan()->pieces(), fn ($piece) => $piece->name === 'Plinth bearer'))[0];
+        $box = $layout->plan()->layout->runs[0]->boxes[0] ?? null;
+        self::assertEqualsWithDelta(($box?->outerDepth()->toDouble() ?? 0.0) - 36.0, $bearer->length->result->toDouble(), 1.0);
+    }
+
     public function test_two_bays_that_share_a_board_by_hand(): void
     {
         $layout = self::shared();
