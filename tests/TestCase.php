@@ -43,7 +43,7 @@ abstract class TestCase extends LaravelTestCase
     protected function alcove(User $user): Job
     {
         $home = $user->homes()->create(['name' => 'Home']);
-        $this->app->make(\App\Exchange\JobPorter::class)->import($home, $user, (string) file_get_contents(database_path('demo/landing-alcove.json')));
+        $this->app->make(\App\Exchange\JobPorter::class)->import($home, $user, (string) file_get_contents(base_path('tests/examples/landing-alcove-without-doors.json')));
 
         return $home->jobs()->with('spaces')->firstOrFail();
     }

@@ -150,7 +150,7 @@ final class DoorsTest extends TestCase
 
     public function test_a_plan_says_what_moves_what_is_marked_and_what_sizes_are_good_for(): void
     {
-        $job = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/database/demo/landing-alcove.json'));
+        $job = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/tests/examples/landing-alcove-without-doors.json'));
         $job->job->spaces[0]->layout->runs[0]->bays[0]->tiers[0]->holds = (object) ['kind' => 'drawers', 'v' => 1, 'with' => (object) ['count' => 4]];
         $file = (string) tempnam(sys_get_temp_dir(), 'job');
         file_put_contents($file, (string) json_encode($job));

@@ -72,7 +72,7 @@ final class JobTest extends TestCase
     {
         $user = $this->person();
         $home = $this->home($user);
-        $bad = str_replace('"joined": true', '"joined": "one"', (string) file_get_contents(database_path('demo/landing-alcove.json')));
+        $bad = str_replace('"joined": true', '"joined": "one"', (string) file_get_contents(base_path('tests/examples/landing-alcove-without-doors.json')));
         $this->actingAs($user)->postJson("/api/homes/{$home->id}/import", ['file' => UploadedFile::fake()->createWithContent('job.json', $bad)])
             ->assertUnprocessable()->assertJsonPath('errors.file.0', 'job.json:$.job.spaces[0].layout.runs[0].bays[0].tiers[0].joined: This is string; it must be boolean.');
         self::assertSame(0, Job::query()->count());
@@ -100,7 +100,7 @@ final class JobTest extends TestCase
 
             return $process;
         };
-        $plan = $run('job:plan', database_path('demo/landing-alcove.json'), '--json');
+        $plan = $run('job:plan', base_path('tests/examples/landing-alcove-without-doors.json'), '--json');
         self::assertSame(0, $plan->getExitCode(), $plan->getErrorOutput());
         self::assertSame('fits', json_decode($plan->getOutput(), true)['verdict']['state']);
         $missing = $run('job:plan', '/nowhere.json');

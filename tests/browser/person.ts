@@ -31,7 +31,7 @@ export async function landingAlcove(page: Page, station = 'measure'): Promise<vo
   await page.getByLabel('Import a job').setInputFiles({
     name: 'job.json',
     mimeType: 'application/json',
-    buffer: readFileSync('database/demo/landing-alcove.json'),
+    buffer: readFileSync('tests/examples/landing-alcove-without-doors.json'),
   })
   await page.getByRole('link', { name: 'Landing alcove' }).click()
   await expect(page.getByRole('status')).toContainText('Fits')

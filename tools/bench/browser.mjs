@@ -32,7 +32,7 @@ const bring = (file) =>
     form.append('file', new Blob([file]), 'job.json')
     return (await (await fetch(`/api/homes/${homes[0].id}/import`, { method: 'POST', headers, body: form })).json()).id
   }, file)
-const job = await bring(readFileSync('database/demo/landing-alcove.json', 'utf8'))
+const job = await bring(readFileSync('tests/examples/landing-alcove-without-doors.json', 'utf8'))
 await page.goto(`${base}/jobs/${job}/measure`, { waitUntil: 'networkidle' })
 const times = []
 for (let i = 0; i < 24; i++) {

@@ -10,7 +10,7 @@ use Incastro\Planning\Planner;
 
 require __DIR__.'/../../vendor/autoload.php';
 
-$file = __DIR__.'/../../database/demo/landing-alcove.json';
+$file = __DIR__.'/../../tests/examples/landing-alcove-without-doors.json';
 $document = JobFile::read($file, (string) file_get_contents($file))['job'];
 $times = [];
 for ($i = 0; $i < 55; $i++) {

@@ -40,7 +40,9 @@ final class HingeMarks
     private const PLATE_IN = 37.0;
 
     /** Length of a butt hinge by the height of its leaf, mm and inches: up to so high, so long. */
-    private const BUTTS = [[600.0, 24.0, 50.0, 2.0], [1200.0, 48.0, 65.0, 2.5], [INF, INF, 75.0, 3.0]];
+    private const BUTTS = [[600.0, 24.0, 50.0, 2.0], [1200.0, 48.0, 65.0, 2.5]];
+
+    private const LONGEST = [75.0, 3.0];
 
     /** How thick the leaf of a butt hinge is, mm. */
     private const BUTT_DEEP = 2.0;
@@ -54,7 +56,7 @@ final class HingeMarks
             }
         }
 
-        return $rules->either($long, $longInches);
+        return $rules->either(...self::LONGEST);
     }
 
     /** @return array{list<Mark>, list<Mark>} on the leaf, and on what carries it */

@@ -21,7 +21,7 @@ use PHPUnit\Framework\TestCase;
 
 final class FilesTest extends TestCase
 {
-    private const DEMO = __DIR__.'/../../../database/demo/landing-alcove.json';
+    private const DEMO = __DIR__.'/../../examples/landing-alcove-without-doors.json';
 
     private function csv(string $text): string
     {
@@ -169,7 +169,7 @@ final class FilesTest extends TestCase
 
     public function test_marks_that_a_file_leaves_out_are_given(): void
     {
-        $file = json_decode((string) file_get_contents(__DIR__.'/../../../database/demo/landing-alcove.json'), false, 512, JSON_THROW_ON_ERROR);
+        $file = json_decode((string) file_get_contents(__DIR__.'/../../examples/landing-alcove-without-doors.json'), false, 512, JSON_THROW_ON_ERROR);
         unset($file->job->spaces[0]->layout->marks);
         ['job' => $document] = JobFile::read('job.json', json_encode($file, JSON_THROW_ON_ERROR));
         self::assertContains('B1', $document['spaces'][0]['layout']['marks']);

@@ -48,6 +48,15 @@ final class ExamplesTest extends TestCase
             // Two bins (807 − 3 · 3)/2 = 399, 372 − 20 = 352 deep: fronts 399 − 24 = 375, bottoms 375 + 10 by 352 − 14; runners 352 − 3, 27 high. An apron and
             // two boards of 847 between the three tiers, with a rail of the frame before each; two shelves 847 − 3.
             'bins' => ['bins', [...self::cupboard(2311.0, 74.0), [4, 352.0, 300.0], [4, 375.0, 300.0], [2, 385.0, 338.0], [4, 349.0, 27.0], [2, 847.0, 372.0], [1, 847.0, 300.0], [2, 844.0, 372.0], [2, 807.0, 45.0]]],
+            // 883 wide, 600 high, 300 deep, its back let in by 18 for cleats: sides 300 − 18 = 282, boards 282 − 18 − 6 = 258, 847 long; a back 847 − 2 by
+            // 600 − 2; strips and the cleat on the box as long as the boards, that on the wall 20 less; stiles 53 and 57 with what is scribed.
+            'hung' => ['hung', [[2, 600.0, 282.0], [3, 847.0, 258.0], [1, 845.0, 598.0], [2, 847.0, 90.0], [1, 827.0, 80.0], [1, 847.0, 80.0], [1, 847.0, 60.0], [1, 600.0, 53.0], [1, 600.0, 57.0], [2, 807.0, 45.0]]],
+            // 500 × 700 in a wall of 100: sides 700 − 10 = 690, head and sill 500 − 10 − 36 = 454; a leaf 654 + 25.4 = 679.4 by 479.4, down; casing 679 + 6 + 114
+            // and 479 + 6 + 114, 57 wide.
+            'hatch' => ['hatch', [[2, 690.0, 100.0], [2, 454.0, 100.0], [1, 679.0, 479.0], [2, 799.0, 57.0], [2, 599.0, 57.0]]],
+            // A bookcase of 800 × 2020 × 280 that is bought: fillers 62 and 60 with what is scribed, on cleats; a plinth with bearers of 280 − 65 − 36 = 179; a
+            // panel over it up to the ceiling, on cleats.
+            'bought' => ['bought', [[1, 2020.0, 62.0], [1, 2020.0, 60.0], [2, 2020.0, 30.0], [2, 800.0, 70.0], [3, 179.0, 70.0], [1, 800.0, 83.0], [1, 800.0, 292.0], [2, 292.0, 30.0]]],
         ];
     }
 
@@ -89,6 +98,18 @@ final class ExamplesTest extends TestCase
         self::assertCount(6 + 11, $pullOuts);
         // Sliding leaves, a flap that drops down, one that lifts up, and two doors.
         self::assertCount(2 + 1 + 1 + 2, array_filter(self::pieces('fronts'), fn (Piece $piece) => in_array($piece->name, ['Sliding leaf', 'Flap', 'Door'], true)));
+    }
+
+    public function test_what_rolls_and_hangs_is_counted_by_what_it_is(): void
+    {
+        $count = fn (string $file, string $in): int => count(array_filter(self::pieces($file), fn (Piece $piece) => str_contains($piece->key, $in)));
+        // A hamper for a bag: 2 ends, 2 low sides, a bottom, a front and 2 guides; a cart: 2 ends, 4 boards, 3 · 2 guard rails, 2 sides of a compartment, a lid.
+        self::assertSame(8, $count('rolling', 'cart:'));
+        self::assertSame(2 + 4 + 6 + 2 + 1, $count('rolling', 'cart-2:'));
+        // On castors 5 and a front; three on runners the same, with 2 runners and 2 guides each, and 2 kickers over the uppermost.
+        self::assertSame(6 + 3 * (6 + 4) + 2, $count('floor-drawers', 'drawer-'));
+        // Two leaves of 2 stiles, 3 rails and 2 panels, and 2 stops behind each.
+        self::assertSame(2 * 7 + 4, $count('clothes', ':door-'));
     }
 
     /** @return list<Piece> */

@@ -121,6 +121,13 @@ final class DoorFittingsTest extends TestCase
         self::assertSame([], $built->findings);
     }
 
+    public function test_butt_hinges_are_as_long_as_their_leaf_asks(): void
+    {
+        // Up to 600, up to 1200, and beyond.
+        $named = fn (string $high): array => array_keys(self::bought((new UnitBox('500', $high, '560'))->build(new Shelves(0, 1), UnitBox::door(1, Hand::Left, Pull::Knob, build: LeafBuild::Grooved, hinges: HingeKind::Butt))));
+        self::assertSame(['butt hinge 50 mm', 'butt hinge 65 mm', 'butt hinge 75 mm'], [$named('600')[0], $named('1200')[0], $named('2000')[0]]);
+    }
+
     public function test_butt_hinges_do_not_carry_a_leaf_over_its_edges(): void
     {
         $found = UnitBox::metric()->build(new Shelves(0, 2), UnitBox::door(1, Hand::Left, Pull::Knob, Mount::Overlay, hinges: HingeKind::Butt))->findings;

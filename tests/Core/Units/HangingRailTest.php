@@ -15,11 +15,26 @@ use Incastro\Units\Hang;
 use Incastro\Units\Hardware;
 use Incastro\Units\Insides\HangingRail;
 use Incastro\Units\Pull;
+use Incastro\Units\RailWay;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestLayout;
 
 final class HangingRailTest extends TestCase
 {
+    public function test_in_a_shallow_box_it_runs_from_back_to_front(): void
+    {
+        // 600 wide, 400 deep: boards 400 − 6 − 18 = 376, face at 394. Before a strip of 17.7 behind: 394 − 17.7 − 2 · 10 = 356.3, down to 356, in the middle of 564.6.
+        $box = new UnitBox('600', '1300', '400');
+        $built = $box->build(new HangingRail(Hang::Short, Length::ofMillimetres(60), Length::ofMillimetres(25), RailWay::Deep));
+        self::assertSame(['rail Ø 25 mm, cut to 356 mm', 'rail support'], array_map(fn (Hardware $one) => $one->name, array_values(array_filter($built->hardware, fn (Hardware $one) => $one->use === 'hanging rails'))));
+        $block = $built->fixtures[0]->block;
+        self::assertEqualsWithDelta([17.7 + 282.3 - 12.5, 356.0], [$block->u0, $block->v1 - $block->v0], 1e-6);
+        self::assertSame([], $built->findings);
+        // From side to side hangers would touch a front, and that is the way out.
+        $across = $box->build(new HangingRail(Hang::Short, Length::ofMillimetres(60), Length::ofMillimetres(25)), UnitBox::door(1, Hand::Left, Pull::Knob));
+        self::assertSame(['direction' => 'front-to-back'], $across->findings[0]->waysOut[1]->edit->value);
+    }
+
     public function test_two_rails_behind_doors_by_hand(): void
     {
         // 964.6 × 2164.6 clear, face at 614, doors of 18.
