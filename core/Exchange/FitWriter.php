@@ -16,6 +16,7 @@ use Incastro\Fit\FittedBay;
 use Incastro\Fit\FittedCell;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\FittedSurface;
+use Incastro\Fit\Holds\StandsBought;
 use Incastro\Fit\Layout\Member;
 use Incastro\Fit\Layout\Option;
 use Incastro\Fit\Layout\RunEnd;
@@ -85,6 +86,7 @@ final readonly class FitWriter
                 'front' => $cell->tier->front === null ? null : ['id' => $cell->tier->front->id, 'holds' => $this->unit($cell->tier->front->holds)],
                 'options' => array_map(fn (Option $option) => ['id' => $option->id, 'holds' => $this->unit($option->holds)], $cell->tier->options),
                 'boxed' => $cell->tier->isBoxed(),
+                'bought' => $cell->boxId !== null && $run->box($cell->boxId)?->has(StandsBought::class) === true,
                 'width' => $this->lengths->working($cell->width), 'height' => $this->lengths->working($cell->height),
             ], $run->cells),
             'boxes' => array_map($this->box(...), $run->boxes),

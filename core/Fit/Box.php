@@ -159,7 +159,15 @@ final readonly class Box
     /** Whether it has no bottom of its own. */
     public function isBottomless(): bool
     {
-        return $this->has(LeavesBottomOut::class);
+        foreach ($this->columns as $column) {
+            foreach ($column->openings[0]->options as $option) {
+                if ($option->holds instanceof LeavesBottomOut) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** Whether the rails of its face frame are no higher than its boards. */

@@ -148,7 +148,10 @@ test('inches are written as true fractions all the way', async ({ page }) => {
 test('a bad file is refused with the path inside it', async ({ page }) => {
   await newPerson(page)
   const buffer = Buffer.from(
-    readFileSync('tests/examples/landing-alcove-without-doors.json', 'utf8').replace('"painted": true', '"painted": "yes"'),
+    readFileSync('tests/examples/landing-alcove-without-doors.json', 'utf8').replace(
+      '"painted": true',
+      '"painted": "yes"',
+    ),
   )
   await page
     .getByLabel('Import a job')

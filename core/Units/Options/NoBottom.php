@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace Incastro\Units\Options;
 
 use Incastro\Fit\Holds\LeavesBottomOut;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
+use Incastro\Rules\Finding;
 use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Toggle;
+use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
 use Incastro\Units\BoxOption;
 use Incastro\Units\Hardware;
@@ -33,6 +37,10 @@ final readonly class NoBottom implements BoxOption, LeavesBottomOut
 
     public function change(OpeningSite $site, Assembly $box, string $id): Assembly
     {
+        if (! $site->isOpenBelow()) {
+            return $box->finding(Finding::warning(Code::FootGap, sprintf('Only the lowest cell of box %s has a bottom to leave out.', $site->box->mark), $site->opening->tierId)->withWaysOut([new WayOut('Take it away', Edits::withoutOption($id))]));
+        }
+
         return $box->bought([new Hardware('angle bracket', $this->strip ? self::BRACKETS : 2 * self::BRACKETS, 'sides to what is below', ArticleKind::AngleBracket)]);
     }
 }

@@ -82,21 +82,24 @@ async function setFront(kind: string): Promise<void> {
       <span class="soft">{{ title }} · {{ share }}</span>
     </header>
     <FindingList :findings="found" :among="serious" label="About this cell" />
-    <UnitTiles
-      label="Inside"
-      name="What it holds"
-      list="tiers"
-      :tier="tier.id"
-      :kind="cell.holds.kind"
-      :families="['inside', 'cell']"
-      @change="set(field(`tiers.${tier.id}.holds`), $event)"
-    />
-    <p v-if="job.refused[field(`tiers.${tier.id}.holds`)]" class="refused" role="alert">
-      {{ job.refused[field(`tiers.${tier.id}.holds`)] }}
-    </p>
-    <UnitPanel :holds="cell.holds" :path="field(`tiers.${tier.id}`)" />
+    <template v-if="!cell.bought">
+      <UnitTiles
+        label="Inside"
+        name="What it holds"
+        list="tiers"
+        :tier="tier.id"
+        :kind="cell.holds.kind"
+        :families="['inside', 'cell']"
+        @change="set(field(`tiers.${tier.id}.holds`), $event)"
+      />
+      <p v-if="job.refused[field(`tiers.${tier.id}.holds`)]" class="refused" role="alert">
+        {{ job.refused[field(`tiers.${tier.id}.holds`)] }}
+      </p>
+      <UnitPanel :holds="cell.holds" :path="field(`tiers.${tier.id}`)" />
+    </template>
     <template v-if="cell.boxed">
       <UnitTiles
+        v-if="!cell.bought"
         label="In front"
         name="In front"
         list="fronts"
@@ -106,7 +109,11 @@ async function setFront(kind: string): Promise<void> {
         nothing="Open"
         @change="setFront"
       />
-      <UnitPanel v-if="cell.front" :holds="cell.front.holds" :path="field(`fronts.${cell.front.id}`)" />
+      <UnitPanel
+        v-if="cell.front && !cell.bought"
+        :holds="cell.front.holds"
+        :path="field(`fronts.${cell.front.id}`)"
+      />
       <section v-for="one in cell.options" :key="one.id" class="option" :aria-label="one.holds.label">
         <header>
           <h3>{{ one.holds.label }}</h3>

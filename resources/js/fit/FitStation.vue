@@ -139,7 +139,13 @@ function select(ref: string): void {
     </p>
     <RouterLink :to="`/jobs/${job.job?.id}/measure`">Go on measuring <kbd>1</kbd></RouterLink>
   </div>
-  <StartingLayouts v-else-if="station?.empty" />
+  <div v-else-if="station?.empty" class="begins" :class="{ beside: station.surfaces.length > 0 }">
+    <StartingLayouts />
+    <aside>
+      <FindingList v-if="serious.length > 0" :findings="serious" :among="serious" label="What clashes" />
+      <SurfacePanel :station="station" :layout="layout" />
+    </aside>
+  </div>
   <div v-else-if="station && run" class="fit-station">
     <section class="card drawing-card" aria-label="Drawing">
       <div class="bar">
@@ -253,6 +259,16 @@ function select(ref: string): void {
 </template>
 
 <style scoped>
+.begins {
+  display: grid;
+  gap: 14px;
+  align-items: start;
+}
+@media (width >= 900px) {
+  .begins.beside {
+    grid-template-columns: minmax(0, 1fr) 356px;
+  }
+}
 .fit-station {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 356px;
