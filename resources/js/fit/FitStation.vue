@@ -233,7 +233,15 @@ function select(ref: string): void {
           <Button
             text
             label="Start from another layout"
-            @click="layout.set('layout', { runs: [], members: [], closings: {}, openings: [] })"
+            @click="
+              layout.set('layout', {
+                runs: [],
+                members: [],
+                closings: {},
+                openings: [],
+                surfaces: job.space?.choices.layout.surfaces ?? [],
+              })
+            "
           />
         </TabPanel>
         <TabPanel value="gaps">

@@ -208,6 +208,15 @@ final class LayoutChoicesTest extends TestCase
         }
     }
 
+    public function test_another_layout_to_begin_with_leaves_what_lies_on_walls(): void
+    {
+        $hatch = ['id' => 's', 'on' => ['wall' => 0, 'from' => null, 'to' => null, 'foot' => null, 'head' => null]] + Doc::holds('hatch');
+        [$after, $inverse] = self::choices()->apply(['surfaces' => [$hatch]] + self::layout(), new Edit('layout.do', ['action' => 'start', 'name' => 'two-tall', 'seed' => 'seed-of-a-test']));
+        self::assertSame([$hatch], $after['surfaces']);
+        self::assertCount(2, self::bays($after));
+        self::assertSame([$hatch], self::choices()->apply($after, $inverse)[0]['surfaces']);
+    }
+
     public function test_every_edit_has_an_inverse(): void
     {
         $actions = array_values(array_diff(array_keys(LayoutActions::NAMES), ['start', 'add', 'remove-run']));
