@@ -214,7 +214,7 @@ final class LayoutChoicesTest extends TestCase
         [$after, $inverse] = self::choices()->apply(['surfaces' => [$hatch]] + self::layout(), new Edit('layout.do', ['action' => 'start', 'name' => 'two-tall', 'seed' => 'seed-of-a-test']));
         self::assertSame([$hatch], $after['surfaces']);
         self::assertCount(2, self::bays($after));
-        self::assertSame([$hatch], self::choices()->apply($after, $inverse)[0]['surfaces']);
+        self::assertEquals([$hatch], self::choices()->apply($after, $inverse)[0]['surfaces']);
     }
 
     public function test_every_edit_has_an_inverse(): void
