@@ -29,7 +29,14 @@ test('every unit is put into a cell from its picture, and before it, and stands 
     await expect(verdict(page)).toContainText(/^(Fits|Does not fit: )/)
   }
   // What stands in a cell without a box; then the box again.
-  for (const unit of ['Cart', 'Place for a machine', 'Shelves on cleats', 'Filler panel', 'Shelves']) {
+  for (const unit of [
+    'Cart',
+    'Laundry hamper',
+    'Place for a machine',
+    'Shelves on cleats',
+    'Filler panel',
+    'Shelves',
+  ]) {
     await choose(page, 'What it holds', unit)
     await expect(label('What it holds', unit)).toBeChecked()
     await expect(head).toContainText(unit === 'Shelves' ? 'Box B1' : unit)
@@ -42,6 +49,138 @@ test('every unit is put into a cell from its picture, and before it, and stands 
   }
   await expect(verdict(page)).toContainText('Fits.')
 })
+
+test('a box has a hidden place, hangs on its wall, stands open below and behind, or is bought', async ({
+  page,
+}) => {
+  await landingAlcove(page, 'fit')
+  for (const [add, name] of [
+    ['Add: hidden compartment', 'Hidden compartment'],
+    ['Add: no back', 'No back'],
+    ['Add: no bottom', 'No bottom'],
+    ['Add: hung on the wall', 'Hung on the wall'],
+  ] as const) {
+    await page.getByRole('button', { name: add }).click()
+    const option = page.getByRole('region', { name, exact: true })
+    await expect(option).toBeVisible()
+    await expect(verdict(page)).toContainText(/^(Fits|Does not fit: )/)
+    await option.getByRole('button', { name: /^Take the .* away$/ }).click()
+    await expect(option).toHaveCount(0)
+  }
+  await expect(verdict(page)).toContainText('Fits.')
+  // A bought cabinet asks for its own sizes, and not for what is in it.
+  await page.getByRole('button', { name: 'Add: bought, not built' }).click()
+  const bought = page.getByRole('region', { name: 'Bought, not built', exact: true })
+  await expect(bought).toBeVisible()
+  await expect(page.getByRole('radiogroup', { name: 'What it holds' })).toHaveCount(0)
+  await page
+    .getByRole('list', { name: 'About this cell' })
+    .getByRole('button', { name: /The cabinet is 800 mm wide/ })
+    .first()
+    .click()
+  await page.getByRole('button', { name: 'Make its place 800 mm wide' }).first().click()
+  await expect(page.getByText(/The cabinet is 800 mm wide/)).toHaveCount(0)
+})
+
+test('a hatch is put on a wall and asks that somebody looked at it before it is cut', async ({ page }) => {
+  await demoJob(page, 'landing-alcove', 'Landing alcove', false)
+  await page.getByRole('combobox', { name: 'Add on a wall' }).click()
+  await page.getByRole('option', { name: 'Hatch on the back wall' }).click()
+  const wall = page.getByRole('region', { name: 'On the walls' })
+  await expect(wall.getByRole('heading', { name: 'Hatch H1, back wall' })).toBeVisible()
+  await page.getByRole('button', { name: /Have the wall looked at before it is cut/ }).click()
+  await page.getByRole('button', { name: 'Somebody who knows looked at it' }).click()
+  await expect(page.getByText(/Have the wall looked at/)).toHaveCount(0)
+  await expect(verdict(page)).toContainText('Fits.')
+  await page.getByRole('link', { name: /^Pieces/ }).click()
+  await expect(page.getByText('H1-leaf', { exact: true })).toBeVisible()
+})
+
+test('doors hang on what is chosen, close with a lip, and are bored for their pulls', async ({ page }) => {
+  await landingAlcove(page, 'fit')
+  await choose(page, 'In front', 'Door')
+  const leaves = page.getByRole('spinbutton', { name: 'Leaves' })
+  await leaves.fill('2')
+  await leaves.press('Enter')
+  const set = async (label: string, option: string) => {
+    await page.getByRole('combobox', { name: label }).click()
+    await page.getByRole('option', { name: option, exact: true }).click()
+  }
+  await set('Built as', 'Frame and panel in grooves')
+  await set('Hung on', 'Butt hinges')
+  await expect(verdict(page)).toContainText('Fits.')
+  await page.getByRole('link', { name: /^Pieces/ }).click()
+  await expect(page.getByRole('button', { name: 'B1-door-stop-foot-1, length' })).toBeVisible()
+  await page.getByRole('button', { name: 'B1-door-L-stile-R, drawing' }).click()
+  await expect(page.getByText(/2 holes Ø 5 mm for its pull/)).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.getByRole('link', { name: /^Fit/ }).click()
+  await set('Hung on', 'Concealed hinges')
+  await set('Closes', 'Inside, with a lip all round')
+  await expect(verdict(page)).toContainText('Fits.')
+  await page.getByRole('link', { name: /^Pieces/ }).click()
+  await expect(page.getByText(/rabbet in the back, 13.5 mm wide and 9 mm deep/).first()).toBeVisible()
+})
+
+test('drawers take heights that are typed one after another, and say what they do not understand', async ({
+  page,
+}) => {
+  await landingAlcove(page, 'fit')
+  await choose(page, 'What it holds', 'Drawers')
+  const heights = page.getByRole('textbox', { name: 'Heights of the fronts from the top' })
+  await heights.fill('120; 5')
+  await heights.press('Enter')
+  await expect(
+    page.getByText(/“5” was understood as 5 mm. It must be between 40 mm and 600 mm/),
+  ).toBeVisible()
+  await heights.fill('120; 16 cm')
+  await heights.press('Enter')
+  await expect(
+    page.getByRole('button', { name: 'Heights of the fronts from the top as usual' }),
+  ).toBeVisible()
+  await page.getByRole('link', { name: /^Pieces/ }).click()
+  await expect(page.getByRole('button', { name: 'B1-drawer-3-face, width: 120 mm' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'B1-drawer-2-face, width: 160 mm' })).toBeVisible()
+})
+
+/** Each in a space where it fits as it is. */
+const BEGUN = [
+  [
+    'landing-alcove',
+    'Landing alcove',
+    [
+      'Slatted shelves behind doors',
+      'Shallow shelves on a deeper base with doors',
+      'Drawers and doors below, shelves round a screen above',
+      'A tall pull-out beside shelves behind a door',
+      'Cubbies from floor to ceiling',
+    ],
+  ],
+  ['oar-store', 'Oar store', ['Three deep pull-outs, each with a raked front']],
+  [
+    '../../examples/walk-in',
+    'Dressing room',
+    ['Rails on both sides, shelves and cubbies at the back on a plinth with a step'],
+  ],
+  [
+    '../../examples/laundry',
+    'Wash house',
+    ['A machine and a hamper on the floor, cupboards with sliding doors above'],
+  ],
+] as const
+
+for (const [file, job, recipes] of BEGUN) {
+  test(`what people keep things in is begun from a recipe, and fits: ${job}`, async ({ page }) => {
+    test.setTimeout(120_000)
+    await demoJob(page, file, job, false)
+    for (const recipe of recipes) {
+      await page.getByRole('button', { name: `Start from: ${recipe}` }).click()
+      await expect(page.locator('g.cell').first()).toBeVisible()
+      await expect(verdict(page)).toContainText('Fits.')
+      await page.getByRole('button', { name: 'Start from another layout' }).click()
+    }
+  })
+}
 
 test('what pull-outs under a rake are filled with decides what slides carry them', async ({ page }) => {
   await demoJob(page, 'oar-store', 'Oar store')
