@@ -11,11 +11,8 @@ use Incastro\Fit\Holds\SpansCells;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
-use Incastro\Planning\SpacePlan;
-use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Parameters\Blueprint;
-use Incastro\Rules\Severity;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Trial\Dice;
 use Incastro\Units\Family;
@@ -32,6 +29,8 @@ use Tests\Core\TestTerms;
  */
 final class EveryUnitTest extends TestCase
 {
+    use StandsFree;
+
     /** So many settings of several parameters at once, each in one of the rooms. */
     private const MIXED = 45;
 
@@ -166,15 +165,5 @@ final class EveryUnitTest extends TestCase
         }
         // It is not made free by being refused everywhere.
         self::assertGreaterThan(0, $fitting);
-    }
-
-    /** @return list<string> what only the check of the whole found: a unit that cannot be made says so itself */
-    private static function faults(SpacePlan $plan): array
-    {
-        $clashes = array_filter($plan->findings, fn (Finding $finding) => $finding->severity === Severity::Clash);
-        $codes = array_map(fn (Finding $finding) => $finding->code->value, $clashes);
-        $isSaid = array_filter($codes, fn (string $code) => ! str_starts_with($code, 'assembled-')) !== [];
-
-        return $isSaid ? [] : array_values(array_map(fn (Finding $finding) => $finding->sentence, $clashes));
     }
 }
