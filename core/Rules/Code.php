@@ -86,7 +86,9 @@ enum Code: string
     case RailLow = 'rail-low';
     case RakeHit = 'rake-hit';
     case RevealWanders = 'reveal-wanders';
-    case ReadyMadeSize = 'ready-made-size';
+    case ReadyMadeDepth = 'ready-made-depth';
+    case ReadyMadeHeight = 'ready-made-height';
+    case ReadyMadeWidth = 'ready-made-width';
     case RunDepth = 'run-depth';
     case RunOverfull = 'run-overfull';
     case Saw = 'saw';

@@ -162,7 +162,7 @@ final class DoorsTest extends TestCase
         self::assertSame(array_fill(0, 4, 'play of drawer slides'), array_column($space['measures'], 'name'));
         $kinds = array_unique(array_merge(...array_map(fn (array $piece) => array_column($piece['marks'], 'kind'), $space['pieces'])));
         sort($kinds);
-        self::assertSame(['groove', 'line', 'pilot', 'pocket', 'screw', 'slide-line'], $kinds);
+        self::assertSame(['groove', 'hole', 'line', 'pilot', 'pocket', 'screw', 'slide-line'], $kinds);
         self::assertContains('slide', array_column($space['joints'], 'kind'));
     }
 

@@ -22,6 +22,7 @@ use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Made;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\Sizes;
 use Incastro\Rules\Parameters\Unless;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
@@ -42,6 +43,7 @@ final readonly class Shelves implements InsideUnit, Halves
 {
     private const LOWEST_OPENING = 100;
 
+    /** @param list<Length> $spacing */
     public function __construct(
         #[Count('Fixed shelves', 0, 0, 20)] public int $fixed,
         #[Count('Adjustable shelves', 2, 0, 20)] public int $adjustable,
@@ -58,6 +60,7 @@ final readonly class Shelves implements InsideUnit, Halves
         #[Size('Height of that strip', ['38', '1 1/2'], 18, 100, 'Stiffens a long shelf.')]
         #[Unless('lip', ShelfLip::None)]
         public ?Length $strip = null,
+        #[Sizes('Clear heights from the foot up', 20, 100, 2400, 'Those not given share what is left: 300; 350')] public array $spacing = [],
     ) {
     }
 
@@ -95,7 +98,8 @@ final readonly class Shelves implements InsideUnit, Halves
             return new Assembly([]);
         }
         $spacing = $this->spacing($site, $count);
-        if (! $spacing->result->isPositive()) {
+        $clears = $this->clears($site, $count, $spacing);
+        if (min($clears) <= 0.0) {
             return new Assembly([], findings: [$this->tooClose($site, $spacing)]);
         }
         $t = $site->terms->materials->for(Purpose::Shelf)->thickness->toDouble();
@@ -105,7 +109,7 @@ final readonly class Shelves implements InsideUnit, Halves
         foreach (range(1, $count) as $i) {
             $isFixed = in_array($i, $fixed, true);
             $mark = $site->next('shelf');
-            $z = $i * $spacing->result->toDouble() + ($i - 1) * $t;
+            $z = array_sum(array_slice($clears, 0, $i)) + ($i - 1) * $t;
             $z = $isFixed ? $z : $maker->height($z);
             $depth = $isFixed ? $site->depthAt($z, $t) : $maker->behindLip($site->depthAt($z, $t));
             if ($depth->result->toDouble() < $site->terms->rule(Rule::LeastDepth)) {
@@ -122,7 +126,7 @@ final readonly class Shelves implements InsideUnit, Halves
         if ($this->adjustable > 0) {
             $parts[] = $maker->battens();
         }
-        if ($spacing->result->isLessThan(Length::ofMillimetres(self::LOWEST_OPENING))) {
+        if (min($clears) < self::LOWEST_OPENING - 1e-6) {
             $findings[] = $this->tooClose($site, $spacing);
         }
 
@@ -138,9 +142,25 @@ final readonly class Shelves implements InsideUnit, Halves
 
     private function spacing(OpeningSite $site, int $count): Working
     {
-        return $site->height()->minusTimes($count === 1 ? 'one shelf' : "$count shelves", $count, $site->terms->materials->for(Purpose::Shelf)->thickness)
-            ->dividedBy('equal openings', $count + 1)
-            ->roundedDown($site->terms->format);
+        $left = $site->height()->minusTimes($count === 1 ? 'one shelf' : "$count shelves", $count, $site->terms->materials->for(Purpose::Shelf)->thickness);
+        $given = array_slice($this->spacing, 0, $count);
+        $left = $given === [] ? $left : $left->minus('clear heights as chosen', array_reduce($given, fn (Length $all, Length $one) => $all->plus($one), Length::zero()));
+
+        return $left->dividedBy('equal openings', $count + 1 - count($given))->roundedDown($site->terms->format);
+    }
+
+    /**
+     * Clear heights from the foot up: those that were given, and the others alike; what rounding leaves over goes to the top one.
+     *
+     * @return non-empty-list<float> mm
+     */
+    private function clears(OpeningSite $site, int $count, Working $spacing): array
+    {
+        $clears = array_map(fn (Length $one) => $one->toDouble(), array_slice($this->spacing, 0, $count));
+        $clears = [...$clears, ...array_fill(0, $count - count($clears), $spacing->result->toDouble())];
+        $t = $site->terms->materials->for(Purpose::Shelf)->thickness->toDouble();
+
+        return [...$clears, $site->height()->result->toDouble() - array_sum($clears) - $count * $t];
     }
 
     /**
@@ -156,6 +176,10 @@ final readonly class Shelves implements InsideUnit, Halves
     private function tooClose(OpeningSite $site, Working $spacing): Finding
     {
         $least = Length::ofMillimetres(self::LOWEST_OPENING);
+        if ($this->spacing !== []) {
+            return Finding::clash(Code::ShelvesTooClose, sprintf('With the clear heights that were chosen %s are left over them; %s is the least that a hand gets into.', $site->terms->format->write($spacing->result), $site->terms->format->write($least)), $site->opening->tierId)
+                ->withWaysOut([new WayOut('Let all openings be alike', Edits::tier($site->opening->tierId)->setting(['spacing' => null]))]);
+        }
         $fits = max(0, (int) floor(($site->opening->height->result->toDouble() - self::LOWEST_OPENING) / (self::LOWEST_OPENING + $site->terms->materials->for(Purpose::Shelf)->thickness->toDouble())));
         $fixed = min($fits, $this->fixed);
 

@@ -177,34 +177,34 @@ final readonly class ReadyMade implements BoughtBox
         $format = $site->terms->format;
         $findings = [];
         if (! $box->hasOneCell()) {
-            $findings[] = Finding::clash(Code::ReadyMadeSize, sprintf('Box %s is joined with its neighbour; a bought cabinet stands alone.', $box->mark), $box->id)->withWaysOut([new WayOut('Build it instead', Edits::withoutOption($site->option))]);
+            $findings[] = Finding::clash(Code::ReadyMadeWidth, sprintf('Box %s is joined with its neighbour; a bought cabinet stands alone.', $box->mark), $box->id)->withWaysOut([new WayOut('Build it instead', Edits::withoutOption($site->option))]);
         }
         $sizes = [
-            ['wide', $this->width, $box->outerWidth(), Edits::bay($bay)->measuring('size', $this->width)],
-            ['deep', $this->depth, $box->outerDepth(), Edits::tier($box->id)->measuring('depth', $this->depth)],
+            [Code::ReadyMadeWidth, 'wide', $this->width, $box->outerWidth(), Edits::bay($bay)->measuring('size', $this->width)],
+            [Code::ReadyMadeDepth, 'deep', $this->depth, $box->outerDepth(), Edits::tier($box->id)->measuring('depth', $this->depth)],
         ];
         if (! $box->top->isRaked()) {
-            $sizes[] = ['high', $this->height, $box->outerHeight(), Edits::tier($box->id)->measuring('size', $this->height)];
+            $sizes[] = [Code::ReadyMadeHeight, 'high', $this->height, $box->outerHeight(), Edits::tier($box->id)->measuring('size', $this->height)];
         } elseif (! $this->cut && $this->height->toDouble() > $low + self::SAME) {
-            $findings[] = Finding::clash(Code::ReadyMadeSize, sprintf('The slope leaves %s at its low side; the cabinet is %s high.', $site->terms->write($low), $format->write($this->height)), $box->id)
+            $findings[] = Finding::clash(Code::ReadyMadeHeight, sprintf('The slope leaves %s at its low side; the cabinet is %s high.', $site->terms->write($low), $format->write($this->height)), $box->id)
                 ->withWaysOut([new WayOut('Cut it down to the slope', Edits::option($site->option)->setting(['cut' => true])), new WayOut('Stop it below', Edits::bay($bay)->with('top', 'below'))]);
         }
-        foreach ($sizes as [$word, $own, $has, $edit]) {
-            $findings = [...$findings, ...$this->mismatch($box->id, $word, $format->finest()->write($own), $format->finest()->write($has), $has->minus($own)->toDouble(), $edit)];
+        foreach ($sizes as [$code, $word, $own, $has, $edit]) {
+            $findings = [...$findings, ...$this->mismatch($code, $box->id, $word, $format->finest()->write($own), $format->finest()->write($has), $has->minus($own)->toDouble(), $edit)];
         }
 
         return $findings;
     }
 
     /** @return list<Finding> */
-    private function mismatch(string $box, string $word, string $own, string $has, float $over, Edit $edit): array
+    private function mismatch(Code $code, string $box, string $word, string $own, string $has, float $over, Edit $edit): array
     {
         $way = [new WayOut("Make its place $own $word", $edit)];
 
         return match (true) {
             abs($over) <= self::SAME => [],
-            $over < 0.0 => [Finding::clash(Code::ReadyMadeSize, "The cabinet is $own $word, and its place $has.", $box)->withWaysOut($way)],
-            default => [Finding::warning(Code::ReadyMadeSize, "The cabinet is $own $word, and its place $has: what closes the gap is reckoned from the place.", $box)->withWaysOut($way)],
+            $over < 0.0 => [Finding::clash($code, "The cabinet is $own $word, and its place $has.", $box)->withWaysOut($way)],
+            default => [Finding::warning($code, "The cabinet is $own $word, and its place $has: what closes the gap is reckoned from the place.", $box)->withWaysOut($way)],
         };
     }
 }

@@ -49,7 +49,7 @@ final class ReadyMadeTest extends TestCase
     /** @return list<Finding> */
     private static function sizes(SpacePlan $plan): array
     {
-        return array_values(array_filter($plan->findings, fn (Finding $finding) => $finding->code === Code::ReadyMadeSize));
+        return array_values(array_filter($plan->findings, fn (Finding $finding) => in_array($finding->code, [Code::ReadyMadeWidth, Code::ReadyMadeDepth, Code::ReadyMadeHeight], true)));
     }
 
     public function test_two_bookcases_stand_joined_trimmed_and_filled_in(): void

@@ -13,6 +13,7 @@ use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
+use Incastro\Rules\Code;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\SheetGood;
@@ -208,5 +209,17 @@ final class ShelvesTest extends TestCase
                 self::assertLessThan(0.05 + ($grants[$one->piece->key.'|'.$other->piece->key] ?? 0.0), $one->overlap($other, 0.01), $one->piece->key.' in '.$other->piece->key);
             }
         }
+    }
+
+    public function test_clear_heights_that_were_given_come_from_the_foot_up(): void
+    {
+        // 864.6 − 3 · 17.7 = 811.5, less 300 and 150: two of 180.75, down to 180; the top one keeps the rest.
+        $box = UnitBox::metric();
+        $heights = array_map(Length::ofMillimetres(...), [300, 150]);
+        $pieces = $box->pieces($box->build(new Shelves(1, 2, spacing: $heights)));
+        self::assertSame([300.0, 300.0 + 17.7 + 150.0, 300.0 + 17.7 + 150.0 + 17.7 + 180.0], array_map(fn (int $i) => round($pieces["shelf-$i"][2][4], 6), [1, 2, 3]));
+        $close = $box->build(new Shelves(0, 2, spacing: array_map(Length::ofMillimetres(...), [500, 300])))->findings;
+        self::assertSame(Code::ShelvesTooClose, $close[0]->code);
+        self::assertSame(['spacing' => null], $close[0]->waysOut[0]->edit->value);
     }
 }
