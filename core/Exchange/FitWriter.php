@@ -86,6 +86,7 @@ final readonly class FitWriter
                 'front' => $cell->tier->front === null ? null : ['id' => $cell->tier->front->id, 'holds' => $this->unit($cell->tier->front->holds)],
                 'options' => array_map(fn (Option $option) => ['id' => $option->id, 'holds' => $this->unit($option->holds)], $cell->tier->options),
                 'boxed' => $cell->tier->isBoxed(),
+                'spanned' => $cell->boxId !== null && $run->box($cell->boxId)?->isSpanned($cell->tier->id) === true,
                 'bought' => $cell->boxId !== null && $run->box($cell->boxId)?->has(StandsBought::class) === true,
                 'width' => $this->lengths->working($cell->width), 'height' => $this->lengths->working($cell->height),
             ], $run->cells),

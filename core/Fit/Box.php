@@ -44,6 +44,28 @@ final readonly class Box
         return count($this->columns) === 1 && count($this->columns[0]->openings) === 1;
     }
 
+    /**
+     * The same as a front sees it that spans so many openings of a column from one on: they are one, as high as all of them and the
+     * boards between.
+     *
+     * @param  Length  $board  thickness of these
+     */
+    public function spanned(int $column, int $from, int $count, Length $board): self
+    {
+        $columns = $this->columns;
+        $openings = $columns[$column]->openings;
+        $first = $openings[$from];
+        $height = $first->height;
+        foreach (array_slice($openings, $from + 1, $count - 1) as $next) {
+            $height = $height->plus('the board over it', $board)->plus('the opening over that', $next->height->result);
+        }
+        $one = new Opening($first->tierId, $height, $first->z, $first->holds, $first->front, $first->options);
+        array_splice($openings, $from, $count, [$one]);
+        $columns[$column] = new Column($columns[$column]->bayId, $columns[$column]->width, $columns[$column]->x, $openings);
+
+        return new self(...['columns' => $columns] + get_object_vars($this));
+    }
+
     public function outerWidth(): Length
     {
         return $this->width->result;
@@ -163,6 +185,20 @@ final readonly class Box
             foreach ($column->openings[0]->options as $option) {
                 if ($option->holds instanceof LeavesBottomOut) {
                     return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether the front of an opening below closes the one of a tier too. */
+    public function isSpanned(string $tier): bool
+    {
+        foreach ($this->columns as $column) {
+            foreach ($column->openings as $opening) {
+                if ($opening->tierId === $tier) {
+                    return $opening->isSpanned;
                 }
             }
         }

@@ -6,6 +6,7 @@ namespace Incastro\Fit;
 
 use Incastro\Fit\Holds\HoldsOpening;
 use Incastro\Fit\Holds\LeavesBottomOut;
+use Incastro\Fit\Holds\SpansOpenings;
 use Incastro\Fit\Layout\Option;
 use Incastro\Fit\Layout\Tier;
 use Incastro\Fit\Layout\TopForm;
@@ -195,6 +196,8 @@ final class BoxMaker
             $width = count($group) > 1 ? $bay->width : $outer->minusTimes('two sides', 2, $this->board);
             $sizes = $divisions[$bay->bay->id]->sizes[$k];
             $openings = [];
+            $closing = null;
+            $over = 0;
             $z = $foot;
             foreach ($bay->bay->stacks()[$k] as $i => $tier) {
                 if (! $tier->holds instanceof HoldsOpening) {
@@ -209,7 +212,11 @@ final class BoxMaker
                 if ($width->result->toDouble() < $this->narrowest(Rule::StileWidth) || $clear->result->toDouble() < $this->narrowest(Rule::RailWidth)) {
                     return [];
                 }
-                $openings[] = new Opening($tier->id, $clear, $z, $tier->holds, $tier->front, $tier->options);
+                // A front that spans several openings closes those over its own that have none.
+                $isSpanned = $tier->front === null && $over > 0;
+                $closing = $isSpanned ? $closing : $tier->front;
+                $over = $isSpanned ? $over - 1 : ($closing?->holds instanceof SpansOpenings ? $closing->holds->spans() - 1 : 0);
+                $openings[] = new Opening($tier->id, $clear, $z, $tier->holds, $closing, $tier->options, $isSpanned);
                 $z += $clear->result->toDouble() + $t;
             }
             if ($openings === []) {

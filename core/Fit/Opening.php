@@ -11,7 +11,7 @@ use Incastro\Measure\Working;
 
 /**
  * A tier inside a box: its clear height, at the lower side under a slope, and how far its bottom lies above the box's foot,
- * mm.
+ * mm. One that is spanned is closed by the front of an opening below it.
  */
 final readonly class Opening
 {
@@ -23,6 +23,7 @@ final readonly class Opening
         public HoldsOpening $holds,
         public ?Front $front = null,
         public array $options = [],
+        public bool $isSpanned = false,
     ) {
     }
 }

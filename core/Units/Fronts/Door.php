@@ -6,6 +6,7 @@ namespace Incastro\Units\Fronts;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\FrontDemand;
+use Incastro\Fit\Holds\SpansOpenings;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Vector;
@@ -54,7 +55,7 @@ use Incastro\Units\SizeUse;
  * as its opening less the reveal all round, or with its lap all round; two share what is between them. It is one board, or framed.
  */
 #[About('door', 'Door', 'Closes the opening with one leaf or two.', 'Doors', isCommon: true)]
-final readonly class Door implements FrontUnit
+final readonly class Door implements FrontUnit, SpansOpenings
 {
     /** From the free edge of a leaf to the middle of the stop behind it, mm. */
     private const STOPPED = 15.0;
@@ -81,7 +82,13 @@ final readonly class Door implements FrontUnit
         #[Unless('build', LeafBuild::Slab)]
         public bool $glazed = false,
         #[Choice('Hung on', HingeKind::Concealed)] public HingeKind $hinges = HingeKind::Concealed,
+        #[Count('Cells that it closes, upwards', 1, 1, 6, 'Those over its own that have no front.')] public int $spans = 1,
     ) {
+    }
+
+    public function spans(): int
+    {
+        return $this->spans;
     }
 
     public function demand(HouseRules $rules, Catalogue $materials): FrontDemand

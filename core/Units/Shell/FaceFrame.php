@@ -273,7 +273,11 @@ final readonly class FaceFrame
                 $joints[] = BoxJoints::inFace($this->terms, $piece->key, $this->box->id.':rail-top', 'face frames');
             }
             $beside = self::stiles($this->box, $c);
-            foreach (array_slice($column->openings, 0, -1) as $opening) {
+            foreach (array_slice($column->openings, 0, -1) as $i => $opening) {
+                // Behind a front that spans both there is none.
+                if ($column->openings[$i + 1]->isSpanned) {
+                    continue;
+                }
                 $number++;
                 $middle = $opening->z + $opening->height->result->toDouble() + $this->terms->board() / 2;
                 $piece = $this->make->of($opening->tierId)->inner('rail', 'Middle rail', Working::start('between the stiles', Length::ofDouble($right - $left)), $this->rail(), Purpose::Frame, Grain::Length, [], [BoxJoints::inFaceWords($this->terms, 'into the stiles')], null, "rail-mid-$number");

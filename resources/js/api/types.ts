@@ -224,6 +224,8 @@ export interface FitCell {
   options: { id: string; holds: Held }[]
   /** Whether a box stands round it, whose opening may be closed. */
   boxed: boolean
+  /** The front of a cell below closes it too. */
+  spanned: boolean
   /** It stands in a bought cabinet. */
   bought: boolean
   width: Working

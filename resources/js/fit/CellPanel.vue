@@ -98,6 +98,7 @@ async function setFront(kind: string): Promise<void> {
       <UnitPanel :holds="cell.holds" :path="field(`tiers.${tier.id}`)" />
     </template>
     <template v-if="cell.boxed">
+      <p v-if="cell.spanned" class="soft">The front of a cell below closes this one too.</p>
       <UnitTiles
         v-if="!cell.bought"
         label="In front"

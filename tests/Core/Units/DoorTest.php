@@ -253,4 +253,33 @@ final class DoorTest extends TestCase
         self::assertNotSame([], $strikes);
         self::assertStringContainsString('when both are open', implode(' ', array_map(fn (Finding $finding) => $finding->sentence, $strikes)));
     }
+
+    public function test_a_door_over_two_cells_is_one_leaf_without_a_rail_between(): void
+    {
+        $tiers = fn (): array => [Doc::tier('a-1', ['size' => TestLayout::mm(700.0), 'holds' => Recipe::box(0, 1)]), Doc::tier('a-2', ['holds' => Recipe::box(1, 1)])];
+        $door = fn (int $spans) => array_replace(Doc::member('f', 'door', ['a-1']), ['with' => ['leaves' => 2, 'spans' => $spans, 'build' => 'grooved']]);
+        $layout = fn (int $spans, bool $isClosedAbove = false) => TestLayout::of([TestLayout::bay('a', [], $tiers())])->with(['fronts' => [$door($spans), ...($isClosedAbove ? [array_replace(Doc::member('g', 'door', ['a-2']), ['with' => ['leaves' => 2, 'build' => 'grooved']])] : [])]]);
+        $named = fn (TestLayout $layout, string $name): array => array_values(array_filter($layout->plan()->pieces(), fn ($piece) => $piece->name === $name));
+        // Over one cell there is a rail between the two, and the board between reaches the frame.
+        self::assertCount(1, $named($layout(1), 'Middle rail'));
+        // Over both there is none: the leaves are as high as the face opening less two gaps of 2.5, and the board ends 6 behind them.
+        self::assertSame([], $named($layout(2), 'Middle rail'));
+        [$low, $high] = [$named($layout(1), 'Door stile')[0], $named($layout(2), 'Door stile')[0]];
+        $box = $layout(2)->plan()->layout->runs[0]->boxes[0] ?? null;
+        self::assertEqualsWithDelta(($box?->outerHeight()->toDouble() ?? 0.0) - 2 * 45.0 - 5.0, $high->length->result->toDouble(), 0.5);
+        self::assertLessThan($high->length->result->toDouble(), $low->length->result->toDouble());
+        self::assertEqualsWithDelta(6.0, $named($layout(1), 'Fixed board')[0]->width->result->toDouble() - $named($layout(2), 'Fixed board')[0]->width->result->toDouble(), 1e-6);
+        self::assertSame([], $layout(2)->clashes());
+        // No hinge is nearer than 30 to what is fixed behind: the board between, and the fixed shelf.
+        $assembly = $layout(2)->plan()->assemblies[0];
+        $levels = array_filter($assembly->placed, fn (Placed $one) => in_array($one->piece->name, ['Fixed board', 'Fixed shelf'], true));
+        foreach (array_filter($assembly->joints, fn (Joint $joint) => $joint->kind === JointKind::Hinge) as $joint) {
+            foreach ($levels as $level) {
+                self::assertGreaterThanOrEqual(30.0 - 1e-6, min(array_map(fn (float $z) => abs($z - ($level->bounds->z0 + $level->bounds->z1) / 2), $joint->at)));
+            }
+        }
+        // It ends where another front begins.
+        self::assertCount(1, $named($layout(2, true), 'Middle rail'));
+        self::assertSame([], $layout(2, true)->clashes());
+    }
 }
