@@ -7,6 +7,7 @@ namespace Incastro\Units\Insides;
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\OpeningDemand;
 use Incastro\Geometry\Convex;
+use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Solid;
@@ -60,6 +61,9 @@ final readonly class PullOut implements InsideUnit
 {
     /** A body lower than this at its low side holds nothing, mm. */
     private const LOWEST = 250.0;
+
+    /** A head that rises by less than this for each mm outwards is level. */
+    private const LEVEL = 0.02;
 
     /** A hand gets into an opening so high, mm. */
     private const HAND = 100;
@@ -150,20 +154,21 @@ final readonly class PullOut implements InsideUnit
         [$left, , $foot] = $site->frame();
         $x = $left + ($site->between()->result->toDouble() - $width->result->toDouble()) / 2;
         $z = $foot + $this->below->toDouble();
-        $body = $this->body($site, $width, $slide, $x, $z);
+        $y1 = $this->front ? $site->edges()->front($this->mount, $leaf->toDouble()) : $site->front();
+        $behind = $y1 - $slide->toDouble();
+        $body = $this->body($site, $width, $slide, $x, $z, $behind);
         if ($body === null) {
-            return new Assembly([], findings: [$this->tooLow($site, $this->low($site, $x, $width->result->toDouble(), $z))]);
+            return new Assembly([], findings: [$this->tooLow($site, $this->low($site, $x, $width->result->toDouble(), $z, $behind))]);
         }
         if ($body->spacing()?->result->isLessThan(Length::ofMillimetres(self::HAND)) === true) {
             return new Assembly([], findings: [$this->tooClose($site, $body)]);
         }
-        $y1 = $this->front ? $site->edges()->front($this->mount, $leaf->toDouble()) : $site->front();
         $built = $body->build($x, $y1 - $slide->toDouble(), $z);
         $maker = new Leaf($site, $this->mount);
         $across = $maker->width(1);
         $front = $this->front ? $maker->made('pull-out-face', 'Pull-out front', $across, $maker->starts(1, $across)[0], ['screwed to the front end']) : null;
         $own = array_sum(array_map(fn (Placed $placed) => $placed->piece->weight(), $built->placed)) + ($front?->weight() ?? 0.0);
-        $filled = $this->use->density() * $body->wide() * $slide->toDouble() * ($body->high(0.0) + $body->high($body->wide())) / 2 / 1e9;
+        $filled = $this->use->density() * $body->wide() * $slide->toDouble() * ($body->slope > 0.0 ? $body->low->result->toDouble() + $body->front() : $body->high(0.0) + $body->high($body->wide())) / 2 / 1e9;
         $pairs = count($body->lines());
         if ($class->value < Slides::SPARE * ($own + $filled) / $pairs) {
             return null;
@@ -191,12 +196,12 @@ final readonly class PullOut implements InsideUnit
     }
 
     /** As high as its opening leaves it at its low side; null where that is too low. */
-    private function body(OpeningSite $site, Working $width, Length $slide, float $x, float $z): ?PullOutBody
+    private function body(OpeningSite $site, Working $width, Length $slide, float $x, float $z, float $behind): ?PullOutBody
     {
         $wide = $width->result->toDouble();
         $rise = ($site->upper($x + 1.0) - $site->upper($x));
         $rise = abs($rise) < 1e-9 ? 0.0 : $rise;
-        $low = Working::start('height of its opening there', Length::ofDouble($this->low($site, $x, $wide, $z) + $site->terms->rule(Rule::RakePlay)))
+        $low = Working::start('height of its opening there', Length::ofDouble($this->low($site, $x, $wide, $z, $behind) + $site->terms->rule(Rule::RakePlay)))
             ->minus('air over it', $site->terms->rules->get(Rule::RakePlay))
             ->roundedDown($site->terms->format->fine());
         $high = $low->result->toDouble();
@@ -206,13 +211,18 @@ final readonly class PullOut implements InsideUnit
         $opens = $this->opens !== Hand::Either ? $this->opens : ($rise >= 0.0 ? Hand::Right : Hand::Left);
         $hasTwoPairs = $high > self::TWO_PAIRS || $high + abs($rise) * $wide > self::SLENDER * $wide;
 
-        return new PullOutBody($site, $this->form, $opens, $width, $low, $rise, $slide, $this->form === BodyForm::Bin ? 0 : $this->shelves, $this->sill, $this->guard, $hasTwoPairs);
+        // Under a ceiling that falls to the wall it rises outwards as far as its opening lets it through.
+        $through = min($site->upper($x), $site->upper($x + $wide)) - $site->terms->rule(Rule::RakePlay) - $z;
+        $slope = is_infinite($site->under()) ? 0.0 : min(max(0.0, $through - $high), $site->under($behind + $slide->toDouble()) - $site->under($behind)) / $slide->toDouble();
+        $slope = $slope > self::LEVEL ? $slope : 0.0;
+
+        return new PullOutBody($site, $this->form, $opens, $width, $low, $rise, $slide, $this->form === BodyForm::Bin ? 0 : $this->shelves, $this->sill, $this->guard, $hasTwoPairs, $slope);
     }
 
     /** What its opening, and what is over it farther in, leave it at its low side; mm. */
-    private function low(OpeningSite $site, float $x, float $wide, float $z): float
+    private function low(OpeningSite $site, float $x, float $wide, float $z, float $behind): float
     {
-        return min($site->upper($x), $site->upper($x + $wide), $site->under()) - $site->terms->rule(Rule::RakePlay) - $z;
+        return min($site->upper($x), $site->upper($x + $wide), $site->under(max(0.0, $behind))) - $site->terms->rule(Rule::RakePlay) - $z;
     }
 
     /** @param non-empty-list<string> $moving */
@@ -221,12 +231,22 @@ final readonly class PullOut implements InsideUnit
         $drawn = fn (float $x, float $y, float $z, float $left, float $right, float $wide, float $deep): Solid => new Solid([Convex::plate(Polygon::raked($left, $right, $wide)->points, $deep, new Pose($site->at($x, $y, $z), Way::Up->vector(), Way::Right->vector(), Way::Out->vector()))]);
         $leaf = $site->terms->materials->for(Purpose::Front)->thickness->toDouble();
         $swept = [
-            $drawn($x, $y1 - $travel, $z, $body->high(0.0), $body->high($body->wide()), $body->wide(), 2 * $travel),
+            $body->slope > 0.0 ? $this->alongSlope($site, $body, $x, $y1, $z, $travel) : $drawn($x, $y1 - $travel, $z, $body->high(0.0), $body->high($body->wide()), $body->wide(), 2 * $travel),
             ...($front === null ? [] : [$drawn($inset, $y1, $foot, $front->heights[0], $front->heights[1], $front->wide(), $leaf + $travel + $site->terms->rule(Rule::PullProjection))]),
         ];
         $above = array_map(fn (Solid $solid) => $solid->bounds->footprint(), $swept);
 
         return new Movement(sprintf('Pull-out of %s', $site->name()), $site->opening->tierId, $moving, $swept, $above, Motion::slide(Way::Out->vector(), $travel), $travel);
+    }
+
+    /** What a body sweeps whose head rises outwards: as high as its front before where that stands. */
+    private function alongSlope(OpeningSite $site, PullOutBody $body, float $x, float $y1, float $z, float $travel): Solid
+    {
+        [$low, $front] = [$body->low->result->toDouble(), $body->front()];
+        $at = $site->at($x, $y1 - $travel, $z);
+        $profile = [new Point(0.0, 0.0), new Point(2 * $travel, 0.0), new Point(2 * $travel, $front), new Point($travel, $front), new Point(0.0, $low)];
+
+        return new Solid([Convex::plate($profile, $body->wide(), new Pose($at, Way::Out->vector(), Way::Up->vector(), Way::Right->vector()))]);
     }
 
     private function tooClose(OpeningSite $site, PullOutBody $body): Finding

@@ -59,6 +59,7 @@ final readonly class PullOutBody
      * @param  float  $rise  of its upper edge to the right, mm per mm
      * @param  Length  $depth  that of its slides
      * @param  Hand  $opens  the side that is open, of one with one side closed
+     * @param  float  $slope  of its upper edge outwards, where a ceiling falls to the wall, mm per mm
      */
     public function __construct(
         private OpeningSite $site,
@@ -72,6 +73,7 @@ final readonly class PullOutBody
         private Length $sill,
         private Length $guard,
         public bool $hasTwoPairs,
+        public float $slope = 0.0,
     ) {
         $this->t = $site->terms->materials->carcass->thickness;
         $this->thick = $this->t->toDouble();
@@ -138,9 +140,16 @@ final readonly class PullOutBody
         return Assembly::all(new Assembly([...$ends, ...$between], $joints), $shelves);
     }
 
+    /** How high it is in front, mm. */
+    public function front(): float
+    {
+        return $this->low->result->toDouble() + $this->slope * ($this->depth->toDouble() - $this->thick);
+    }
+
     private function end(string $which, float $x, float $y, float $z): Placed
     {
-        $long = $this->rise === 0.0 ? $this->low : $this->low->plus('higher at its high side', Length::ofDouble(abs($this->rise) * $this->wide()));
+        $low = $which === 'front' && $this->slope > 0.0 ? $this->low->plus('higher in front, as the slope allows', Length::ofDouble($this->front() - $this->low->result->toDouble())) : $this->low;
+        $long = $this->rise === 0.0 ? $low : $this->low->plus('higher at its high side', Length::ofDouble(abs($this->rise) * $this->wide()));
         [$left, $right] = [$this->high(0.0), $this->high($this->wide())];
         $works = [new Finished('top, short', Finish::Banded)];
         $piece = $this->rise === 0.0
@@ -170,7 +179,15 @@ final readonly class PullOutBody
         $letter = $side === Hand::Left ? 'L' : 'R';
         // A side that is higher than long stands as its ends do: sheets are no wider.
         $grain = max($outer, $inner) > $this->inside->result->toDouble() ? Grain::Width : Grain::Length;
-        if ($this->rise === 0.0) {
+        if ($this->slope > 0.0) {
+            // From end to end along the slope, which is straight.
+            $low = $this->low->result->toDouble();
+            $long = $this->inside->result->toDouble();
+            [$back, $front] = [$low + $this->slope * $this->thick, $low + $this->slope * ($this->thick + $long)];
+            $height = Working::start('height of its back end', $this->low->result)->plus('higher in front, as the slope allows', Length::ofDouble($front - $low));
+            $outline = new Outline(new Polygon([new Point(0.0, 0.0), new Point($long, 0.0), new Point($long, $front), new Point(0.0, $back)]));
+            $piece = $this->site->make->shaped("pull-out-side-$letter", 'Pull-out side', $this->inside, $height, Purpose::Carcass, $outline, [new Sawn('upper, long', atan($this->slope), ' to the slope')], [], $this->site->mark("pull-out-side-$letter"), $grain);
+        } elseif ($this->rise === 0.0) {
             $piece = $this->moving("side-$letter", 'Pull-out side', $this->inside, $this->low, [new Finished('upper, long', Finish::Banded)], Purpose::Carcass, $grain);
         } else {
             $height = Working::start('height of its lower face', Length::ofDouble(min($outer, $inner)))->plus('to the long point of the bevel', Length::ofDouble(abs($inner - $outer)));

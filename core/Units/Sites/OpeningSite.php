@@ -227,16 +227,18 @@ final readonly class OpeningSite
         return new WayOut('Leave an open gap instead', Edits::tier($this->opening->tierId)->emptied());
     }
 
-    /** Where the face opening ends at the top, over the board below, at a place along it; mm. */
+    /** Where the face opening ends at the top, over the board below, at a place along it, and no higher than a slope leaves as far behind the face as a front is thick; mm. */
     public function upper(float $x): float
     {
-        return $this->over->along($this->column->x + $x) - $this->frame()[3];
+        $front = $this->terms->materials->for(Purpose::Front)->thickness->toDouble();
+
+        return min($this->over->along($this->column->x + $x) - $this->frame()[3], $this->under($this->face() - $front));
     }
 
-    /** How high the lowest place over the opening is farther in: under a slope that falls to the wall that at its back; along a rake it rises as its face does. Over the board below, mm. */
-    public function under(): float
+    /** How high the lowest place over the opening is so far before its back: under a slope that falls to the wall; along a rake it rises as its face does. Over the board below, mm. */
+    public function under(float $y = 0.0): float
     {
-        return $this->over->behind($this->behind());
+        return $this->over->behind($this->behind() + $y);
     }
 
     /** How far what stands inside keeps behind the boards' front edges, because a front closes the opening. */

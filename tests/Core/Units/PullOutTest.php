@@ -96,6 +96,40 @@ final class PullOutTest extends TestCase
         self::assertGreaterThanOrEqual(17.7 + 22.8 + 18.0 + 3.0 - 1e-6, $built->movements[0]->swept[0]->bounds->u0);
     }
 
+    public function test_under_a_ceiling_that_falls_to_the_wall_it_rises_outwards_and_passes_its_opening(): void
+    {
+        $dice = new Dice(20261130);
+        $higher = 0;
+        for ($i = 0; $i < 150; $i++) {
+            [$high, $deep] = [$dice->whole(500, 1000), $dice->whole(400, 1000)];
+            $back = $dice->whole(330, $high - 50);
+            $box = new UnitBox((string) $dice->whole(260, 800), (string) $high, (string) $deep, schools: new Schools(edges: $dice->pick([Edges::Frame, Edges::Band])), back: (string) $back, breaks: (string) $dice->whole((int) ($deep / 3), $deep));
+            $built = $box->build(self::pullOut($dice->pick(BodyForm::cases()), $dice->whole(0, 3), Contents::Toys, $dice->pick([Mount::Inset, Mount::Overlay])));
+            if (array_filter($built->findings, fn (Finding $finding) => $finding->severity === Severity::Clash) !== []) {
+                continue;
+            }
+            $movement = $built->movements[0];
+            $ends = [];
+            foreach ($built->placed as $k => $placed) {
+                if (in_array($placed->piece->key, $movement->moving, true)) {
+                    $ends += str_contains($placed->piece->key, 'end-') ? [$placed->piece->key => $placed->piece->length->result->toDouble()] : [];
+                    foreach (array_slice($built->placed, $k + 1) as $other) {
+                        if ($i % 5 === 0 && in_array($other->piece->key, $movement->moving, true)) {
+                            self::assertLessThan(0.05, $placed->overlap($other, 0.01), $placed->piece->key.' in '.$other->piece->key);
+                        }
+                    }
+
+                    continue;
+                }
+                foreach ($movement->swept as $swept) {
+                    self::assertLessThan(0.05, $swept->overlap($placed->solid(), 0.01), "$high, $back behind, $deep deep: it meets {$placed->piece->key}");
+                }
+            }
+            $higher += $ends['tier:pull-out-end-front'] > $ends['tier:pull-out-end-back'] + 10.0 ? 1 : 0;
+        }
+        self::assertGreaterThan(30, $higher);
+    }
+
     public function test_drawn_out_it_meets_nothing_under_any_rake(): void
     {
         $dice = new Dice(20261127);

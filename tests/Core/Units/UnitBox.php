@@ -45,8 +45,8 @@ final readonly class UnitBox
 
     private Length $behind;
 
-    /** @param list<Article> $articles that can be bought; none: the usual ones. @param ?string $low height of its left side, from which its top rises to the right, or of its right one */
-    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre, private BoxJoint $joint = BoxJoint::Pocket, private array $articles = [], private ?Schools $schools = null, private ?string $low = null, private bool $fallsRight = false, private string $drawerBoards = '', private string $panelBoards = '', string $board = '')
+    /** @param list<Article> $articles that can be bought; none: the usual ones. @param ?string $low height of its left side, from which its top rises to the right, or of its right one @param ?string $back height of its back, from which its top rises outwards until it breaks */
+    public function __construct(private string $width, private string $height, private string $depth, private Unit $unit = Unit::Millimetre, private BoxJoint $joint = BoxJoint::Pocket, private array $articles = [], private ?Schools $schools = null, private ?string $low = null, private bool $fallsRight = false, private string $drawerBoards = '', private string $panelBoards = '', string $board = '', private ?string $back = null, private string $breaks = '0')
     {
         $this->board = $this->length($board !== '' ? $board : ($unit === Unit::Inch ? '23/32' : '17.7'));
         $this->behind = $this->length($unit === Unit::Inch ? '7/32' : '6');
@@ -102,6 +102,9 @@ final readonly class UnitBox
 
     private function top(): BoxTop
     {
+        if ($this->back !== null) {
+            return BoxTop::sloped($this->length($this->back)->toDouble(), $this->length($this->height)->toDouble(), $this->length($this->breaks)->toDouble());
+        }
         $high = $this->length($this->height)->toDouble();
         $low = $this->low === null ? $high : $this->length($this->low)->toDouble();
 
