@@ -14,7 +14,9 @@ use Incastro\Geometry\Solid;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
+use Incastro\Pieces\Grain;
 use Incastro\Rules\Code;
+use Incastro\Rules\Edit;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
@@ -47,8 +49,10 @@ use Incastro\Units\Make\PullPlace;
 use Incastro\Units\Make\Slides;
 use Incastro\Units\Motion;
 use Incastro\Units\Movement;
+use Incastro\Units\Part;
 use Incastro\Units\Placed;
 use Incastro\Units\Pull;
+use Incastro\Units\PullOutRun;
 use Incastro\Units\Shell\FaceFrame;
 use Incastro\Units\Sites\OpeningSite;
 
@@ -64,6 +68,23 @@ final readonly class PullOut implements InsideUnit
 
     /** A head that rises by less than this for each mm outwards is level. */
     private const LEVEL = 0.02;
+
+    /** On castors: how high these are, its front over the floor, play beside it, battens that keep it straight, and the least depth; mm and inches. */
+    private const CASTOR = [65.0, 2 + 9 / 16];
+
+    private const OFF_FLOOR = [12.0, 1 / 2];
+
+    private const BESIDE = [3.0, 1 / 8];
+
+    private const GUIDE = [20.0, 3 / 4];
+
+    private const SHALLOW = [260.0, 10.25];
+
+    private const ON_FLOOR = 1.0;
+
+    private const CASTORS = 4;
+
+    private const BEAR = 3;
 
     /** A hand gets into an opening so high, mm. */
     private const HAND = 100;
@@ -92,6 +113,7 @@ final readonly class PullOut implements InsideUnit
         public Length $guard,
         #[Size('Air under it', ['12', '1/2'], 4, 40)] public Length $below,
         #[Toggle('With a front of its own', true, 'Without, it stands behind a door.')] public bool $front = true,
+        #[Choice('Runs on', PullOutRun::Slides)] public PullOutRun $run = PullOutRun::Slides,
     ) {
     }
 
@@ -117,6 +139,9 @@ final readonly class PullOut implements InsideUnit
             return new Assembly([], findings: [Finding::clash(Code::FrontTwice, 'A pull-out has a front of its own; nothing else closes its opening.', $site->opening->tierId)->withWaysOut([new WayOut('Leave its own front out', Edits::tier($site->opening->tierId)->setting(['front' => false])), ...$site->unclosed('Take what is before it away'), $site->emptied()])]);
         }
         $site = $this->front ? $site : $site->pastLeaf();
+        if ($this->run === PullOutRun::Castor) {
+            return $site->isOpenBelow() && $site->box->z < self::ON_FLOOR ? $this->on($site, null) ?? new Assembly([]) : new Assembly([], findings: [$this->needsFloor($site)]);
+        }
         // How thick its slides are hangs on its weight, and that on what they leave: from the lightest up.
         foreach (Slides::cases() as $class) {
             $built = $this->on($site, $class);
@@ -125,11 +150,19 @@ final readonly class PullOut implements InsideUnit
             }
         }
 
-        return new Assembly([], findings: [Finding::clash(Code::SlidesWeak, sprintf('So large and filled with %s it is heavier than the strongest slides carry. Divide the bay, or make it lower.', lcfirst($this->use->label())), $site->opening->tierId)->withWaysOut([...($this->use === Contents::Cleaning ? [] : [new WayOut('Fill it with brooms and buckets', Edits::tier($site->opening->tierId)->setting(['use' => Contents::Cleaning->value]))]), $site->emptied()])]);
+        return new Assembly([], findings: [Finding::clash(Code::SlidesWeak, sprintf('So large and filled with %s it is heavier than the strongest slides carry. Divide the bay, or make it lower.', lcfirst($this->use->label())), $site->opening->tierId)->withWaysOut([...($site->isOpenBelow() ? [new WayOut('Roll it on castors', Edits::tier($site->opening->tierId)->setting(['run' => PullOutRun::Castor->value]))] : []), ...($this->use === Contents::Cleaning ? [] : [new WayOut('Fill it with brooms and buckets', Edits::tier($site->opening->tierId)->setting(['use' => Contents::Cleaning->value]))]), $site->emptied()])]);
     }
 
-    /** On slides of one class; null where they do not carry it. */
-    private function on(OpeningSite $site, Slides $class): ?Assembly
+    private function needsFloor(OpeningSite $site): Finding
+    {
+        $tier = $site->opening->tierId;
+
+        return Finding::clash(Code::CastorNeedsFloor, 'A pull-out on castors rolls on the floor: its box has no bottom and stands on no plinth.', $tier)
+            ->withWaysOut([new WayOut('Run it on slides', Edits::tier($tier)->setting(['run' => PullOutRun::Slides->value])), new WayOut('Leave the bottom out', new Edit('layout.do', ['action' => 'add', 'kind' => 'no-bottom', 'cells' => [$tier], 'seed' => "no bottom under $tier"])), $site->emptied()]);
+    }
+
+    /** On slides of one class, or on castors where there is none; null where slides do not carry it. */
+    private function on(OpeningSite $site, ?Slides $class): ?Assembly
     {
         $terms = $site->terms;
         $leaf = $terms->materials->for(Purpose::Front)->thickness;
@@ -141,19 +174,19 @@ final readonly class PullOut implements InsideUnit
         $free = $deep
             ->minus('a nailer behind', Length::ofDouble($site->nailerBetween(0.0, $site->height()->result->toDouble())))
             ->minus('free behind a slide', $terms->rules->get(Rule::SlideEnd));
-        $slide = $class->longest($terms->materials, $terms->rules->unit, $free->result);
+        $shortest = $class === null ? $terms->rules->either(...self::SHALLOW) : $terms->materials->lengths($class->kind(), $terms->rules->unit)[0];
+        $rolled = $free->result->isLessThan($shortest) ? null : $free->result->roundedDown($terms->format->step);
+        $slide = $class === null ? $rolled : $class->longest($terms->materials, $terms->rules->unit, $free->result);
         if ($slide === null) {
-            $shortest = $terms->materials->lengths($class->kind(), $terms->rules->unit)[0];
 
             return new Assembly([], findings: [Slides::noneFits($site, $free->result, $shortest)]);
         }
-        $width = $site->between()
-            ->minusTimes('two slides', 2, $class->thickness($terms->rules))
-            ->minus('play of the slides', $terms->rules->get(Rule::SlidePlay))
-            ->roundedDown($terms->format->fine());
+        $width = ($class === null
+            ? $site->between()->minusTimes('play beside it', 2, $terms->rules->either(...self::BESIDE))
+            : $site->between()->minusTimes('two slides', 2, $class->thickness($terms->rules))->minus('play of the slides', $terms->rules->get(Rule::SlidePlay)))->roundedDown($terms->format->fine());
         [$left, , $foot] = $site->frame();
         $x = $left + ($site->between()->result->toDouble() - $width->result->toDouble()) / 2;
-        $z = $foot + $this->below->toDouble();
+        $z = $foot + ($class === null ? $terms->rules->either(...self::CASTOR) : $this->below)->toDouble();
         $y1 = $this->front ? $site->edges()->front($this->mount, $leaf->toDouble()) : $site->front();
         $behind = $y1 - $slide->toDouble();
         $body = $this->body($site, $width, $slide, $x, $z, $behind);
@@ -164,26 +197,27 @@ final readonly class PullOut implements InsideUnit
             return new Assembly([], findings: [$this->tooClose($site, $body)]);
         }
         $built = $body->build($x, $y1 - $slide->toDouble(), $z);
-        $maker = new Leaf($site, $this->mount);
+        $maker = new Leaf($site, $this->mount, under: $class === null ? $terms->rules->either(...self::OFF_FLOOR)->toDouble() : 0.0);
         $across = $maker->width(1);
         $front = $this->front ? $maker->made('pull-out-face', 'Pull-out front', $across, $maker->starts(1, $across)[0], ['screwed to the front end']) : null;
         $own = array_sum(array_map(fn (Placed $placed) => $placed->piece->weight(), $built->placed)) + ($front?->weight() ?? 0.0);
         $filled = $this->use->density() * $body->wide() * $slide->toDouble() * ($body->slope > 0.0 ? $body->low->result->toDouble() + $body->front() : $body->high(0.0) + $body->high($body->wide())) / 2 / 1e9;
         $pairs = count($body->lines());
-        if ($class->value < Slides::SPARE * ($own + $filled) / $pairs) {
+        if ($class !== null && $class->value < Slides::SPARE * ($own + $filled) / $pairs) {
             return null;
         }
         $joints = $front === null ? [] : [new Joint($built->placed[1]->piece->key, $front->edge(Hand::Left), JointKind::Screws, 'drawer fronts')];
         $packed = [];
         [$boardL, $boardR] = $site->beside();
-        foreach ($body->lines() as $i => $line) {
+        foreach ($class === null ? [] : $body->lines() as $i => $line) {
             $packed[] = $packers = (new Packers($site, 100))->build('pull-out'.($i === 0 ? '' : '-'.($i + 1)), $slide, $y1, $z + $line);
             $at = [$site->at(0.0, 0.0, $z + $line)->z];
             $joints[] = new Joint($body->carrier($built, Hand::Left, $i > 0), Packers::carrier($packers, 'L', $boardL), JointKind::Slide, 'drawers', at: $at);
             $joints[] = new Joint($body->carrier($built, Hand::Right, $i > 0), Packers::carrier($packers, 'R', $boardR), JointKind::Slide, 'drawers', at: $at);
         }
         $hardware = [
-            new Hardware(sprintf('pair of %s %s, %d kg', $class->kind() === ArticleKind::Slides ? 'drawer slides' : 'heavy slides', $terms->format->write($slide), $class->value), $pairs, 'drawers', $class->kind(), $slide, (float) $class->value),
+            $class === null ? new Hardware(sprintf('fixed castor %s high, %.0f kg', $terms->format->write($terms->rules->either(...self::CASTOR)), ceil(($own + $filled) / self::BEAR)), self::CASTORS, 'drawers', ArticleKind::Castor)
+            : new Hardware(sprintf('pair of %s %s, %d kg', $class->kind() === ArticleKind::Slides ? 'drawer slides' : 'heavy slides', $terms->format->write($slide), $class->value), $pairs, 'drawers', $class->kind(), $slide, (float) $class->value),
             ...($front === null ? [] : $this->pull->bought(1, 'drawer fronts')),
         ];
         $moving = [$built->placed[0]->piece->key, ...array_map(fn (Placed $placed) => $placed->piece->key, $built->placed), ...($front?->keys() ?? [])];
@@ -192,7 +226,25 @@ final readonly class PullOut implements InsideUnit
         $place = new PullPlace($terms, $this->pull);
         $face = $front === null ? new Assembly([]) : $front->assembly->placing(array_map(fn (Placed $one): Placed => $place->onPullOut($one, max($front->heights)), $front->assembly->placed), $front->assembly->joints);
 
-        return Assembly::all($built, $face, new Assembly([], $joints, $hardware, [], [], [$movement]), ...$packed);
+        return Assembly::all($built, $face, new Assembly($class === null ? $this->guides($site, $slide, $y1) : [], $joints, $hardware, [], [], [$movement]), ...$packed);
+    }
+
+    /**
+     * Battens on the floor under it, outside its castors.
+     *
+     * @return list<Placed>
+     */
+    private function guides(OpeningSite $site, Length $deep, float $y1): array
+    {
+        [$left, $right] = $site->frame();
+        $square = Working::start('guide batten', $site->terms->rules->either(...self::GUIDE));
+        $placed = [];
+        foreach (['L' => $left, 'R' => $site->width()->result->toDouble() - $right - $square->result->toDouble()] as $hand => $x) {
+            $piece = $site->make->inner("pull-out-batten-$hand", 'Guide', Working::start('depth of the body', $deep), $square, Purpose::Framing, Grain::Length, [], ['screwed to the floor'], null, $site->mark("pull-out-batten-$hand"));
+            $placed[] = $site->placed($piece, $x, $y1 - $deep->toDouble(), 0.0, Way::Out, Way::Right, Way::Up, Part::Cleat);
+        }
+
+        return $placed;
     }
 
     /** As high as its opening leaves it at its low side; null where that is too low. */

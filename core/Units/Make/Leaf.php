@@ -43,7 +43,8 @@ final readonly class Leaf
 
     private const TWO_MIDDLES = 1900.0;
 
-    public function __construct(private OpeningSite $site, private Mount $mount, private LeafBuild $build = LeafBuild::Slab, private bool $isGlazed = false, private ?Length $lap = null, private bool $isPushed = false)
+    /** @param float $under what keeps its foot off the floor instead of a gap, mm; 0 where it stands over a board */
+    public function __construct(private OpeningSite $site, private Mount $mount, private LeafBuild $build = LeafBuild::Slab, private bool $isGlazed = false, private ?Length $lap = null, private bool $isPushed = false, private float $under = 0.0)
     {
     }
 
@@ -80,7 +81,7 @@ final readonly class Leaf
     /** Where its foot stands; z, mm. */
     public function foot(): float
     {
-        return $this->site->frame()[2] - $this->laps()[2]->toDouble();
+        return $this->site->frame()[2] - ($this->under > 0.0 ? -$this->under : $this->laps()[2]->toDouble());
     }
 
     /** How high it is at a place: what the face opening leaves, less a gap at the foot and one square to its upper edge; mm. */
@@ -115,7 +116,7 @@ final readonly class Leaf
         [$left, $right] = [$this->high($x), $this->high($x + $wide)];
         [, , $below, $above] = $this->laps();
         $opening = Working::start('height of the face opening', Length::ofDouble(min($left, $right) - $below->toDouble() - $above->toDouble()));
-        $low = $this->site->edges()->over($opening, $this->mount, $below, $above, 'over and under')->roundedDown($this->site->terms->format->fine());
+        $low = ($this->under > 0.0 ? Working::start('height over the floor that it leaves', Length::ofDouble(min($left, $right))) : $this->site->edges()->over($opening, $this->mount, $below, $above, 'over and under'))->roundedDown($this->site->terms->format->fine());
         $rise = abs($right - $left);
         $high = $rise > 1e-6 ? $low->plus('higher at its high side', Length::ofDouble($rise)) : $low;
         $heights = $left <= $right ? [$low->result->toDouble(), $high->result->toDouble()] : [$high->result->toDouble(), $low->result->toDouble()];

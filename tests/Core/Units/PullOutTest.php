@@ -18,8 +18,10 @@ use Incastro\Units\Contents;
 use Incastro\Units\Hand;
 use Incastro\Units\Hardware;
 use Incastro\Units\Insides\PullOut;
+use Incastro\Units\Options\NoBottom;
 use Incastro\Units\Placed;
 use Incastro\Units\Pull;
+use Incastro\Units\PullOutRun;
 use PHPUnit\Framework\TestCase;
 
 final class PullOutTest extends TestCase
@@ -128,6 +130,29 @@ final class PullOutTest extends TestCase
             $higher += $ends['tier:pull-out-end-front'] > $ends['tier:pull-out-end-back'] + 10.0 ? 1 : 0;
         }
         self::assertGreaterThan(30, $higher);
+    }
+
+    public function test_on_castors_it_rolls_on_the_floor(): void
+    {
+        $unit = new PullOut(BodyForm::Case, Hand::Either, 2, Contents::Books, Pull::Bar, Mount::Inset, Length::ofMillimetres(120), Length::ofMillimetres(60), Length::ofMillimetres(12), true, PullOutRun::Castor);
+        $box = new UnitBox('800', '1200', '700', schools: new Schools(edges: Edges::Band));
+        self::assertSame([Code::CastorNeedsFloor], array_map(fn (Finding $finding) => $finding->code, $box->build($unit)->findings));
+        $built = $box->build($unit, null, new NoBottom(false));
+        $pieces = $box->pieces($built);
+        // 764.6 − 2 · 3 = 758.6, down to 758.5; 694 − 18 − 17.7 behind − 10 = 648.3, down to 648, and its ends take 2 · 17.7.
+        self::assertSame(758.5, $pieces['pull-out-end-front'][1]);
+        self::assertSame(612.5, $pieces['pull-out-bottom'][0]);
+        // On castors of 65, its front 12 over the floor: 1182.3 − 12 − 2.5 = 1167.8, down to 1167.5.
+        self::assertEqualsWithDelta([65.0 - 17.7, 12.0 - 17.7], [$pieces['pull-out-bottom'][2][4], $pieces['pull-out-face'][2][4]], 1e-6);
+        self::assertSame(1167.5, $pieces['pull-out-face'][0]);
+        self::assertSame([648.0, 20.0], array_slice($pieces['pull-out-batten-L'], 0, 2));
+        self::assertSame([], $built->findings);
+        self::assertSame(4, array_sum(array_map(fn (Hardware $one) => str_contains($one->name, 'castor') ? $one->quantity : 0, $built->hardware)));
+        foreach ($built->placed as $placed) {
+            foreach (in_array($placed->piece->key, $built->movements[0]->moving, true) ? [] : $built->movements[0]->swept as $swept) {
+                self::assertLessThan(0.05, $swept->overlap($placed->solid(), 0.01), $placed->piece->key);
+            }
+        }
     }
 
     public function test_drawn_out_it_meets_nothing_under_any_rake(): void
