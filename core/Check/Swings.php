@@ -43,6 +43,9 @@ final readonly class Swings
 
     private Polygon $plan;
 
+    /** The lowest place of the ceiling over the plan, mm: its planes are lowest over a corner. */
+    private float $lowestCeiling;
+
     /** @var list<Thing> that stand in the way */
     private array $things;
 
@@ -58,6 +61,7 @@ final readonly class Swings
         $this->frames = [...array_map(fn (FittedRun $run) => $run->frame, $layout->runs), ...array_map(fn (FittedSurface $surface) => $surface->frame, $layout->surfaces)];
         $this->enclosure = new Enclosure($terms->room, $terms->rules->skirtingStays);
         $this->plan = new Polygon($terms->room->corners);
+        $this->lowestCeiling = min(array_map($terms->room->levels->ceilingAt(...), $terms->room->corners));
         $this->things = array_values(array_filter($terms->room->things, fn (Thing $thing) => $thing->isInTheWay()));
     }
 
@@ -66,8 +70,9 @@ final readonly class Swings
     {
         $findings = [];
         foreach ($this->frames as $r => $frame) {
+            $bodies = $this->bodies($frame);
             foreach ($this->assemblies[$r]->movements as $movement) {
-                $finding = $this->struck($r, $frame, $movement) ?? $this->pulled($r, $frame, $movement) ?? $this->narrow($r, $frame, $movement);
+                $finding = $this->struck($r, $frame, $bodies, $movement) ?? $this->pulled($r, $frame, $movement) ?? $this->narrow($r, $frame, $movement);
                 $findings = $finding === null ? $findings : [...$findings, $finding];
             }
         }
@@ -75,22 +80,33 @@ final readonly class Swings
         return $findings;
     }
 
-    /** What it meets on its way, worst first. */
-    private function struck(int $r, RunFrame $frame, Movement $movement): ?Finding
+    /** @return list<Solid|null> what each thing takes up, in the frame of a run */
+    private function bodies(RunFrame $frame): array
+    {
+        $places = new ThingPlace($this->terms->room, $frame);
+
+        return array_map(fn (Thing $thing) => $places->solid($thing), $this->things);
+    }
+
+    /**
+     * What it meets on its way, worst first.
+     *
+     * @param  list<Solid|null>  $bodies  of the things, in the frame of the run
+     */
+    private function struck(int $r, RunFrame $frame, array $bodies, Movement $movement): ?Finding
     {
         $worst = [Assembled::TOUCH, '', ''];
         $note = function (float $by, string $what, string $id) use (&$worst): void {
             $worst = $by > $worst[0] ? [$by, $what, $id] : $worst;
         };
-        $places = new ThingPlace($this->terms->room, $frame);
         foreach ($movement->swept as $solid) {
             foreach ($this->assemblies[$r]->placed as $placed) {
                 if (! in_array($placed->piece->key, $movement->moving, true) && $placed->bounds->meets($solid->bounds, Assembled::TOUCH)) {
                     $note($placed->solid()->overlap($solid, Assembled::TOUCH), $placed->piece->mark, $placed->owner);
                 }
             }
-            foreach ($this->things as $thing) {
-                $body = $places->solid($thing);
+            foreach ($this->things as $i => $thing) {
+                $body = $bodies[$i];
                 $note($body === null ? 0.0 : $solid->overlap($body, Assembled::TOUCH), lcfirst($thing->name), $thing->id);
             }
             $inRoom = $frame->inRoom($solid);
@@ -139,7 +155,7 @@ final readonly class Swings
     private function throughCeiling(Solid $swept): float
     {
         $most = 0.0;
-        foreach ($swept->parts as $part) {
+        foreach ($swept->bounds->z1 > $this->lowestCeiling ? $swept->parts : [] as $part) {
             foreach ($part->edges() as [$p, $q]) {
                 for ($k = 0; $k <= self::ALONG; $k++) {
                     $share = $k / self::ALONG;
