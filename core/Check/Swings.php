@@ -43,7 +43,7 @@ final readonly class Swings
 
     private Polygon $plan;
 
-    /** The lowest place of the ceiling over the plan, mm: its planes are lowest over a corner. */
+    /** mm */
     private float $lowestCeiling;
 
     /** @var list<Thing> that stand in the way */
@@ -61,7 +61,7 @@ final readonly class Swings
         $this->frames = [...array_map(fn (FittedRun $run) => $run->frame, $layout->runs), ...array_map(fn (FittedSurface $surface) => $surface->frame, $layout->surfaces)];
         $this->enclosure = new Enclosure($terms->room, $terms->rules->skirtingStays);
         $this->plan = new Polygon($terms->room->corners);
-        $this->lowestCeiling = min(array_map($terms->room->levels->ceilingAt(...), $terms->room->corners));
+        $this->lowestCeiling = $terms->room->levels->lowestCeiling($terms->room->corners);
         $this->things = array_values(array_filter($terms->room->things, fn (Thing $thing) => $thing->isInTheWay()));
     }
 

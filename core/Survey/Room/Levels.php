@@ -53,6 +53,16 @@ final readonly class Levels
         return self::value($this->adjusted, $this->ceilingWeights($at));
     }
 
+    /**
+     * The lowest place of the ceiling over a plan: planes are lowest over a corner.
+     *
+     * @param  list<Point>  $corners
+     */
+    public function lowestCeiling(array $corners): float
+    {
+        return min([INF, ...array_map($this->ceilingAt(...), $corners)]);
+    }
+
     public function ceilingSigmaAt(Point $at): float
     {
         return $this->adjusted->sigmaOf($this->ceilingWeights($at));
