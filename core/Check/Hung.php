@@ -9,8 +9,6 @@ use Incastro\Fit\FittedCell;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\Terms;
 use Incastro\Fit\ThingPlace;
-use Incastro\Geometry\Axis;
-use Incastro\Geometry\Pose;
 use Incastro\Measure\Length;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
@@ -85,7 +83,7 @@ final readonly class Hung
                 continue;
             }
             $own += $placed->piece->weight();
-            $isLevel = in_array($placed->part, [Part::Body, Part::Loose], true) && $placed->pose->isSquare() && Pose::axis($placed->pose->thickness) === Axis::Z;
+            $isLevel = in_array($placed->part, [Part::Body, Part::Loose], true) && $placed->isLevel();
             $isTop = $placed->bounds->z1 > $box->highest() - 1.0;
             $metres += $isLevel && ! $isTop ? $placed->piece->length->result->toDouble() / 1000 : 0.0;
         }

@@ -6,6 +6,7 @@ namespace Incastro\Check;
 
 use Incastro\Fit\Terms;
 use Incastro\Fit\ThingPlace;
+use Incastro\Geometry\Block;
 use Incastro\Geometry\Solid;
 use Incastro\Survey\Room\RunFrame;
 use Incastro\Survey\Things\Thing;
@@ -22,6 +23,14 @@ final readonly class KeptClear
     /** What stands nearer before a window or a vent than this covers it, mm. */
     private const BEFORE = 200.0;
 
+    /** Air under a top that is cut for a vent, mm. */
+    private const UNDER = 150.0;
+
+    /** The rail of a face frame takes so much of the way of the air at the face, and this least height stays under it, mm. */
+    private const RAIL = 75.0;
+
+    private const PATH = 75.0;
+
     private ThingPlace $places;
 
     /** @param list<string> $openings */
@@ -37,7 +46,7 @@ final readonly class KeptClear
             if (! $thing->isInTheWay()) {
                 continue;
             }
-            foreach ($this->zones($thing) as [$zone, $words]) {
+            foreach ([...$this->zones($thing), ...$this->air($thing, $placed)] as [$zone, $words]) {
                 foreach ($placed as $one) {
                     if (! $one->bounds->meets($zone->bounds, Assembled::TOUCH)) {
                         continue;
@@ -73,5 +82,33 @@ final readonly class KeptClear
         $hand = $thing->rule === ThingRule::Reachable ? $this->places->handRoom($thing) : null;
 
         return $hand === null ? $zones : [...$zones, [$hand, '%s takes %s of the room that a hand needs at %s.']];
+    }
+
+    /**
+     * Where a top is cut for the air of a vent over it: what is free under the hole, and from there to the face, as large as the vent.
+     *
+     * @param  list<Placed>  $placed
+     * @return list<array{Solid, string}>
+     */
+    private function air(Thing $thing, array $placed): array
+    {
+        $vent = $this->places->block($thing);
+        foreach ($thing->isCeilingVent() ? $placed : [] as $top) {
+            if (! $top->piece->isCutFor($thing->id)) {
+                continue;
+            }
+            $box = array_map(fn (Placed $one) => $one->bounds, array_values(array_filter($placed, fn (Placed $one) => $one->owner === $top->owner)));
+            $face = max([$top->bounds->v1, ...array_map(fn (Block $block) => $block->v1, $box)]);
+            [$foot, $wide] = [$top->bounds->z0, $top->bounds->u1 - $top->bounds->u0];
+            $high = max(self::PATH, ($vent->u1 - $vent->u0) * ($vent->v1 - $vent->v0) / $wide);
+            $words = '%s stands %s in the air of %s.';
+
+            return [
+                [Solid::block(new Block($vent->u0, $vent->u1, $vent->v0, $vent->v1, $foot - self::UNDER, $foot)), $words],
+                [Solid::block(new Block($vent->u0, $vent->u1, $vent->v0, $face, $foot - self::RAIL - $high, $foot - self::RAIL)), $words],
+            ];
+        }
+
+        return [];
     }
 }

@@ -81,7 +81,7 @@ final readonly class Reach
         return match ($thing->rule) {
             // Pieces keep the clearance of what they are cut around.
             ThingRule::Clearance => $thing->kind->isCutAround() ? $this->inTheWay($thing, $block, $cell, $stands, $assembly) : $this->tooNear($thing, $block, $cell, $stands),
-            ThingRule::Uncovered => $covers ? $this->covered($thing, $block, $cell, $before) : null,
+            ThingRule::Uncovered => $covers && ! $this->breathes($thing, $cell, $assembly) ? $this->covered($thing, $block, $cell, $before) : null,
             ThingRule::Reachable => $covers ? $this->reachable($thing, $block, $cell, $before, $assembly) : null,
             default => $this->inTheWay($thing, $block, $cell, $stands, $assembly),
         };
@@ -125,14 +125,20 @@ final readonly class Reach
         return $this->clash($code, sprintf('%s covers %s by %s × %s: %s.', $this->name($cell), lcfirst($thing->name), $this->terms->write($overlap[0]), $this->terms->write($overlap[2]), $why), $thing, $cell, $this->below($thing, $block));
     }
 
+    /** Whether the top under a vent in the ceiling is cut for its air: the check of the whole looks at the way that this takes. */
+    private function breathes(Thing $thing, FittedCell $cell, Assembly $assembly): bool
+    {
+        return $thing->isCeilingVent() && array_filter($assembly->placed, fn (Placed $placed) => $placed->owner === ($cell->boxId ?? $cell->tier->id) && $placed->piece->isCutFor($thing->id)) !== [];
+    }
+
     /** @return list<WayOut> the run ends so far under a vent in the ceiling that its air has a way */
     private function below(Thing $thing, Block $block): array
     {
         $foot = min([INF, ...array_map(fn (FittedCell $cell) => $cell->z, $this->run->cells)]);
         $height = Length::ofDouble(max(0.0, $block->z0 - self::AIR - $foot))->roundedDown($this->terms->format->step);
 
-        return $thing->kind !== ThingKind::Vent || $thing->face !== Face::Ceiling || $height->toDouble() < self::BEHIND ? []
-            : [new WayOut(sprintf('End the run %s under it', $this->terms->write(self::AIR)), Edits::run($this->run->run->id)->measuring('height', $height))];
+        return ! $thing->isCeilingVent() || $height->toDouble() < self::BEHIND ? []
+            : [...(in_array($thing->id, $this->openings, true) ? [] : [new WayOut('Cut the top around it', Edits::opening($thing->id))]), new WayOut(sprintf('End the run %s under it', $this->terms->write(self::AIR)), Edits::run($this->run->run->id)->measuring('height', $height))];
     }
 
     private function reachable(Thing $thing, Block $block, FittedCell $cell, Block $before, Assembly $assembly): ?Finding

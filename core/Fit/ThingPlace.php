@@ -25,6 +25,9 @@ final readonly class ThingPlace
     /** A thing flush with its wall is given this much, mm, so that what lies on the wall covers it. */
     private const FLUSH = 2.0;
 
+    /** A hole under a vent is so much larger on every side, mm and inches. */
+    private const AROUND_VENT = [25.0, 1.0];
+
     /** A pipe further off its wall than this hangs plumb, mm. */
     private const FREE = 100.0;
 
@@ -40,6 +43,7 @@ final readonly class ThingPlace
     {
         return match (true) {
             $thing->clearance > 0.0 => $thing->clearance,
+            $isOpened && $thing->isCeilingVent() => $rules->either(...self::AROUND_VENT)->toDouble(),
             $isOpened => $rules->mm(Rule::OpeningPlay),
             $thing->kind === ThingKind::Pipe => $rules->mm($thing->isHot ? Rule::PipeHot : Rule::PipeCold),
             default => $rules->mm(Rule::NotchPlay),

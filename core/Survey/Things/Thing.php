@@ -50,6 +50,11 @@ final readonly class Thing
         return $this->rule !== ThingRule::Removed && $this->kind !== ThingKind::Stud;
     }
 
+    public function isCeilingVent(): bool
+    {
+        return $this->kind === ThingKind::Vent && $this->face === Face::Ceiling;
+    }
+
     /** @return list<WayOut> to have it removed, where that may be */
     public function removal(): array
     {

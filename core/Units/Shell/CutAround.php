@@ -43,6 +43,9 @@ final readonly class CutAround
     /** How far before a thing what lies on its wall is opened for it, mm. */
     private const BEFORE = 100.0;
 
+    /** A hole for the air of a vent keeps so much wood to every edge of a top, mm and inches. */
+    private const RIM = [60.0, 2 + 3 / 8];
+
     /** Beyond every piece, mm. */
     private const FAR = 1e5;
 
@@ -65,6 +68,10 @@ final readonly class CutAround
             }
             $clearance = $this->places->clearance($thing, $this->terms->rules, $isOpened);
             $block = $this->places->block($thing)->grown($clearance);
+            if ($thing->isCeilingVent()) {
+                $placed = array_map(fn (Placed $one) => $one->part === Part::Body && $one->isLevel() ? $this->underVent($one, $thing, $block) : $one, $placed);
+                continue;
+            }
             // What lies on the wall is opened for what is in it, also where it passes before that.
             $before = new Block($block->u0, $block->u1, $block->v0, $block->v1 + ($isOpened ? self::BEFORE : 0.0), $block->z0, $block->z1);
             $next = [];
@@ -172,6 +179,26 @@ final readonly class CutAround
         }
 
         return $this->opened($placed, $thing, $form);
+    }
+
+    /**
+     * A top board under a vent in the ceiling: a hole for its air, drawn out to an edge in front or behind that it comes too near to.
+     */
+    private function underVent(Placed $placed, Thing $thing, Block $hole): Placed
+    {
+        if (! $placed->bounds->meets(new Block($hole->u0, $hole->u1, $hole->v0, $hole->v1, $hole->z0 - self::BEFORE, $hole->z1), 0.0)) {
+            return $placed;
+        }
+        $rim = $this->terms->rules->either(...self::RIM)->toDouble();
+        $from = $hole->v0 - $placed->bounds->v0 < $rim ? $placed->bounds->v0 - 1.0 : $hole->v0;
+        $to = $placed->bounds->v1 - $hole->v1 < $rim ? $placed->bounds->v1 + 1.0 : $hole->v1;
+        $isBesideASide = $hole->u0 - $placed->bounds->u0 < $rim || $placed->bounds->u1 - $hole->u1 < $rim;
+        $p = $placed->seen($hole->u0, $from, $placed->bounds->z0);
+        $q = $placed->seen($hole->u1, $to, $placed->bounds->z0);
+        $parts = $isBesideASide ? [] : $placed->piece->outline->minus(Polygon::rectangle(min($p->x, $q->x), min($p->y, $q->y), abs($q->x - $p->x), abs($q->y - $p->y)));
+
+        return count($parts) !== 1 ? $placed
+            : $placed->withPiece($placed->piece->cutTo($parts[0], new CutFor(Cut::Opening, $thing->id, $thing->name, [$hole->u1 - $hole->u0, min($to, $placed->bounds->v1) - max($from, $placed->bounds->v0)])));
     }
 
     private function slotAlong(Polygon $form, float $to): Polygon

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Check;
 
+use Incastro\Geometry\Polygon;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
@@ -90,10 +91,36 @@ final class ReachTest extends TestCase
 
     public function test_under_a_vent_in_the_ceiling_the_run_may_end(): void
     {
-        $vent = self::plain()->thing('vent', 'vent', 300, 150, 300, 150, 0, 'uncovered', ['face' => 'ceiling']);
+        $vent = TestLayout::of([TestLayout::bay('a')])->thing('vent', 'vent', 300, 150, 300, 150, 0, 'uncovered', ['face' => 'ceiling']);
         $found = array_values(array_filter($vent->plan()->findings, fn (Finding $finding) => $finding->code === Code::VentClosed));
-        self::assertSame('End the run 200 mm under it', $found[0]->waysOut[0]->label);
-        self::assertNotContains(Code::VentClosed, array_map(fn (Finding $finding) => $finding->code, $vent->edited($found[0]->waysOut[0]->edit)->plan()->findings));
+        self::assertSame(['Cut the top around it', 'End the run 200 mm under it'], array_map(fn (WayOut $way) => $way->label, array_slice($found[0]->waysOut, 0, 2)));
+        foreach ([0, 1] as $way) {
+            self::assertNotContains(Code::VentClosed, array_map(fn (Finding $finding) => $finding->code, $vent->edited($found[0]->waysOut[$way]->edit)->plan()->findings));
+        }
+    }
+
+    /** @return array{list<array{float, float, float, float}>, list<string>} holes of the top, from its left and back edges, and what is a clash */
+    private static function underVent(float $fromWall, int $shelves, array $parts = []): array
+    {
+        $layout = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['holds' => Recipe::box(0, $shelves)])])])->with(['openings' => ['vent']] + $parts)
+            ->thing('vent', 'vent', 300, $fromWall, 300, 150, 0, 'uncovered', ['face' => 'ceiling']);
+        $plan = $layout->plan();
+        $top = array_values(array_filter($plan->assemblies[0]->placed, fn (Placed $placed) => $placed->piece->mark === 'B1-top'))[0];
+
+        return [array_map(fn (Polygon $hole) => $hole->bounds(), $top->piece->outline->holes), array_map(fn (Finding $finding) => $finding->sentence, $layout->clashes())];
+    }
+
+    public function test_a_top_is_cut_around_a_vent_in_the_ceiling_where_air_finds_its_way_to_the_face(): void
+    {
+        // 300 + 2 × 25 by 150 + 2 × 25; 120 − 25 = 95 from the wall, before which the top begins 6 out.
+        [[[$x0, $x1, $y0, $y1]], $clashes] = self::underVent(120, 2);
+        self::assertEqualsWithDelta([350.0, 89.0, 289.0], [$x1 - $x0, $y0, $y1], 1e-6);
+        self::assertSame([], $clashes);
+        // 60 − 25 − 6 = 29 of wood behind it are fewer than 60: it opens to the back edge.
+        self::assertSame([[], []], self::underVent(60, 2));
+        // Sixteen shelves lie 2285/17 − 18 ≈ 117 apart, in the 150 under the hole; a door shuts the way to the face.
+        self::assertStringContainsString('in the air of vent', implode(' ', self::underVent(120, 16)[1]));
+        self::assertStringContainsString('in the air of vent', implode(' ', self::underVent(120, 2, ['fronts' => [Doc::member('f', 'door', ['a-1'])]])[1]));
     }
 
     public function test_a_pipe_up_the_wall_is_slotted_through_every_board_and_splits_the_back(): void
