@@ -13,6 +13,7 @@ use Incastro\Check\GoingIn;
 use Incastro\Check\Hung;
 use Incastro\Check\Meetings;
 use Incastro\Check\Reach;
+use Incastro\Check\Sag;
 use Incastro\Check\Swings;
 use Incastro\Check\Tooling;
 use Incastro\Check\UnknownKinds;
@@ -193,7 +194,7 @@ final readonly class Planner
         $findings = [];
         foreach ($layout->runs as $r => $run) {
             $comfort = new Comfort($run, $terms);
-            array_push($findings, ...$comfort->withWaysOut($run->findings), ...$assemblies[$r]->findings, ...$comfort->findings(), ...(new Hung($run, $terms))->findings($assemblies[$r]), ...(new Reach($run, $terms, $space->layout->openings))->findings($assemblies[$r]));
+            array_push($findings, ...$comfort->withWaysOut($run->findings), ...$assemblies[$r]->findings, ...$comfort->findings(), ...(new Hung($run, $terms))->findings($assemblies[$r]), ...(new Sag($terms))->findings($assemblies[$r]), ...(new Reach($run, $terms, $space->layout->openings))->findings($assemblies[$r]));
         }
 
         foreach ($layout->surfaces as $s => $surface) {

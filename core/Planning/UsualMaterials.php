@@ -44,6 +44,7 @@ final readonly class UsualMaterials
             $this->sheet('frame', $faced[0], '18', '3/4', $faced[1], $faced[2]),
             $this->sheet('back', $called('Birch plywood 6', 'Birch plywood 1/4'), '6', '7/32'),
             $this->sheet('drawer', $called('Birch plywood 12', 'Birch plywood 1/2'), '12', '15/32'),
+            $this->sheet('thick', $called('Birch plywood 27', 'Birch plywood 1'), '27', '31/32'),
             $this->lineal('framing', 'board', $called('Batten 20 × 45', 'Batten 3/4 × 1 3/4'), ['20', '3/4'], ['45', '1 3/4']),
             $this->lineal('cladding', 'board', $called('Tongue-and-groove board 9', 'Tongue-and-groove board 3/8'), ['9', '3/8'], ['96', '5 3/8'], ['90', '5 1/8']),
             $this->lineal('cover-strip', 'moulding', $called('Rounded cover strip 9 × 40', 'Rounded cover strip 3/8 × 1 1/2'), ['9', '3/8'], ['40', '1 1/2']),
@@ -78,7 +79,7 @@ final readonly class UsualMaterials
             $full('carcass', 84.0), $half('carcass', 46.0),
             $full('frame', 92.0), $half('frame', 50.0),
             $full('back', 38.0), $half('back', 21.0),
-            $full('drawer', 62.0),
+            $full('drawer', 62.0), $full('thick', 118.0), $half('thick', 64.0),
             $long('framing', '2400', '96', 4.0), $long('cladding', '2400', '96', 7.0), $long('cladding', '3000', '120', 9.0),
             $long('cover-strip', '2400', '96', 6.0),
         ];

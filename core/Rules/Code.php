@@ -120,6 +120,7 @@ enum Code: string
     case Undecided = 'undecided';
     case UnknownKind = 'unknown-kind';
     case UpperOverhangs = 'upper-overhangs';
+    case Sags = 'sags';
     case VentClosed = 'vent-closed';
     case WallMayBear = 'wall-may-bear';
 

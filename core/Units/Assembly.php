@@ -7,6 +7,7 @@ namespace Incastro\Units;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Finding;
+use Incastro\Strength\Bearing;
 
 /** What a unit is built of: pieces placed in space, how they are joined, hardware, and decided inner sizes with their workings. */
 final readonly class Assembly
@@ -20,6 +21,7 @@ final readonly class Assembly
      * @param  list<Movement>  $movements  what of it moves in use, and where it goes
      * @param  list<Fixture>  $fixtures  what is bought and takes up room
      * @param  list<SizeUse>  $uses  what sizes of its pieces are good for
+     * @param  list<Bearing>  $bearings  boards that may sag under what lies on them
      */
     public function __construct(
         public array $placed,
@@ -30,6 +32,7 @@ final readonly class Assembly
         public array $movements = [],
         public array $fixtures = [],
         public array $uses = [],
+        public array $bearings = [],
     ) {
     }
 
@@ -71,24 +74,24 @@ final readonly class Assembly
      */
     public function placing(array $placed, array $joints): self
     {
-        return new self($placed, $joints, $this->hardware, $this->decisions, $this->findings, $this->movements, $this->fixtures, $this->uses);
+        return new self($placed, $joints, $this->hardware, $this->decisions, $this->findings, $this->movements, $this->fixtures, $this->uses, $this->bearings);
     }
 
     /** The same with something to be said of it. */
     public function finding(Finding $finding): self
     {
-        return new self($this->placed, $this->joints, $this->hardware, $this->decisions, [...$this->findings, $finding], $this->movements, $this->fixtures, $this->uses);
+        return new self($this->placed, $this->joints, $this->hardware, $this->decisions, [...$this->findings, $finding], $this->movements, $this->fixtures, $this->uses, $this->bearings);
     }
 
     /** @param list<Hardware> $hardware */
     public function bought(array $hardware): self
     {
-        return new self($this->placed, $this->joints, [...$this->hardware, ...$hardware], $this->decisions, $this->findings, $this->movements, $this->fixtures, $this->uses);
+        return new self($this->placed, $this->joints, [...$this->hardware, ...$hardware], $this->decisions, $this->findings, $this->movements, $this->fixtures, $this->uses, $this->bearings);
     }
 
     public static function all(self ...$assemblies): self
     {
-        $parts = [[], [], [], [], [], [], [], []];
+        $parts = [[], [], [], [], [], [], [], [], []];
         foreach ($assemblies as $one) {
             array_push($parts[0], ...$one->placed);
             array_push($parts[1], ...$one->joints);
@@ -98,6 +101,7 @@ final readonly class Assembly
             array_push($parts[5], ...$one->movements);
             array_push($parts[6], ...$one->fixtures);
             array_push($parts[7], ...$one->uses);
+            array_push($parts[8], ...$one->bearings);
         }
 
         return new self(...$parts);

@@ -17,6 +17,12 @@ final class Recipe
         return LayoutDocument::holds('shelves', ['fixed' => $fixed, 'adjustable' => $adjustable]);
     }
 
+    /** @return array{kind: string, v: int, with: array<string, mixed>} a box with so many shelves that carry books */
+    public static function books(int $shelves): array
+    {
+        return LayoutDocument::holds('shelves', ['fixed' => 0, 'adjustable' => $shelves, 'load' => 'books']);
+    }
+
     /** @return array{kind: string, v: int, with: array<string, mixed>} shelves from wall to wall */
     public static function cleats(int $count): array
     {

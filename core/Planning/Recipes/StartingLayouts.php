@@ -111,8 +111,8 @@ final readonly class StartingLayouts
                 $this->along(1, [$this->bay(LayoutDocument::holds('hanging-rail', ['hang' => 'double']))], 'plinth', $stop),
                 $this->along($this->shape->corners() - 1, [$this->bay(LayoutDocument::holds('hanging-rail', ['hang' => 'double']))], 'plinth', $stop),
             )),
-            'wall-of-books' => $this->along(0, [$this->shelved(5), $this->shelved(5), $this->shelved(5)]),
-            'books-under-the-slope' => $this->along(0, [$this->shelved(1, 'below'), $this->shelved(1, 'below'), $this->shelved(1, 'below'), $this->shelved(1, 'below')]),
+            'wall-of-books' => $this->along(0, [$this->bay(Recipe::books(5)), $this->bay(Recipe::books(5)), $this->bay(Recipe::books(5))]),
+            'books-under-the-slope' => $this->along(0, array_map(fn () => ['top' => 'below'] + $this->bay(Recipe::books(1)), range(1, 4))),
             'doors-under-the-rake' => $this->closed($this->along(0, [$this->shelved(1), $this->shelved(1), $this->shelved(2), $this->shelved(3)]), 1),
             'bench' => $this->bench(),
             'desk-with-drawers' => $this->desk(true),
@@ -277,7 +277,7 @@ final readonly class StartingLayouts
     {
         $part = fn () => LayoutDocument::bay($this->ids->next(), [
             LayoutDocument::tier($this->ids->next(), ['holds' => Recipe::box(0, 1), 'size' => ['share' => 3]]),
-            LayoutDocument::tier($this->ids->next(), ['holds' => Recipe::box(0, 4), 'size' => ['share' => 7], 'depth' => $this->size(250), 'joined' => false]),
+            LayoutDocument::tier($this->ids->next(), ['holds' => Recipe::books(4), 'size' => ['share' => 7], 'depth' => $this->size(250), 'joined' => false]),
         ]);
         $layout = $this->along(0, [$part(), $part()], 'worktop', ['depth' => $this->size(380)]);
         $low = array_map(fn (array $bay) => $bay['tiers'][0]['id'], $layout['runs'][0]['bays']);

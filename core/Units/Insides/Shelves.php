@@ -27,11 +27,15 @@ use Incastro\Rules\Parameters\Unless;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
+use Incastro\Strength\Bearing;
+use Incastro\Strength\Board;
+use Incastro\Strength\ShelfLoad;
 use Incastro\Units\Assembly;
 use Incastro\Units\Halves;
 use Incastro\Units\InsideUnit;
 use Incastro\Units\Make\MovableShelf;
 use Incastro\Units\Part;
+use Incastro\Units\Placed;
 use Incastro\Units\ShelfForm;
 use Incastro\Units\ShelfLip;
 use Incastro\Units\ShelfSupport;
@@ -42,6 +46,9 @@ use Incastro\Units\Sites\OpeningSite;
 final readonly class Shelves implements InsideUnit, Halves
 {
     private const LOWEST_OPENING = 100;
+
+    /** Height of the strip along the front where none is given, mm. */
+    private const STRIP = 38;
 
     /** @param list<Length> $spacing */
     public function __construct(
@@ -60,6 +67,7 @@ final readonly class Shelves implements InsideUnit, Halves
         #[Size('Height of that strip', ['38', '1 1/2'], 18, 100, 'Stiffens a long shelf.')]
         #[Unless('lip', ShelfLip::None)]
         public ?Length $strip = null,
+        #[Choice('Carries', ShelfLoad::Linen)] public ShelfLoad $load = ShelfLoad::Linen,
         #[Sizes('Clear heights from the foot up', 20, 100, 2400, 'Those not given share what is left: 300; 350')] public array $spacing = [],
     ) {
     }
@@ -103,8 +111,8 @@ final readonly class Shelves implements InsideUnit, Halves
             return new Assembly([], findings: [$this->tooClose($site, $spacing)]);
         }
         $t = $site->terms->materials->for(Purpose::Shelf)->thickness->toDouble();
-        $maker = new MovableShelf($site, $this->support, $this->form, $this->lip, $this->strip ?? Length::ofMillimetres(38), $this->slat ?? Length::ofMillimetres(45), $this->gap ?? Length::ofMillimetres(20));
-        $parts = $findings = $uses = [];
+        $maker = new MovableShelf($site, $this->support, $this->form, $this->lip, $this->strip ?? Length::ofMillimetres(self::STRIP), $this->slat ?? Length::ofMillimetres(45), $this->gap ?? Length::ofMillimetres(20));
+        $parts = $findings = $uses = $bearings = [];
         $fixed = $this->fixedPlaces($count);
         foreach (range(1, $count) as $i) {
             $isFixed = in_array($i, $fixed, true);
@@ -119,6 +127,7 @@ final readonly class Shelves implements InsideUnit, Halves
                 }
             }
             $parts[] = $made = $isFixed ? $this->fixed($site, $i, $depth, $z, $mark) : $maker->build($i, $depth, $z, $mark);
+            $bearings = [...$bearings, ...($this->form === ShelfForm::Slatted && ! $isFixed ? [] : $this->bearing($site, $made->placed[0], $isFixed))];
             if (! $isFixed && $this->support === ShelfSupport::Pins && $this->form === ShelfForm::Plain) {
                 $uses[] = $site->play('play of a shelf', [$made->placed[0]->piece->key.'.length' => -1.0], 1.0, 2.0 + $site->terms->rule(Rule::ShelfPlay), 'The shelf does not drop in between its sides, or slips off its pins.');
             }
@@ -130,7 +139,7 @@ final readonly class Shelves implements InsideUnit, Halves
             $findings[] = $this->tooClose($site, $spacing);
         }
 
-        return Assembly::all(...[...$parts, new Assembly([], [], [], ['Clear between shelves, '.$site->name() => $spacing], $findings, uses: $uses)]);
+        return Assembly::all(...[...$parts, new Assembly([], [], [], ['Clear between shelves, '.$site->name() => $spacing], $findings, uses: $uses, bearings: $bearings)]);
     }
 
     private function fixed(OpeningSite $site, int $i, Working $depth, float $z, string $mark): Assembly
@@ -138,6 +147,26 @@ final readonly class Shelves implements InsideUnit, Halves
         $piece = $site->make->inner("shelf-$i", 'Fixed shelf', $site->joints()->between($site->width()), $depth, Purpose::Shelf, Grain::Length, [new Finished('front, long', Finish::Banded)], [$site->joints()->words()], null, $mark);
 
         return new Assembly([$site->level($piece, $z, Part::Body)], $site->fixed($piece, 'fixed shelves to the sides'));
+    }
+
+    /**
+     * Between the sides. A strip along its front counts where a cleat carries its back: a free edge behind sags as before.
+     *
+     * @return list<Bearing> none where nobody said what it is made of
+     */
+    private function bearing(OpeningSite $site, Placed $shelf, bool $isFixed): array
+    {
+        [$of, $frame] = [$site->terms->materials->for(Purpose::Shelf), $site->terms->materials->frame];
+        if ($of->wood === null) {
+            return [];
+        }
+        $board = new Board($of->wood->strength(), $of->density, $shelf->piece->width->result->toDouble(), $of->thickness->toDouble(), $site->width()->result->toDouble(), $this->load->aMetre());
+        $strip = $frame->wood === null || $this->fixed > 0 ? null : [$frame->thickness->toDouble(), $frame->wood->strength()];
+        if ($strip !== null && ! $isFixed && $this->support === ShelfSupport::Cleats && $this->lip !== ShelfLip::None) {
+            $board = $board->stiffened($strip[0], ($this->strip ?? Length::ofMillimetres(self::STRIP))->toDouble(), $strip[1], $this->lip === ShelfLip::Under ? $board->thick : 0.0);
+        }
+
+        return [new Bearing($shelf->piece->mark, $site->opening->tierId, $board, sprintf('%s, %.0f kg on a metre', lcfirst($this->load->label()), $this->load->aMetre()), Edits::tier($site->opening->tierId), 'made', $site->bay(), $strip, ['support' => ShelfSupport::Cleats->value, 'lip' => ShelfLip::Under->value])];
     }
 
     private function spacing(OpeningSite $site, int $count): Working

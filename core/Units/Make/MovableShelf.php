@@ -181,14 +181,19 @@ final readonly class MovableShelf
     {
         $site = $this->site;
         $deep = $depth->roundedDown($site->terms->format)->result->toDouble();
-        $slat = $this->slat->toDouble();
-        $count = max(2, (int) ceil(($deep + $this->slatGap->toDouble()) / ($slat + $this->slatGap->toDouble()) - 1e-9));
+        $wide = Working::start('width of a slat', $this->slat);
+        $count = max(2, (int) ceil(($deep + $this->slatGap->toDouble()) / ($this->slat->toDouble() + $this->slatGap->toDouble()) - 1e-9));
+        if ($count * $this->slat->toDouble() > $deep) {
+            // One less leaves too wide gaps, so many have no room: they are ripped, with the gaps that were asked for.
+            $wide = Working::start('depth of the shelf', $depth->result)->minusTimes('gaps', $count - 1, $this->slatGap)->dividedBy('slats', $count)->roundedDown($site->terms->format);
+        }
+        $slat = $wide->result->toDouble();
         $gap = ($deep - $count * $slat) / ($count - 1);
         $length = $site->width()->minus('play between the sides', $this->cleatPlay());
         $slats = [];
         for ($k = 0; $k < $count; $k++) {
             $role = "shelf-$i".($k === 0 ? '' : '-slat-'.($k + 1));
-            $piece = $site->make->inner($role, 'Slat', $length, Working::start('width of a slat', $this->slat), Purpose::Shelf, Grain::Length, [new Finished('both long', Finish::Banded)], ['screwed down to cleats'], null, $mark.'-'.($k + 1));
+            $piece = $site->make->inner($role, 'Slat', $length, $wide, Purpose::Shelf, Grain::Length, [new Finished('both long', Finish::Banded)], ['screwed down to cleats'], null, $mark.'-'.($k + 1));
             $slats[] = $site->placed($piece, ($site->width()->result->toDouble() - $piece->length->result->toDouble()) / 2, $this->front() - $deep + $k * ($slat + $gap), $z, Way::Right, Way::Out, Way::Up, Part::Loose);
         }
 
@@ -277,7 +282,7 @@ final readonly class MovableShelf
         $isFront = $this->lip === ShelfLip::Front;
         $thick = $site->terms->materials->frame->thickness->toDouble();
         $length = Working::start('length of its shelf', $shelf->piece->length->result);
-        $under = $isFront ? 0.0 : $this->underSides($t);
+        $under = $isFront ? 0.0 : $this->underSides();
         $length = $under > 0.0 ? $length->minusTimes('what the shelf lies on', 2, Length::ofDouble($under)) : $length;
         $piece = $site->make->inner("shelf-$i-lip", 'Lip strip', $length, Working::start('height of the strip', $this->lipHeight), Purpose::Frame, Grain::Length, [], ['glued to its shelf'], null, "$mark-lip");
         $high = $piece->width->result->toDouble();
@@ -288,8 +293,8 @@ final readonly class MovableShelf
     }
 
     /** How far what a shelf lies on at its sides reaches under it to its front, mm. */
-    private function underSides(float $t): float
+    private function underSides(): float
     {
-        return $this->support === ShelfSupport::Sawtooth || $this->form === ShelfForm::Slatted ? $t : 0.0;
+        return $this->support === ShelfSupport::Sawtooth || $this->form === ShelfForm::Slatted ? $this->site->terms->board() : 0.0;
     }
 }

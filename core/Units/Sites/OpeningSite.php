@@ -199,6 +199,12 @@ final readonly class OpeningSite
         return new Vector($this->box->u + $this->column->x + $x, $this->box->v + $this->behind() + $y, $this->box->z + $this->opening->z + $z);
     }
 
+    /** The bay it is in. */
+    public function bay(): string
+    {
+        return $this->column->bayId;
+    }
+
     /** What takes up room of the opening, in the run's frame. */
     public function block(float $x0, float $x1, float $y0, float $y1, float $z0, float $z1): Block
     {
