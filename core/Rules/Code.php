@@ -120,6 +120,14 @@ enum Code: string
     case Undecided = 'undecided';
     case UnknownKind = 'unknown-kind';
     case UpperOverhangs = 'upper-overhangs';
+    case MattressJams = 'mattress-jams';
+    case BedAir = 'bed-air';
+    case BedGapTrap = 'bed-gap-trap';
+    case BedHigh = 'bed-high';
+    case GuardMissing = 'guard-missing';
+    case GuardGap = 'guard-gap';
+    case GuardWeak = 'guard-weak';
+    case DrawerMeetsLeg = 'drawer-meets-leg';
     case Sags = 'sags';
     case VentClosed = 'vent-closed';
     case WallMayBear = 'wall-may-bear';

@@ -18,7 +18,7 @@ use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Severity;
 
-/** A layout put into the plumb, square test alcove, 2400 high and 600 deep, with things on its walls. */
+/** A layout put into the plumb, square test alcove, 2400 high and usually 600 deep, with things on its walls. */
 final class TestLayout
 {
     /** @var list<array<string, mixed>> */
@@ -38,11 +38,11 @@ final class TestLayout
      * @param  list<array<string, mixed>>  $bays
      * @param  array<string, mixed>  $but
      */
-    public static function of(array $bays, array $but = [], float $width = 1200.0): self
+    public static function of(array $bays, array $but = [], float $width = 1200.0, float $depth = 600.0): self
     {
         $layout = ['runs' => [Doc::run('run', 0, $bays, $but + ['depth' => self::mm(400)])], 'members' => [Doc::member('plinth', 'plinth', array_column($bays, 'id'))]] + Doc::none();
 
-        return new self($layout, new TestAlcove(fn () => 0.0, fn () => $width));
+        return new self($layout, new TestAlcove(fn () => 0.0, fn () => $width, $depth));
     }
 
     /** @param array<string, mixed> $but */

@@ -12,6 +12,7 @@ enum Finish: string
     case Straight = 'straight';
     case Covered = 'covered by the face frame';
     case Banded = 'banded';
+    case Eased = 'eased';
     case TouchesHouse = 'touches the house';
 
     /** How the front edge of a box's board is left. */

@@ -18,6 +18,8 @@ enum Purpose: string
     case Framing = 'framing';
     case Cladding = 'cladding';
     case Trim = 'trim';
+    case Rail = 'rail';
+    case Slat = 'slat';
 
     public function label(): string
     {
@@ -33,6 +35,8 @@ enum Purpose: string
             self::Framing => 'Battens and bearers',
             self::Cladding => 'Cladding boards',
             self::Trim => 'Cover trims',
+            self::Rail => 'Ledgers, rails and posts',
+            self::Slat => 'Slats of beds',
         };
     }
 
@@ -43,6 +47,7 @@ enum Purpose: string
             self::Shelf, self::Front, self::Frame, self::Top, self::Framing => self::Carcass,
             self::Panel, self::Cladding => self::Back,
             self::Trim => self::Frame,
+            self::Rail, self::Slat => self::Framing,
             self::Carcass, self::Back, self::Drawer => null,
         };
     }

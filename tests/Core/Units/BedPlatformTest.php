@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Units;
+
+use Incastro\Planning\JobChoices;
+use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\SpacePlan;
+use Incastro\Rules\Code;
+use Incastro\Rules\Finding;
+use Incastro\Rules\Severity;
+use Incastro\Strength\Guard;
+use Incastro\Trial\Dice;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\TestLayout;
+
+final class BedPlatformTest extends TestCase
+{
+    /** A bed 2040 long between two walls, 980 deep, boards of 17.8. */
+    private static function layout(array $with, float $long = 2040.0, float $deep = 980.0): TestLayout
+    {
+        $stored = array_map(fn (mixed $value) => is_int($value) || is_float($value) ? TestLayout::mm($value) : $value, $with);
+        $materials = array_map(fn (array $material) => in_array($material['id'], ['carcass', 'frame'], true) ? ['thickness' => TestLayout::mm(17.8)] + $material : $material, JobChoices::defaults('Test', 'mm/1')['materials']);
+
+        return TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['holds' => Doc::holds('bed-platform', $stored)])])], ['depth' => TestLayout::mm($deep)], $long + 11.0, $deep + 100.0)
+            ->with(['members' => []])->changing(['materials' => $materials]);
+    }
+
+    /** @return array<string, array{int, float, float}> by the first words of their marks: how many, length and width */
+    private static function pieces(SpacePlan $plan): array
+    {
+        $counted = [];
+        foreach ($plan->pieces() as $piece) {
+            $mark = (string) preg_replace(['/^L1-/', '/(?<!drawer)-\d+(?=-|$)/', '/drawer-\d/', '/-(left|right|L|R)$/'], ['', '', 'drawer', ''], $piece->mark);
+            $counted[$mark] = [($counted[$mark][0] ?? 0) + 1, $piece->length->result->toDouble(), $piece->width->result->toDouble()];
+        }
+
+        return $counted;
+    }
+
+    /** @return list<string> codes of what is worse than a note */
+    private static function wrong(SpacePlan $plan): array
+    {
+        return array_values(array_map(fn (Finding $finding) => $finding->code->value, array_filter($plan->findings, fn (Finding $finding) => in_array($finding->severity, [Severity::Clash, Severity::Warning], true))));
+    }
+
+    public function test_slats_on_ledgers_and_two_drawers_below(): void
+    {
+        $plan = self::layout(['deck' => 380, 'drawers' => true])->plan();
+        self::assertSame([], self::wrong($plan));
+        self::assertSame([
+            'back-ledger' => [1, 2040.0, 89.0],
+            // 980 − 17.8 − 2 × 38 = 886.2
+            'side-ledger' => [2, 886.0, 89.0],
+            'front-rail' => [1, 2040.0, 89.0],
+            // 380 − 28 − 89 = 263
+            'front-post' => [3, 263.0, 89.0],
+            // 980 − 17.8 − 2 × 3 = 956.2
+            'slat' => [14, 956.0, 89.0],
+            // 89 + 28 + 30
+            'front-board' => [1, 2040.0, 147.0],
+            // 962.2 − 17.8 − 10 = 934.4; 263 − 15 − 45 − 12 = 191
+            'drawer-side' => [4, 934.0, 191.0],
+            // (2040 − 3 × 89)/2 = 886.5; − 2 × 10 = 866.5 → 866; − 2 × 17.8 = 830.4
+            'drawer-back' => [2, 830.0, 191.0],
+            'drawer-inner-front' => [2, 830.0, 191.0],
+            'drawer-bottom' => [2, 866.0, 934.0],
+            // 886.5 − 2 × 2.5 = 881.5; 263 − 12 − 2.5 = 248.5
+            'drawer-front' => [2, 881.0, 248.0],
+        ], self::pieces($plan));
+        // (2034 − 14 × 89)/13 = 60.62
+        self::assertSame(60.0, $plan->decisions()['Gap between slats: the length of the spacer block']->result->toDouble());
+    }
+
+    /** One slat spans 886 where they are 28 thick, and 484 where they are 19: then a rail lies in the middle. */
+    public function test_thinner_slats_get_a_rail_under_their_middle(): void
+    {
+        $layout = self::layout(['deck' => 380]);
+        $thin = array_map(fn (array $material) => $material['id'] === 'slat' ? ['thickness' => TestLayout::mm(19)] + $material : $material, JobChoices::defaults('Test', 'mm/1')['materials']);
+        $pieces = self::pieces($layout->changing(['materials' => $thin])->plan());
+        self::assertSame([1, 1964.0, 89.0], $pieces['centre-rail']);
+        self::assertArrayNotHasKey('centre-rail', self::pieces($layout->plan()));
+        // A centre rail carries half the bed over 1964: it may span 1192, so one leg stands under it.
+        self::assertSame(1, $pieces['leg'][0]);
+    }
+
+    public function test_a_guard_and_a_ladder_of_a_high_bed(): void
+    {
+        $plan = self::layout(['deck' => 1300, 'thickness' => 150, 'guard' => 'entry-right', 'ladder' => true, 'rails' => 'beam'])->plan();
+        self::assertSame([], self::wrong($plan));
+        $pieces = self::pieces($plan);
+        // Guard over the deck 150 + 260 = 410: of rails of 140 two leave (410 − 280)/2 = 65; 2040 − (310 + 2 × 38 + 10) = 1644.
+        self::assertSame([2, 1644.0, 140.0], $pieces['guard-rail']);
+        // 410 + 28 + 140, three of them: ⌈(1644 − 38)/1350⌉ + 1.
+        self::assertSame([3, 578.0, 140.0], $pieces['guard-post']);
+        // ⌈1300/250⌉ = 6 rises of 216.7; treads 310 + 2 × 12.
+        self::assertSame([5, 334.0, 140.0], $pieces['tread']);
+        // 1300/sin 70° + 140/tan 70° = 1434.4 up, and one for holding on: 1900/sin 70° + 140/tan 70° = 2072.9.
+        $stiles = array_values(array_filter($plan->pieces(), fn ($piece) => $piece->name === 'Ladder stile'));
+        self::assertSame([1435.0, 2073.0], array_map(fn ($piece) => $piece->length->result->toDouble(), $stiles));
+    }
+
+    public function test_a_high_bed_without_a_guard_clashes_and_a_press_makes_one(): void
+    {
+        $layout = self::layout(['deck' => 1300, 'thickness' => 150]);
+        $missing = array_values(array_filter($layout->plan()->findings, fn (Finding $finding) => $finding->code === Code::GuardMissing));
+        self::assertSame(Severity::Clash, $missing[0]->severity);
+        self::assertNotContains('guard-missing', self::wrong($layout->edited($missing[0]->waysOut[0]->edit)->plan()));
+    }
+
+    public function test_a_mattress_that_jams_and_air_to_sit_up(): void
+    {
+        // 2000 + 20 are needed, 2010 are clear: ten less of play goes in.
+        $layout = self::layout(['deck' => 380], 2010.0);
+        $jams = array_values(array_filter($layout->plan()->findings, fn (Finding $finding) => $finding->code === Code::MattressJams));
+        self::assertSame('The mattress and its play take 2020 mm by 920 mm; 2010 mm by 962 mm are clear over its height.', $jams[0]->sentence);
+        self::assertSame([], self::wrong($layout->edited($jams[0]->waysOut[0]->edit)->plan()));
+        // 2400 − 1500 − 180 = 720: nobody turns there.
+        self::assertContains('bed-air', self::wrong(self::layout(['deck' => 1500, 'guard' => 'entry-left'])->plan()));
+        // 2040 − 1900 = 140 beside the mattress: a head goes in.
+        self::assertContains('bed-gap-trap', self::wrong(self::layout(['deck' => 380, 'length' => 1900])->plan()));
+    }
+
+    /** Gaps of slats are equal to the working step and never wider than the limit; a guard's hold no head, or it says so. */
+    public function test_gaps_of_random_beds_stay_within_their_limits(): void
+    {
+        $dice = new Dice(11);
+        for ($i = 0; $i < 60; $i++) {
+            $long = round($dice->between(1250, 2400));
+            $with = ['length' => $long - 30, 'width' => round($dice->between(500, 900)), 'thickness' => round($dice->between(80, 300)), 'gap' => round($dice->between(20, 70)), 'deck' => round($dice->between(250, 1400)), 'guard' => $dice->chance(0.5) ? 'entry-left' : 'entry-right', 'over' => round($dice->between(160, 400)), 'rails' => $dice->chance(0.5) ? 'beam' : 'rail'];
+            $plan = self::layout($with, $long)->plan();
+            $codes = array_map(fn (Finding $finding) => $finding->code->value, $plan->findings);
+            $slats = array_values(array_filter($plan->pieces(), fn ($piece) => $piece->name === 'Slat'));
+            self::assertNotSame([], $slats, json_encode([$with, $codes], JSON_THROW_ON_ERROR));
+            $gaps = self::between($plan, 'Slat', 'u0', 'u1');
+            self::assertLessThanOrEqual($with['gap'] + 1e-6, max($gaps));
+            self::assertLessThan(1e-6, max($gaps) - min($gaps));
+            foreach (self::between($plan, 'Guard rail', 'z0', 'z1') as $gap) {
+                self::assertTrue(($gap >= 59.0 && $gap <= 75.0) || $gap <= 25.0 || in_array('guard-gap', $codes, true), "gap $gap of ".json_encode($with));
+            }
+            $posts = array_values(array_filter($plan->pieces(), fn ($piece) => $piece->name === 'Guard post'));
+            $broken = Guard::postStress($with['thickness'] + $with['over'] + 28 + $posts[0]->width->result->toDouble() / 2, 38, $posts[0]->width->result->toDouble()) > 8.0;
+            self::assertSame($broken, in_array('guard-weak', $codes, true));
+        }
+    }
+
+    /** @return list<float> between one and the next of a name, mm */
+    private static function between(SpacePlan $plan, string $name, string $from, string $to): array
+    {
+        $bounds = [];
+        foreach ($plan->assemblies[0]->placed as $placed) {
+            if ($placed->piece->name === $name) {
+                $bounds[] = $placed->bounds;
+            }
+        }
+        usort($bounds, fn ($a, $b) => $a->$from <=> $b->$from);
+
+        return array_map(fn (int $i) => $bounds[$i]->$from - $bounds[$i - 1]->$to, count($bounds) > 1 ? range(1, count($bounds) - 1) : []);
+    }
+}
