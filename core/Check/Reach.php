@@ -73,7 +73,7 @@ final readonly class Reach
 
     private function ofCell(Thing $thing, Block $block, FittedCell $cell, Assembly $assembly): ?Finding
     {
-        $stands = $this->around($cell);
+        $stands = $this->around($cell, $assembly);
         $over = $thing->face === Face::Ceiling && $thing->rule === ThingRule::Uncovered ? self::AIR : 0.0;
         $before = new Block($stands->u0, $stands->u1, min(0.0, $stands->v0 - self::BEHIND), $stands->v1, $stands->z0, $stands->z1 + $over);
         $covers = $before->meets($block);
@@ -87,10 +87,11 @@ final readonly class Reach
         };
     }
 
-    /** The whole box that a cell belongs to stands there, not its opening alone. */
-    private function around(FittedCell $cell): Block
+    /** The whole box that a cell belongs to stands there, not its opening alone; of what has no box, what is built. */
+    private function around(FittedCell $cell, Assembly $assembly): Block
     {
-        $block = $cell->block();
+        $built = $cell->boxId !== null ? [] : array_values(array_filter($assembly->placed, fn (Placed $placed) => $placed->owner === $cell->tier->id));
+        $block = $built === [] ? $cell->block() : array_reduce(array_slice($built, 1), fn (Block $all, Placed $one): Block => $all->and($one->bounds), $built[0]->bounds);
         $box = $cell->boxId === null ? null : $this->run->box($cell->boxId);
         $t = $this->terms->board();
 

@@ -57,12 +57,16 @@ final readonly class StartingLayouts
         $laundry = ['laundry-wall' => ['A machine and a hamper on the floor, cupboards with sliding doors above', Purpose::Laundry]];
         $show = ['sideboard' => ['Low cupboards with doors, open above', Purpose::Show]];
 
+        $bed = ['bed' => ['A bed from wall to wall, drawers below it', Purpose::Sleep]];
+        $besides = ['bed-and-shelves' => ['A bed along the wall, drawers below and shelves at its foot', Purpose::Sleep]];
+        $loft = ['loft' => ['A high bed with a guard and a ladder, free below', Purpose::Sleep]];
+
         return array_combine(array_keys(self::names($kind)), $plain) + match ($kind) {
             SpaceKind::UnderStair => ['pull-outs' => ['Three deep pull-outs, each with a raked front', Purpose::Things], 'doors-under-the-rake' => ['Four bays with doors to the rake', Purpose::Things]],
-            SpaceKind::RoofSlope => $bench + ['books-under-the-slope' => ['A low row for books', Purpose::Books]],
+            SpaceKind::RoofSlope => $bench + $besides + ['books-under-the-slope' => ['A low row for books', Purpose::Books]],
             SpaceKind::Closet => $wardrobe + ['walk-in' => ['Rails on both sides, shelves and cubbies at the back on a plinth with a step', Purpose::Clothes]] + $linen + $shoes,
             SpaceKind::RoomCorner => $wardrobe + $books + $library + $shoes + $toys + $larder + $bench + $show + $screen + $laundry,
-            default => $wardrobe + $linen + $books + $library + $shoes + $toys + $larder + $bench + $desk + $show + $screen + $laundry,
+            default => $wardrobe + $linen + $books + $library + $shoes + $toys + $larder + $bench + $desk + $show + $screen + $laundry + $bed + $loft,
         };
     }
 
@@ -114,6 +118,9 @@ final readonly class StartingLayouts
             'wall-of-books' => $this->along(0, [$this->bay(Recipe::books(5)), $this->bay(Recipe::books(5)), $this->bay(Recipe::books(5))]),
             'books-under-the-slope' => $this->along(0, array_map(fn () => ['top' => 'below'] + $this->bay(Recipe::books(1)), range(1, 4))),
             'doors-under-the-rake' => $this->closed($this->along(0, [$this->shelved(1), $this->shelved(1), $this->shelved(2), $this->shelved(3)]), 1),
+            'bed' => $this->bed([]),
+            'loft' => $this->bed([], ['deck' => $this->size(1300), 'thickness' => $this->size(150), 'guard' => 'entry-right', 'ladder' => true, 'rails' => 'beam']),
+            'bed-and-shelves' => $this->bed([$this->shelved(2, 'below')]),
             'bench' => $this->bench(),
             'desk-with-drawers' => $this->desk(true),
             'sideboard' => $this->closed($this->along(0, [$this->base('open', 0), $this->base('open', 0)], $worktop)),
@@ -301,6 +308,24 @@ final readonly class StartingLayouts
     private function railed(): array
     {
         return LayoutDocument::bay($this->ids->next(), [['size' => ['share' => 3]] + $this->tier('drawers', 0, 0), ['size' => ['share' => 7]] + $this->tier('rail', 0, 0)]);
+    }
+
+    /**
+     * A bed, alone from wall to wall or before other bays: then as long as a mattress with its play.
+     *
+     * @param  list<array<string, mixed>>  $beside
+     * @param  array<string, mixed>  $with
+     * @return array<string, mixed>
+     */
+    private function bed(array $beside, array $with = ['drawers' => true]): array
+    {
+        $bed = ['top' => 'below'] + $this->bay(LayoutDocument::holds('bed-platform', $with));
+        $layout = $this->along(0, [$beside === [] ? $bed : ['size' => $this->size(2040)] + $bed, ...$beside], 'none', ['depth' => $this->size(980)]);
+        if ($beside !== []) {
+            $layout['members'][] = Recipe::plinth($this->ids->next(), array_column($beside, 'id'));
+        }
+
+        return $layout;
     }
 
     /** @return array<string, mixed> low chests under lids, and nothing above */

@@ -48,9 +48,6 @@ final readonly class BedPlatform implements CellUnit
     /** Under the rails at least, mm. */
     private const UNDER = 40.0;
 
-    /** Its cell reaches so far over the deck, mm. */
-    private const OVER = 60.0;
-
     public function __construct(
         #[Choice('Mattress', Mattress::Typed)] public Mattress $mattress,
         #[Size('Its length', ['2000', '80'], 500, 2300)]
@@ -104,14 +101,14 @@ final readonly class BedPlatform implements CellUnit
         $site = $site->madeOf(Purpose::Rail, $this->rails)->madeOf(Purpose::Slat, $this->slats);
         $sizes = new BedSizes($site, $this, $this->deckAt($site)->result->toDouble());
         $cell = $site->cell;
-        $least = max($cell->z, self::UNDER);
+        $least = max($site->floor(), self::UNDER);
         if ($sizes->zl < $least - 1e-6) {
             $deck = Length::ofDouble(ceil($sizes->deck + $least - $sizes->zl));
 
             return new Assembly([], findings: [Finding::clash(Code::TooSmall, sprintf('Its rails would lie %s over the floor; their upper edge comes to %s with %s under them.', $site->terms->write($sizes->zl), $site->terms->format->write($deck), $site->terms->write($least)), $cell->tier->id)
                 ->withWaysOut([new WayOut(sprintf('Its deck %s high', $site->terms->format->write($deck)), Edits::tier($cell->tier->id)->measuring('with.deck', $deck)), new WayOut('Leave an open gap instead', Edits::tier($cell->tier->id)->emptied())])]);
         }
-        if ($cell->z + min($cell->left, $cell->right) < $sizes->deck + self::OVER) {
+        if ($cell->z + min($cell->left, $cell->right) < $sizes->deck - 1e-6) {
             return new Assembly([], findings: [Finding::clash(Code::TooSmall, sprintf('Its deck lies %s high; its place ends at %s.', $site->terms->write($sizes->deck), $site->terms->write($cell->z + min($cell->left, $cell->right))), $cell->tier->id)
                 ->withWaysOut([new WayOut('Leave an open gap instead', Edits::tier($cell->tier->id)->emptied())])]);
         }
@@ -128,20 +125,20 @@ final readonly class BedPlatform implements CellUnit
         return Assembly::all(...[...$parts, new Assembly([], [], [], ['Deck over the floor' => $this->deckAt($site)], (new BedRoom($sizes))->findings())]);
     }
 
-    /** Over the datum: as chosen, or so that one lies as high as one sits; over other cells, as low as its rails let it. */
+    /** Over the datum: as chosen, or so that one lies as high as one sits, no higher than its place; over other cells, as low as its rails let it. */
     private function deckAt(CellSite $site): Working
     {
         $rules = $site->terms->rules;
         if ($this->deck !== null) {
             return Working::start('as chosen', $this->deck);
         }
-        if ($site->cell->z > 1.0) {
+        if ($site->floor() > 1.0) {
             $rail = $site->terms->materials->for(Purpose::Rail);
 
-            return Working::start('foot of its place', Length::ofDouble($site->cell->z))->plus('rail', BedSizes::high($rail, $rules))->plus('slat', $site->terms->materials->for(Purpose::Slat)->thickness)->roundedUp($site->terms->format);
+            return Working::start('foot of its place', Length::ofDouble($site->floor()))->plus('rail', BedSizes::high($rail, $rules))->plus('slat', $site->terms->materials->for(Purpose::Slat)->thickness)->roundedUp($site->terms->format);
         }
 
-        return Working::start('one lies as high as', $rules->either(...self::LIES))->minus('mattress', $this->thickness);
+        return Working::start('one lies as high as', $rules->either(...self::LIES))->minus('mattress', $this->thickness)->atMost('top of its place', Length::ofDouble($site->cell->z + min($site->cell->left, $site->cell->right)));
     }
 
     /** @return list<Assembly> a drawer between each two posts */

@@ -55,9 +55,9 @@ final class VerdictTest extends TestCase
     public function test_cautions_stand_where_they_apply(): void
     {
         $codes = fn (SpacePlan $space) => array_map(fn ($finding) => $finding->code->value, $space->findings);
-        self::assertSame(['anchor', 'heavy', 'strip', 'saw'], $codes(self::planned(new TestAlcove(fn () => 0.0, fn () => 1200.0, skirting: 120.0), ['depth' => '400'])));
+        self::assertSame(['sags', 'anchor', 'heavy', 'strip', 'saw'], $codes(self::planned(new TestAlcove(fn () => 0.0, fn () => 1200.0, skirting: 120.0), ['depth' => '400'])));
         // No skirting there, nothing to take off.
-        self::assertSame(['anchor', 'heavy', 'saw'], $codes(self::planned(TestAlcove::leaning(), ['depth' => '400'])));
+        self::assertSame(['sags', 'anchor', 'heavy', 'saw'], $codes(self::planned(TestAlcove::leaning(), ['depth' => '400'])));
         // Low and light, with the skirting left on: nothing to tip over, nobody to help, nothing to scrape.
         $low = self::planned(new TestAlcove(fn () => 0.0, fn () => 500.0), ['depth' => '200', 'height' => '300', 'fixed_shelves' => 0, 'adjustable_shelves' => 0], ['skirting_stays' => true]);
         self::assertSame(['saw'], $codes($low));
