@@ -109,7 +109,7 @@ final readonly class BedFrame
     {
         $s = $this->sizes;
         $high = Working::start('from the floor to the rail', Length::ofDouble(max(1.0, $s->zl)));
-        $post = fn (string $role, float $x, float $y): Placed => $this->placed($this->framing($role, 'Post', $high, ['under the rail; cut to the floor as it is there']), $x, $y, 0.0, Way::Up, Way::Right, Way::Out);
+        $post = fn (string $role, float $x, float $y): Placed => $this->placed($this->framing($role, 'Post', $high, ['under the rail; cut to the floor as it is there']), $x, $y, 0.0, Way::Up, Way::Right, Way::Out, Part::Face);
         $posts = [];
         for ($i = 0; $i < $s->posts; $i++) {
             $posts[] = $post('front-post-'.($i + 1), $s->postAt($i), $s->front() - $s->lw);

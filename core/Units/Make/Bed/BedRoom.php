@@ -73,13 +73,13 @@ final readonly class BedRoom
         $across = min($s->pu, max($span->left + $span->width, $cell->end()) - max($span->left, $cell->u));
         [$alongU, $alongV] = $s->bed->across ? [$wide, $long] : [$long, $wide];
         $play = $s->bed->play->toDouble();
-        $short = max($alongU->toDouble() + $play - $across, $alongV->toDouble() + $play - $s->front());
+        $short = max($alongU->toDouble() + $play - $across, $alongV->toDouble() + $play - $s->freeDeep());
         if ($short <= 0.5) {
             return [];
         }
         $ways = $short <= $play - 5.0 ? [new WayOut(sprintf('With %s of play', $write(floor($play - $short))), $this->setting(['play' => ['nm' => Length::ofDouble(floor($play - $short))->nanometres(), 'typed' => '']]))] : [];
 
-        return [Finding::clash(Code::MattressJams, sprintf('The mattress and its play take %s by %s; %s by %s are clear over its height.', $write($alongU->toDouble() + $play), $write($alongV->toDouble() + $play), $write($across), $write($s->front())), $this->tier())
+        return [Finding::clash(Code::MattressJams, sprintf('The mattress and its play take %s by %s; %s by %s are clear over its height.', $write($alongU->toDouble() + $play), $write($alongV->toDouble() + $play), $write($across), $write($s->freeDeep())), $this->tier())
             ->withWaysOut([...$ways, new WayOut($s->bed->across ? 'Let it lie along the wall' : 'Let it lie across', $this->setting(['across' => ! $s->bed->across])), new WayOut('Leave an open gap instead', Edits::tier($this->tier())->emptied())])];
     }
 
@@ -115,7 +115,7 @@ final readonly class BedRoom
         $s = $this->sizes;
         [$wide, $long] = $s->bed->mattressSize();
         $write = $s->site->terms->write(...);
-        foreach ([['beside', $s->pu - ($s->bed->across ? $wide : $long)->toDouble()], ['behind', $s->front() - ($s->bed->across ? $long : $wide)->toDouble()]] as [$where, $gap]) {
+        foreach ([['beside', $s->pu - ($s->bed->across ? $wide : $long)->toDouble()], ['behind', $s->freeDeep() - ($s->bed->across ? $long : $wide)->toDouble()]] as [$where, $gap]) {
             if ($gap > self::TRAP[0] && $gap < self::TRAP[1]) {
                 return [Finding::warning(Code::BedGapTrap, sprintf('Pushed to one side, the mattress leaves %s open %s it: a gap of 75 to 230 mm holds a child’s head. Fill it with a board on edge, or choose another mattress; local standards go first.', $write($gap), $where), $this->tier())];
             }

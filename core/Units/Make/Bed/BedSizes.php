@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Make\Bed;
 
+use Incastro\Geometry\Block;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 use Incastro\Rules\HouseRules;
@@ -14,7 +15,9 @@ use Incastro\Rules\Materials\Wood;
 use Incastro\Strength\Loads;
 use Incastro\Strength\Rail;
 use Incastro\Strength\Slats;
+use Incastro\Units\BedGuard;
 use Incastro\Units\Cells\BedPlatform;
+use Incastro\Units\Fixture;
 use Incastro\Units\Make\Spaced;
 use Incastro\Units\Sites\CellSite;
 
@@ -127,6 +130,24 @@ final readonly class BedSizes
     public function front(): float
     {
         return $this->pv - $this->t;
+    }
+
+    /** What is free for the mattress from the back: before the front board, or inside the rails of a guard, mm. */
+    public function freeDeep(): float
+    {
+        return $this->bed->guard === BedGuard::None ? $this->front() : $this->pv - max($this->t, $this->lw);
+    }
+
+    /** The mattress as it lies, in the middle of its play, in the run's frame. */
+    public function mattress(): Fixture
+    {
+        [$wide, $long] = $this->bed->mattressSize();
+        [$u, $v] = $this->bed->across ? [$wide->toDouble(), $long->toDouble()] : [$long->toDouble(), $wide->toDouble()];
+        $cell = $this->site->cell;
+        $x = $cell->u + max(0.0, ($this->pu - $u) / 2);
+        $y = $cell->back + max(0.0, ($this->freeDeep() - $v) / 2);
+
+        return new Fixture('Mattress', $cell->tier->id, new Block($x, $x + min($u, $this->pu), $y, $y + min($v, $this->freeDeep()), $this->deck, $this->deck + $this->bed->thickness->toDouble()));
     }
 
     /** @return list<float> where the centre rails begin, from the back, mm */

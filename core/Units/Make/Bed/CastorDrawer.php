@@ -85,7 +85,7 @@ final readonly class CastorDrawer
         $x = $u + $is(self::SIDE)->toDouble();
         $y = $v + $is(self::BEHIND)->toDouble() + $skirting;
         $foot = $is(self::CASTOR)->toDouble();
-        $put = fn (string $role, string $name, Working $length, Working $across, float $dx, float $dy, float $z, Way $l, Way $b, Way $n, Purpose $of = Purpose::Carcass) => new Placed($this->site->make->inner("drawer-$this->number-$role", $name, $length, $across, $of, Grain::Length, $of === Purpose::Front ? [new Finished('all four', Finish::Banded)] : [], ['on castors, on the floor']), Pose::at($x + $dx, $y + $dy, $z, $l, $b, $n), Part::Loose, $tier);
+        $put = fn (string $role, string $name, Working $length, Working $across, float $dx, float $dy, float $z, Way $l, Way $b, Way $n, Purpose $of = Purpose::Carcass) => new Placed($this->site->make->inner("drawer-$this->number-$role", $name, $length, $across, $of, Grain::Length, $of === Purpose::Front ? [new Finished('all four', Finish::Banded)] : [], ['on castors, on the floor']), Pose::at($x + $dx, $y + $dy, $z, $l, $b, $n), $of === Purpose::Front ? Part::Face : Part::Loose, $tier);
         $between = $wide->minusTimes('two sides', 2, $t);
         $sides = [$put('side-L', 'Drawer side', $deep, $high, 0.0, 0.0, $foot + $tb->toDouble(), Way::Out, Way::Up, Way::Right), $put('side-R', 'Drawer side', $deep, $high, $w - $thick, 0.0, $foot + $tb->toDouble(), Way::Out, Way::Up, Way::Right)];
         $ends = [$put('back', 'Drawer back', $between, $high, $thick, 0.0, $foot + $tb->toDouble(), Way::Right, Way::Up, Way::Out), $put('inner-front', 'Inner front', $between, $high, $thick, $d - $thick, $foot + $tb->toDouble(), Way::Right, Way::Up, Way::Out)];
