@@ -89,11 +89,12 @@ final class BoxMaker
         $this->cells[] = $cell = new FittedCell($tier, $bay->bay->id, null, $bay->u, $z, $bay->width, $height, $left, $right, $this->back, $this->back + $depth->toDouble());
         if ($cell->isTooSmall($this->terms)) {
             $this->findings[] = Finding::clash(Code::TooThin, sprintf(
-                '%s cannot be made %s wide, %s high and %s deep. Give it more, or leave an open gap.',
+                '%s cannot be made %s wide, %s high and %s deep%s. Give it more, or leave an open gap.',
                 $cell->label(),
                 $this->terms->format->write($bay->width->result),
                 $this->terms->format->write($height->result),
                 $this->terms->format->write($depth),
+                $cell->why($this->terms),
             ), $tier->id)->about([$bay->bay->id]);
         }
     }

@@ -60,6 +60,18 @@ final readonly class FittedCell
         return (min($this->left, $this->right) - $this->boards() * $board) / ($this->boards() + 1);
     }
 
+    /** Who needs more than it gives: ": its cleats need 80 mm"; nothing where it is only too large. */
+    public function why(Terms $terms): string
+    {
+        foreach ($this->lacks($terms) as [$extent, $has]) {
+            if ($extent->short($has) > self::TOUCH && $extent->why !== '') {
+                return ': '.sprintf($extent->why, $terms->format->write($extent->least));
+            }
+        }
+
+        return '';
+    }
+
     /**
      * What stands in it needs more, or less, than it gives.
      *

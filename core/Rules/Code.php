@@ -128,6 +128,10 @@ enum Code: string
     case GuardGap = 'guard-gap';
     case GuardWeak = 'guard-weak';
     case DrawerMeetsLeg = 'drawer-meets-leg';
+    case BackEatsSeat = 'back-eats-seat';
+    case SeatHigh = 'seat-high';
+    case SeatAir = 'seat-air';
+    case WindowFall = 'window-fall';
     case Sags = 'sags';
     case VentClosed = 'vent-closed';
     case WallMayBear = 'wall-may-bear';

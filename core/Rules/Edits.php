@@ -108,6 +108,11 @@ final readonly class Edits
         return self::without('surfaces', $id);
     }
 
+    public static function member(string $id): self
+    {
+        return new self("layout.members.$id");
+    }
+
     public static function withoutMember(string $id): Edit
     {
         return self::without('members', $id);

@@ -172,16 +172,16 @@ final class Placed
         return $part;
     }
 
-    /**
-     * As one straight section drawn out along an axis, for drawings: of a piece that stands square its outline; of one that
-     * is tilted or bevelled what one sees along its edge.
-     */
     /** Whether it lies flat, as a shelf does. */
     public function isLevel(): bool
     {
         return $this->pose->isSquare() && Pose::axis($this->pose->thickness) === Axis::Z;
     }
 
+    /**
+     * As one straight section drawn out along an axis, for drawings: of a piece that stands square its outline; of one that
+     * is tilted or bevelled what one sees along its edge.
+     */
     public function prism(): Prism
     {
         $t = $this->piece->thickness->toDouble();

@@ -53,6 +53,7 @@ final readonly class StartingLayouts
         $library = ['books-over-cupboards' => ['Shallow shelves on a deeper base with doors', Purpose::Books]];
         $books = ['wall-of-books' => ['Open shelves from floor to ceiling', Purpose::Books]];
         $bench = ['bench' => ['A bench with lids', Purpose::Sit]];
+        $seats = ['window-seat' => ['A seat over drawers', Purpose::Sit], 'nook' => ['A bench with lids and a back to lean on', Purpose::Sit]];
         $desk = ['desk-with-drawers' => ['A desk with drawers', Purpose::Work]];
         $laundry = ['laundry-wall' => ['A machine and a hamper on the floor, cupboards with sliding doors above', Purpose::Laundry]];
         $show = ['sideboard' => ['Low cupboards with doors, open above', Purpose::Show]];
@@ -66,7 +67,7 @@ final readonly class StartingLayouts
             SpaceKind::RoofSlope => $bench + $besides + ['books-under-the-slope' => ['A low row for books', Purpose::Books]],
             SpaceKind::Closet => $wardrobe + ['walk-in' => ['Rails on both sides, shelves and cubbies at the back on a plinth with a step', Purpose::Clothes]] + $linen + $shoes,
             SpaceKind::RoomCorner => $wardrobe + $books + $library + $shoes + $toys + $larder + $bench + $show + $screen + $laundry,
-            default => $wardrobe + $linen + $books + $library + $shoes + $toys + $larder + $bench + $desk + $show + $screen + $laundry + $bed + $loft,
+            default => $wardrobe + $linen + $books + $library + $shoes + $toys + $larder + $bench + $desk + $show + $screen + $laundry + $seats + $bed + $loft,
         };
     }
 
@@ -122,6 +123,8 @@ final readonly class StartingLayouts
             'loft' => $this->bed([], ['deck' => $this->size(1300), 'thickness' => $this->size(150), 'guard' => 'entry-right', 'ladder' => true, 'rails' => 'beam']),
             'bed-and-shelves' => $this->bed([$this->shelved(2, 'below')]),
             'bench' => $this->bench(),
+            'nook' => $this->bench(null, ['back' => true]),
+            'window-seat' => $this->windowSeat(),
             'desk-with-drawers' => $this->desk(true),
             'sideboard' => $this->closed($this->along(0, [$this->base('open', 0), $this->base('open', 0)], $worktop)),
             'stepped-row' => $this->along(0, [$this->stacked('stepped'), $this->stacked('stepped')]),
@@ -328,13 +331,29 @@ final readonly class StartingLayouts
         return $layout;
     }
 
-    /** @return array<string, mixed> low chests under lids, and nothing above */
-    private function bench(): array
+    /** @return array<string, mixed> a drawer in each bay under a seat, and nothing above */
+    private function windowSeat(): array
+    {
+        $part = fn () => LayoutDocument::bay($this->ids->next(), [['size' => $this->size(280)] + LayoutDocument::tier($this->ids->next(), ['holds' => LayoutDocument::holds('drawers', ['count' => 1])]), ['joined' => false] + $this->tier('open', 0, 0)], ['top' => 'below']);
+        $bays = [$part(), $part()];
+        $layout = $this->along(0, $bays);
+        $layout['members'][] = LayoutDocument::member($this->ids->next(), 'bench-seat', array_map(fn (array $bay) => $bay['tiers'][0]['id'], $bays));
+
+        return $layout;
+    }
+
+    /**
+     * Low chests under lids, and nothing above.
+     *
+     * @param  array<string, mixed>  $with  what the lids are besides
+     * @return array<string, mixed>
+     */
+    private function bench(?int $deep = 450, array $with = []): array
     {
         $part = fn () => LayoutDocument::bay($this->ids->next(), [['size' => $this->size(350)] + $this->tier('box', 0, 0), ['joined' => false] + $this->tier('open', 0, 0)], ['top' => 'below']);
         $bays = [$part(), $part()];
-        $layout = $this->along(0, $bays, 'plinth', ['depth' => $this->size(450)]);
-        $layout['members'][] = LayoutDocument::member($this->ids->next(), 'bench-lid', array_map(fn (array $bay) => $bay['tiers'][0]['id'], $bays));
+        $layout = $this->along(0, $bays, 'plinth', ['depth' => $deep === null ? null : $this->size($deep)]);
+        $layout['members'][] = ['with' => $with] + LayoutDocument::member($this->ids->next(), 'bench-lid', array_map(fn (array $bay) => $bay['tiers'][0]['id'], $bays));
 
         return $layout;
     }

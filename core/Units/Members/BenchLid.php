@@ -30,13 +30,19 @@ use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\Toggle;
+use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
+use Incastro\Units\Make\Bench\Cushions;
+use Incastro\Units\Make\Bench\LeaningBack;
+use Incastro\Units\Make\Bench\SeatRoom;
 use Incastro\Units\Make\BoxJoints;
 use Incastro\Units\Make\ScribedTop;
 use Incastro\Units\MemberUnit;
@@ -59,6 +65,9 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
     /** Between lids, and at the ends that meet a wall: under 5 mm, so that no finger goes in; mm and inches. */
     private const GAP = [3.0, 1 / 8];
 
+    /** Between a lid and the foot of a leaning back: room for a finger. */
+    private const FINGER = [12.0, 0.5];
+
     /** Heavier than this a lid is a burden, kg; and a chest of more than this, in all three directions more than that, holds a child: litres, mm. */
     private const HEAVY = 8.0;
 
@@ -76,6 +85,14 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
         #[Size('Fixed strip behind the lids', ['90', '3 1/2'], 60, 350)] public Length $strip,
         #[Size('Stands over the face', ['15', '1/2'], 0, 40)] public Length $overhang,
         #[Size('Bearer under the hinge line', Rule::NailerWidth, 60, 140)] public Length $bearer,
+        #[Size('Cushion, thickness', ['50', '2'], 0, 120, 'None where it is 0.')] public Length $cushion,
+        #[Toggle('Leaning back', false, 'It stands on the fixed strip, which is then as deep as it needs.')] public bool $back,
+        #[Count('Lean of the back, degrees', 12, 0, 20)]
+        #[When('back', true)]
+        public int $lean,
+        #[Size('Height of the back over the seat', ['450', '18'], 250, 700)]
+        #[When('back', true)]
+        public Length $high,
     ) {
     }
 
@@ -95,19 +112,27 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
         if (! $top instanceof Over) {
             return new Assembly([]);
         }
+        $z = $top->z + $site->terms->materials->for(Purpose::Top)->thickness->toDouble();
+        $back = $this->back ? new LeaningBack($site, $top, $z, $this->lean, $this->high) : null;
+        $room = new SeatRoom($site, $top, $z);
+        $eaten = $back === null ? [] : $room->eaten($back);
+        $back = $eaten === [] ? $back : null;
+        $behind = $back === null ? $this->strip : Length::ofDouble($back->face)->plus($this->gap($site, self::FINGER))->roundedUp($site->terms->format->step);
         $deep = Working::start('from the wall behind to its front', $top->depth->result)
-            ->minus('fixed strip', $this->strip)
+            ->minus('fixed strip', $behind)
             ->minus('gap at the hinge', $this->gap($site, self::HINGE_GAP))
             ->roundedDown($site->terms->format);
         if ($deep->result->toDouble() < self::LEAST) {
             return new Assembly([], findings: [Finding::clash(Code::TooSmall, sprintf('Its lids would be %s deep; %s is the least that is made.', $site->terms->write(max(0.0, $deep->result->toDouble())), $site->terms->write(self::LEAST)), $top->id)->withWaysOut([$this->away($top)])]);
         }
-        $strip = $this->strip($site, $top);
-        $built = [new Assembly([$strip])];
+        $strip = $this->strip($site, $top, $behind);
+        $built = [new Assembly([$strip], findings: [...$eaten, ...$room->findings($this->cushion)]), ...($back === null ? [] : [$back->build($strip)])];
         $boxes = array_values(array_filter($site->run->boxes, fn (Box $box) => $box->isOpen && in_array($box->id.':top', $top->carriers, true)));
         foreach ($boxes as $i => $box) {
-            $built[] = $this->lid($site, $top, $box, $i, count($boxes), $deep, $strip);
+            $built[] = $this->lid($site, $top, $box, $i, count($boxes), $deep, $strip, $behind);
         }
+
+        $built[] = (new Cushions($site, $top))->build($this->cushion, $z, $back === null ? $room->taken() : $back->face, max(1, count($boxes)));
 
         return Assembly::all(...$built);
     }
@@ -123,19 +148,19 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
         return new WayOut('Take the lids away', Edits::withoutMember(explode('/', $top->id)[0]));
     }
 
-    private function strip(MemberSite $site, Over $top): Placed
+    private function strip(MemberSite $site, Over $top, Length $behind): Placed
     {
         $scribed = new ScribedTop($site, $top);
-        $front = $top->v + $this->strip->toDouble();
+        $front = $top->v + $behind->toDouble();
         $profile = $scribed->profile()->minus(Polygon::rectangle($top->u - 1e4, $front, 3e4, 1e4))[0] ?? $scribed->profile();
         [$u, $v] = $scribed->corner($profile);
-        $piece = $site->make->covering('strip', 'Fixed strip', $scribed->length(), $scribed->depth(Working::start('fixed strip', $this->strip)), Purpose::Top, $profile->moved(-$u, -$v), [new Finished('front, long', Finish::Banded), ...$scribed->works()], ['screwed down to the boxes; the lids are hinged to it']);
+        $piece = $site->make->covering('strip', 'Fixed strip', $scribed->length(), $scribed->depth(Working::start('fixed strip', $behind)), Purpose::Top, $profile->moved(-$u, -$v), [new Finished('front, long', Finish::Banded), ...$scribed->works()], ['screwed down to the boxes; the lids are hinged to it']);
 
         return new Placed($piece, Pose::at($u, $v, $top->z, Way::Right, Way::Out, Way::Up), Part::Worktop, $top->id);
     }
 
     /** The lid over a box, and the bearers under its hinge line, one in each of its bays. */
-    private function lid(MemberSite $site, Over $top, Box $box, int $i, int $count, Working $deep, Placed $strip): Assembly
+    private function lid(MemberSite $site, Over $top, Box $box, int $i, int $count, Working $deep, Placed $strip, Length $behind): Assembly
     {
         $gap = $this->gap($site, self::GAP);
         $number = $count === 1 ? '' : '-'.($i + 1);
@@ -143,7 +168,7 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
         $halves = ($i === 0 ? 2 : 1) + ($i === $count - 1 ? 2 : 1);
         $width = Working::start('width of the box', $box->outerWidth())->minus('gaps at both sides', Length::ofNanometres(intdiv($gap->nanometres() * $halves, 2)))->roundedDown($site->terms->format->fine());
         $piece = $site->make->moving("lid$number", 'Lid', $width, $deep, Purpose::Top, Grain::Length, [new Finished('all four', Finish::Banded)], ['hinged to the fixed strip']);
-        $back = $top->v + $this->strip->toDouble() + $this->gap($site, self::HINGE_GAP)->toDouble();
+        $back = $top->v + $behind->toDouble() + $this->gap($site, self::HINGE_GAP)->toDouble();
         $u = $box->u + ($i === 0 ? 1.0 : 0.5) * $gap->toDouble();
         $lid = new Placed($piece, Pose::at($u, $back, $top->z, Way::Right, Way::Out, Way::Up), Part::Loose, $top->id);
         $bearers = $this->bearers($site, $top, $box, $number, $back);
