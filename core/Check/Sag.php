@@ -24,7 +24,7 @@ use Incastro\Units\Assembly;
  */
 final readonly class Sag
 {
-    /** Beyond so many times its limit a board is no shelf. */
+    /** A board that sags, or is stressed, by so many times its limit is none; one that somebody bends by leaning on it springs back. */
     private const TOO_FAR = 2.0;
 
     private const INCH = 25.4;
@@ -54,7 +54,7 @@ final readonly class Sag
             $board->isJudgedAtOnce() => sprintf('%s sags %s under %s; %s is the most over %s.', $bearing->mark, $this->small($board->sag()), $bearing->load, $this->small($board->limit()), $this->terms->write($board->span)),
             default => sprintf('%s sags %s over the years under %s; %s is the most over %s.', $bearing->mark, $this->small($board->sagsOverYears()), $bearing->load, $this->small($board->limitOverYears()), $this->terms->write($board->span)),
         };
-        $severity = $board->used() > self::TOO_FAR ? Severity::Clash : Severity::Warning;
+        $severity = max($board->sag() / $board->limit(), $board->stressed()) > self::TOO_FAR ? Severity::Clash : Severity::Warning;
 
         return (new Finding(Code::Sags, $severity, $sentence.' Guidance for furniture, not for the house.', $bearing->place))->withWaysOut($this->ways($bearing));
     }
@@ -84,7 +84,7 @@ final readonly class Sag
         }
         $length = Length::ofDouble($high)->roundedUp($this->terms->format->step);
 
-        return [new WayOut(sprintf('Lay it on cleats, with a strip of %s under its front edge', $this->terms->format->write($length)), $bearing->unit->setting(['strip' => ['nm' => $length->nanometres(), 'typed' => '']] + $bearing->stripped))];
+        return [new WayOut(sprintf($bearing->stripped === [] ? 'A strip of %s under its front edge' : 'Lay it on cleats, with a strip of %s under its front edge', $this->terms->format->write($length)), $bearing->unit->setting(['strip' => ['nm' => $length->nanometres(), 'typed' => '']] + $bearing->stripped))];
     }
 
     /** @return list<WayOut> the thinnest sheet of the job that holds with its own weight */

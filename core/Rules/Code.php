@@ -132,6 +132,9 @@ enum Code: string
     case SeatHigh = 'seat-high';
     case SeatAir = 'seat-air';
     case WindowFall = 'window-fall';
+    case WorktopHangs = 'worktop-hangs';
+    case GateShort = 'gate-short';
+    case LedgeShallow = 'ledge-shallow';
     case Sags = 'sags';
     case VentClosed = 'vent-closed';
     case WallMayBear = 'wall-may-bear';

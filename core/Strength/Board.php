@@ -101,10 +101,16 @@ final readonly class Board
         return $this->span / 300;
     }
 
-    /** By how much of its limit it sags or bends, whichever is more. */
+    /** How much of what it may bear it is stressed by. */
+    public function stressed(): float
+    {
+        return max($this->half()->stressAbove($this->frontMoment()) / $this->wood->bendingAlong, $this->half()->stressBelow($this->frontMoment()) / ($this->strip ?? $this->wood)->bendingAlong);
+    }
+
+    /** By how much of its limit it sags, bends or is stressed, whichever is most. */
     public function used(): float
     {
-        return max($this->sag() / $this->limit(), $this->bends() / $this->bendsLimit(), $this->half()->stressAbove($this->frontMoment()) / $this->wood->bendingAlong, $this->half()->stressBelow($this->frontMoment()) / ($this->strip ?? $this->wood)->bendingAlong);
+        return max($this->sag() / $this->limit(), $this->bends() / $this->bendsLimit(), $this->stressed());
     }
 
     public function holds(): bool

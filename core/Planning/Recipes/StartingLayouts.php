@@ -304,7 +304,10 @@ final readonly class StartingLayouts
         $low = ['size' => $this->size(680)];
         $part = fn (string $unit, int $share) => LayoutDocument::bay($this->ids->next(), [$low + $this->tier($unit, 0, $unit === 'box' ? 2 : 0), ['joined' => false] + $this->tier('open', 0, 0)], ['size' => ['share' => $share]]);
 
-        return $this->along(0, $hasDrawers ? [$part('knee', 8), $part('drawers', 4)] : [$part('box', 4), $part('knee', 8), $part('box', 4)], 'worktop');
+        $layout = $this->along(0, $hasDrawers ? [$part('knee', 8), $part('drawers', 4)] : [$part('box', 4), $part('knee', 8), $part('box', 4)], 'worktop');
+        $layout['members'][1]['with'] = ['strip' => $this->size(60), 'hole' => true];
+
+        return $layout;
     }
 
     /** @return array<string, mixed> drawers, and over them a rail */

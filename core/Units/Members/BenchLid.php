@@ -9,11 +9,8 @@ use Incastro\Fit\Demand\MemberDemand;
 use Incastro\Fit\Demand\MemberForm;
 use Incastro\Fit\Holds\OpensBoxes;
 use Incastro\Fit\Members\Over;
-use Incastro\Geometry\Convex;
-use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Pose;
-use Incastro\Geometry\Solid;
 use Incastro\Geometry\Vector;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
@@ -44,6 +41,7 @@ use Incastro\Units\Make\Bench\Cushions;
 use Incastro\Units\Make\Bench\LeaningBack;
 use Incastro\Units\Make\Bench\SeatRoom;
 use Incastro\Units\Make\BoxJoints;
+use Incastro\Units\Make\LevelTurn;
 use Incastro\Units\Make\ScribedTop;
 use Incastro\Units\MemberUnit;
 use Incastro\Units\Motion;
@@ -77,9 +75,6 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
 
     /** A lid shallower than this is none, mm. */
     private const LEAST = 100.0;
-
-    /** The swing goes round by steps of 15°. */
-    private const STEPS = 6;
 
     public function __construct(
         #[Size('Fixed strip behind the lids', ['90', '3 1/2'], 60, 350)] public Length $strip,
@@ -217,13 +212,8 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
     private function swing(Over $top, Box $box, Placed $lid, string $number): Movement
     {
         $b = $lid->bounds;
-        $radius = hypot($b->v1 - $b->v0, $b->z1 - $b->z0) / cos(M_PI / 4 / self::STEPS);
-        $at = fn (int $step): Point => new Point($b->v0 + $radius * cos(M_PI / 2 * $step / self::STEPS), $b->z1 + $radius * sin(M_PI / 2 * $step / self::STEPS));
-        $swept = [];
-        for ($i = 1; $i <= self::STEPS; $i++) {
-            // A section across the run: out, and up.
-            $swept[] = new Solid([Convex::plate([new Point($b->v0, $b->z1), $at($i - 1), $at($i)], $b->u1 - $b->u0, new Pose(new Vector($b->u0, 0.0, 0.0), Way::Out->vector(), Way::Up->vector(), Way::Right->vector()))]);
-        }
+        $radius = hypot($b->v1 - $b->v0, $b->z1 - $b->z0);
+        $swept = LevelTurn::swept(new Vector($b->u0, $b->v0, $b->z1), $b->u1 - $b->u0, $radius, Way::Out, Way::Up);
 
         return new Movement(trim("Lid $top->mark$number"), $box->columns[0]->openings[0]->tierId, [$lid->piece->key], $swept, [Polygon::rectangle($b->u0, $b->v0, $b->u1 - $b->u0, $radius)->points], Motion::turn(new Vector($b->u0, $b->v0, $b->z1), Way::Out->vector(), Way::Up->vector(), M_PI / 2), 0.0, [$this->away($top)]);
     }

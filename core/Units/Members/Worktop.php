@@ -18,10 +18,12 @@ use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Made;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Rule;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
+use Incastro\Units\Make\Desk\KneeFields;
 use Incastro\Units\Make\ScribedTop;
 use Incastro\Units\MemberUnit;
 use Incastro\Units\Part;
@@ -34,6 +36,10 @@ final readonly class Worktop implements MemberUnit
 {
     public function __construct(
         #[Size('Stands over the face', Rule::WorktopOverhang, 0, 400)] public Length $overhang,
+        #[Toggle('Cleats on the walls over knees', true, 'Where nothing stands under it.')] public bool $cleats,
+        #[Toggle('A side under an end that nothing carries', true)] public bool $sides,
+        #[Size('Strip under its front over knees, height', ['0', '0'], 0, 150, 'None where it is 0.')] public Length $strip,
+        #[Toggle('Cable hole over knees', false)] public bool $hole,
         #[Made('Made of', Purpose::Top)] public ?string $made = null,
     ) {
     }
@@ -60,7 +66,12 @@ final readonly class Worktop implements MemberUnit
         [$u, $v] = $scribed->corner($profile);
         $piece = $site->make->covering('top', 'Worktop', $scribed->length(), $scribed->depth($worktop->depth), Purpose::Top, $profile->moved(-$u, -$v), [new Finished('front, long', Finish::Straight), ...$scribed->works()], ['screwed from below']);
         $placed = new Placed($piece, Pose::at($u, $v, $worktop->z, Way::Right, Way::Out, Way::Up), Part::Worktop, $worktop->id);
+        $knees = new KneeFields($site, $worktop);
+        $placed = $this->hole ? $knees->bored($placed) : $placed;
 
-        return new Assembly([$placed], array_map(fn (string $top) => new Joint($top, $piece->key, JointKind::Screws, 'worktop from below'), $worktop->carriers));
+        return Assembly::all(
+            new Assembly([$placed], array_map(fn (string $top) => new Joint($top, $piece->key, JointKind::Screws, 'worktop from below'), $worktop->carriers)),
+            $knees->build($placed, $this->cleats, $this->sides, $this->strip, $this->hole),
+        );
     }
 }

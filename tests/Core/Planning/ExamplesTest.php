@@ -12,7 +12,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /**
- * One job file for each family of storage, in crooked spaces of the Ferryman's Cottage and of its neighbours: each is planned without
+ * One job file for each family of units, in crooked spaces of the Ferryman's Cottage and of its neighbours: each is planned without
  * a clash, into as many pieces of as much area as were counted by hand. Sizes are mm; boards are 18, backs 6, frames 18.
  */
 final class ExamplesTest extends TestCase
@@ -110,6 +110,22 @@ final class ExamplesTest extends TestCase
         self::assertSame(6 + 3 * (6 + 4) + 2, $count('floor-drawers', 'drawer-'));
         // Two leaves of 2 stiles, 3 rails and 2 panels, and 2 stops behind each.
         self::assertSame(2 * 7 + 4, $count('clothes', ':door-'));
+    }
+
+    public function test_what_one_sits_sleeps_and_works_on_is_counted_by_what_it_is(): void
+    {
+        $sum = fn (string $file, string $in): array => array_values(array_filter(self::pieces($file), fn (Piece $piece) => str_starts_with($piece->key, $in)));
+        // A strip, two lids and two bearers; a back 1170 long on ⌈(1170 − 18)/600⌉ + 1 = 3 supports, two boards in each of two fields, a panel and a cap.
+        self::assertCount(1 + 2 + 2 + 3 + 4 + 1 + 1, $sum('bench', 'nook:'));
+        self::assertCount(1, $sum('bench', 'seat:'));
+        // Three ledgers, a rail on 3 posts, ⌈(2034 + 70)/159⌉ = 14 slats, a front board; two drawers of 2 sides, 2 ends, a bottom and a front.
+        self::assertCount(3 + 1 + 3 + 14 + 1 + 2 * 6, $sum('bed', 'bed-1:'));
+        // Slats 980 − 18 − 6 = 956 by 89; posts 350 − 28 − 89 = 233.
+        self::assertSame([956.0, 89.0, 233.0, 89.0], array_merge(...array_map(fn (string $key): array => [($piece = $sum('bed', "bed-1:$key")[0])->length->result->toDouble(), $piece->width->result->toDouble()], ['slat-1', 'front-post-1'])));
+        // A top, a cleat behind, a strip, and a side at the end where no wall is.
+        self::assertCount(4, $sum('desk', 'top:'));
+        // A ledge on two gables and a cleat, a leaf, and two gates of two stiles and two rails.
+        self::assertCount(1 + 2 + 1 + 1 + 2 * 4, $sum('desk', 't-1:'));
     }
 
     /** @return list<Piece> */
