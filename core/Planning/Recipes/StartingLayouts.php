@@ -123,7 +123,7 @@ final readonly class StartingLayouts
             'loft' => $this->bed([], ['deck' => $this->size(1300), 'thickness' => $this->size(150), 'guard' => 'entry-right', 'ladder' => true, 'rails' => 'beam']),
             'bed-and-shelves' => $this->bed([$this->shelved(2, 'below')]),
             'bench' => $this->bench(),
-            'nook' => $this->bench(null, ['back' => true]),
+            'nook' => $this->bench(['back' => true]),
             'window-seat' => $this->windowSeat(),
             'desk-with-drawers' => $this->desk(true),
             'sideboard' => $this->closed($this->along(0, [$this->base('open', 0), $this->base('open', 0)], $worktop)),
@@ -351,11 +351,12 @@ final readonly class StartingLayouts
      * @param  array<string, mixed>  $with  what the lids are besides
      * @return array<string, mixed>
      */
-    private function bench(?int $deep = 450, array $with = []): array
+    private function bench(array $with = []): array
     {
         $part = fn () => LayoutDocument::bay($this->ids->next(), [['size' => $this->size(350)] + $this->tier('box', 0, 0), ['joined' => false] + $this->tier('open', 0, 0)], ['top' => 'below']);
         $bays = [$part(), $part()];
-        $layout = $this->along(0, $bays, 'plinth', ['depth' => $deep === null ? null : $this->size($deep)]);
+        // Under a slope a deep lid would meet it.
+        $layout = $this->along(0, $bays, 'plinth', $this->shape->kind === SpaceKind::RoofSlope ? ['depth' => $this->size(450)] : []);
         $layout['members'][] = ['with' => $with] + LayoutDocument::member($this->ids->next(), 'bench-lid', array_map(fn (array $bay) => $bay['tiers'][0]['id'], $bays));
 
         return $layout;
