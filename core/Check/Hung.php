@@ -15,6 +15,8 @@ use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
+use Incastro\Strength\Loads;
+use Incastro\Strength\Studs;
 use Incastro\Survey\Things\Face;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
@@ -30,12 +32,8 @@ use Incastro\Units\Part;
  */
 final readonly class Hung
 {
-    private const G = 9.81;
-
-    /** What a screw in a stud carries across itself, and is pulled by, N. */
-    private const SHEAR = 500.0;
-
-    private const PULL = 350.0;
+    /** Diameter of its screws, mm. */
+    private const SCREW = 5;
 
     /** Screws in each stud at the head. */
     private const A_STUD = 2;
@@ -94,20 +92,20 @@ final readonly class Hung
     /** @return list<Finding> */
     private function of(Box $box, HungBox $hung, float $weight): array
     {
-        $force = $weight * self::G;
+        $force = Loads::newtons($weight);
         $away = new WayOut('Screw it through its strips into studs', Edits::option($box->optionId(HungBox::class))->setting(['by' => HungBy::Nailer->value]));
         if ($hung->by() === HungBy::Anchors) {
             $deep = $this->terms->rules->either(...self::ANCHORED_DEEP);
 
             return $force <= self::ANCHORED && ! $box->outerDepth()->isGreaterThan($deep) ? [] : [
-                Finding::clash(Code::AnchorsTooLight, sprintf('Filled, box %s weighs about %.0f kg and is %s deep; anchors in the wall alone hold %.0f kg in all, and no more than %s.', $box->mark, $weight, $this->terms->format->write($box->outerDepth()), self::ANCHORED / self::G, $this->terms->format->write($deep)), $box->id)->withWaysOut([$away]),
+                Finding::clash(Code::AnchorsTooLight, sprintf('Filled, box %s weighs about %.0f kg and is %s deep; anchors in the wall alone hold %.0f kg in all, and no more than %s.', $box->mark, $weight, $this->terms->format->write($box->outerDepth()), self::ANCHORED / Loads::G, $this->terms->format->write($deep)), $box->id)->withWaysOut([$away]),
             ];
         }
         [$studs, $areKnown] = $this->studs($box);
         $screws = self::A_STUD * $studs;
         $pulled = $force * $box->outerDepth()->toDouble() / 2 / max(1.0, $this->head($box, $hung));
-        $shear = $screws * self::SHEAR;
-        $pull = $screws * self::PULL;
+        $shear = $screws * Studs::shear(self::SCREW);
+        $pull = $screws * Studs::pull(self::SCREW);
         $note = $areKnown ? [] : [Finding::note(Code::NoStud, sprintf('Find the studs behind box %s and note them: here it is reckoned with %d, one every %s.', $box->mark, $studs, $this->terms->write(self::STUDS)), $box->id)];
         if ($force <= $shear && $pulled <= $pull) {
             return $note;

@@ -135,6 +135,11 @@ enum Code: string
     case WorktopHangs = 'worktop-hangs';
     case GateShort = 'gate-short';
     case LedgeShallow = 'ledge-shallow';
+    case LidBends = 'lid-bends';
+    case StepMeets = 'step-meets';
+    case StepHigh = 'step-high';
+    case FlapLow = 'flap-low';
+    case FlapFalls = 'flap-falls';
     case Sags = 'sags';
     case VentClosed = 'vent-closed';
     case WallMayBear = 'wall-may-bear';

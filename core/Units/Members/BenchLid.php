@@ -33,6 +33,8 @@ use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
+use Incastro\Strength\Deck;
+use Incastro\Strength\Loads;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
@@ -175,7 +177,7 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
             }
         }
 
-        return new Assembly([$lid, ...$bearers], $joints, $this->hardware($site, $lid), [], $this->findings($top, $box, $lid, $i === 0), [$this->swing($top, $box, $lid, $number)]);
+        return new Assembly([$lid, ...$bearers], $joints, $this->hardware($site, $lid), [], [...$this->findings($top, $box, $lid, $i === 0), ...$this->bends($site, $lid, $top)], [$this->swing($top, $box, $lid, $number)]);
     }
 
     /** @return list<Placed> on edge between the boards of each bay, its middle under the gap of the hinge */
@@ -234,5 +236,24 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
         }
 
         return $findings;
+    }
+
+    /**
+     * A person on its middle: it spans from the bearer to what closes the box in front, across its grain.
+     *
+     * @return list<Finding>
+     */
+    private function bends(MemberSite $site, Placed $lid, Over $top): array
+    {
+        $wood = $lid->piece->material->wood?->strength();
+        if ($wood === null) {
+            return [];
+        }
+        $b = $lid->bounds;
+        $deck = new Deck($b->u1 - $b->u0, $lid->piece->thickness->toDouble(), $b->v1 - $b->v0, $wood->across, $wood->bendingAcross, Loads::newtons(Loads::SEAT));
+
+        $fine = fn (float $mm): string => $site->terms->format->finest()->write(Length::ofDouble($mm));
+
+        return $deck->holds() ? [] : [Finding::warning(Code::LidBends, sprintf('Under one person %s bends %s; %s is the most over %s. Put a thicker board in, or a batten under it. Guidance for furniture, not for the house.', $lid->piece->mark, $fine($deck->sag()), $fine($deck->limit()), $site->terms->write($b->v1 - $b->v0)), $top->id)];
     }
 }

@@ -19,10 +19,10 @@ use Tests\Core\TestLayout;
 final class BenchLidTest extends TestCase
 {
     /** @param array<string, mixed> $with */
-    private static function plan(array $with = [], array $above = ['kind' => 'gap']): SpacePlan
+    private static function plan(array $with = [], array $above = ['kind' => 'gap'], float $deep = 400.0): SpacePlan
     {
         $bay = fn (string $id) => TestLayout::bay($id, [], [Doc::tier("$id-1", ['size' => TestLayout::mm(380), 'holds' => Recipe::box(0, 0)]), Doc::tier("$id-2", ['joined' => false, 'holds' => Doc::holds($above['kind'])])]);
-        $layout = TestLayout::of([$bay('a'), $bay('b')]);
+        $layout = TestLayout::of([$bay('a'), $bay('b')], ['depth' => TestLayout::mm($deep)], depth: $deep + 200.0);
         $layout->layout['members'][] = array_replace(Doc::member('lid', 'bench-lid', ['a-1', 'b-1']), ['with' => $with]);
 
         return $layout->plan();
@@ -55,6 +55,15 @@ final class BenchLidTest extends TestCase
         // 589.5 − 40, and a stay for a lid up to 600 wide.
         self::assertContains('2 piano hinge 549 mm', $bought);
         self::assertContains('2 lid stay that holds at every angle', $bought);
+    }
+
+    public function test_a_deep_lid_bends_under_one_person(): void
+    {
+        // 700 + 15 − 90 − 2 = 623 deep and 589.5 wide, across its grain: a sharing width of 589.5, 1471.5 N on 300:
+        // 1471.5 × (8 × 623³ − 4 × 300² × 623 + 300³) ÷ (384 × 6500 × 589.5 × 18³/12) = 3.6; 623/300 = 2.1.
+        $bends = array_values(array_filter(self::plan(deep: 700.0)->findings, fn (Finding $finding) => $finding->code->value === 'lid-bends'));
+        self::assertStringStartsWith('Under one person W1-lid-1 bends 3.6 mm; 2.1 mm is the most over 623 mm.', $bends[0]->sentence);
+        self::assertSame([], array_filter(self::plan()->findings, fn (Finding $finding) => $finding->code->value === 'lid-bends'));
     }
 
     public function test_the_boxes_under_it_have_no_top(): void
