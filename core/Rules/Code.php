@@ -140,6 +140,8 @@ enum Code: string
     case StepHigh = 'step-high';
     case FlapLow = 'flap-low';
     case FlapFalls = 'flap-falls';
+    case CrawlSmall = 'crawl-small';
+    case CrawlSleep = 'crawl-sleep';
     case Sags = 'sags';
     case VentClosed = 'vent-closed';
     case WallMayBear = 'wall-may-bear';

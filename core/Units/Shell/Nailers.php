@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Units\Shell;
 
 use Incastro\Fit\Box;
+use Incastro\Fit\Holds\LeavesBackOut;
 use Incastro\Fit\Holds\LeavesBottomOut;
 use Incastro\Fit\Opening;
 use Incastro\Fit\Terms;
@@ -36,8 +37,9 @@ final readonly class Nailers
     public function __construct(private Box $box, private Terms $terms, private Behind $behind)
     {
         $this->v = $box->v + $behind->inner->toDouble();
-        // A thick back between the boards is one nailer itself.
-        $this->places = array_map(fn (int $c) => $behind->school === BoxBack::Inset ? [] : $this->inColumn($c), array_keys($box->columns));
+        // A thick back between the boards is one nailer itself, and so is the ring of a passage.
+        $hasNone = $behind->school === BoxBack::Inset || $box->option(LeavesBackOut::class)?->isPassage() === true;
+        $this->places = array_map(fn (int $c) => $hasNone ? [] : $this->inColumn($c), array_keys($box->columns));
     }
 
     public function build(Workshop $make, BoxShell $shell): Assembly
