@@ -10,6 +10,7 @@ use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Convex;
 use Incastro\Geometry\Point;
+use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Solid;
 use Incastro\Geometry\Vector;
 use Incastro\Planning\SpacePlan;
@@ -72,14 +73,32 @@ final readonly class RoundWriter
             'key' => $placed->piece->key, 'mark' => $placed->piece->mark, 'name' => $placed->piece->name, 'owner' => $placed->owner,
             'part' => $placed->part->value, 'purpose' => $placed->piece->purpose->value,
             'solid' => self::parts($placed->inRoom($frame)),
+            'outline' => self::rings($frame, $placed),
         ];
+    }
+
+    /**
+     * The edges of a plate whose solid is in several parts: each ring of its outline on both its faces. None where the edges of the
+     * solid are those of the piece.
+     *
+     * @return list<array{list<array{float, float, float}>, list<array{float, float, float}>}>
+     */
+    private static function rings(RunFrame $frame, Placed $placed): array
+    {
+        $piece = $placed->piece;
+        if (count($placed->solid()->parts) === 1 || $piece->bevels() !== [] || $piece->rebate() !== null) {
+            return [];
+        }
+        $face = fn (Polygon $ring, float $deep): array => array_map(fn (Point $point) => self::place($frame, $placed->pose->place($point, $deep)), $ring->points);
+
+        return array_map(fn (Polygon $ring) => [$face($ring, 0.0), $face($ring, $piece->thickness->toDouble())], [$piece->outline->outer, ...$piece->outline->holes]);
     }
 
     /** @return list<array{at: list<array{float, float, float}>, faces: list<list<int>>}> */
     private static function parts(Solid $solid): array
     {
         return array_map(fn (Convex $part) => [
-            'at' => array_map(fn (array $corner) => array_map(fn (float $mm) => round($mm, 2), $corner), $part->corners()),
+            'at' => array_map(fn (array $corner) => array_map(fn (float $mm) => round($mm, 3), $corner), $part->corners()),
             'faces' => $part->faces,
         ], $solid->parts);
     }

@@ -143,8 +143,8 @@ final class DoorsTest extends TestCase
         foreach ($space['going_in'] as $carried) {
             self::assertSame([true, null], [$carried['goes'], $carried['fails']], $carried['mark']);
         }
-        // Every piece is on a sheet, once.
-        $placed = array_merge(...array_map(fn (array $sheet) => array_column($sheet['pieces'], 'name'), $plan['sheets']['sheets']));
+        // Every piece is on a sheet or on a board, once.
+        $placed = array_merge(...array_map(fn (array $sheet) => array_column($sheet['pieces'], 'name'), [...$plan['sheets']['sheets'], ...$plan['boards']['boards']]));
         self::assertSame(count($space['pieces']), count($placed) + array_sum(array_column($plan['sheets']['unplaced'], 'quantity')));
     }
 

@@ -129,7 +129,7 @@ final readonly class FlapTable implements CellUnit
         $cleat = $put('cleat', 'Ledge cleat', $wide, Working::start('height of a cleat', $is(self::CLEAT)), 0.0, 0.0, $zu - $is(self::CLEAT)->toDouble(), Way::Right, Way::Up, Way::Out, Purpose::Carcass, Part::Cleat, 'into every stud');
         // Upright: its underside looks out, and the legs lie flat on that.
         $hinge = $this->high->toDouble() + $is(self::HINGE)->toDouble();
-        $flap = $put('flap', 'Flap', $wide, Working::start('from its hinge', $this->flap), 0.0, $dl - $tt->toDouble(), $hinge, Way::Right, Way::Up, Way::Out, Purpose::Top, Part::Loose, 'free corners rounded; three hinges to the ledge');
+        $flap = $put('flap', 'Flap', $wide, Working::start('from its hinge', $this->flap), 0.0, $dl - $tt->toDouble(), $hinge, Way::Right, Way::Up, Way::Out, Purpose::Top, Part::Face, 'free corners rounded; three hinges to the ledge');
         $frame = $wide->minusTimes('set in at both sides', 2, $is(self::INSET));
         $legs = $this->legs($put, $frame, $leg, $is, $dl, $hinge + $this->flap->toDouble() - $is(self::FROM_EDGE)->toDouble());
         $moving = [$flap->piece->key, ...array_map(fn (Placed $one) => $one->piece->key, $legs)];

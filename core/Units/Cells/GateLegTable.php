@@ -138,7 +138,7 @@ final readonly class GateLegTable implements CellUnit
             $put('gable-R', 'Ledge gable', $under, $deep, $b - $thick, 0.0, 0.0, Way::Up, Way::Out, Way::Right, Purpose::Carcass),
         ];
         $cleat = $put('cleat', 'Ledge cleat', $wide->minusTimes('gables', 2, $t), Working::start('height of a cleat', $is(self::CLEAT)), $thick, 0.0, $zu - $is(self::CLEAT)->toDouble(), Way::Right, Way::Up, Way::Out, Purpose::Carcass, Part::Cleat, 'into every stud');
-        $hangs = $put('leaf', 'Leaf', $wide, $leaf, 0.0, $dl + $is(self::HINGE)->toDouble(), $zu - $leaf->result->toDouble(), Way::Right, Way::Up, Way::Out, Purpose::Top, Part::Loose, 'hinged under the ledge; tapered stop blocks over the gates');
+        $hangs = $put('leaf', 'Leaf', $wide, $leaf, 0.0, $dl + $is(self::HINGE)->toDouble(), $zu - $leaf->result->toDouble(), Way::Right, Way::Up, Way::Out, Purpose::Top, Part::Face, 'hinged under the ledge; tapered stop blocks over the gates');
         $gates = $this->gates($site, $put, $gate, $under->minus('glide', $is(self::GLIDE))->minus('play over it', $is(self::OVER)), $b, $thick);
         $joints = [];
         foreach ($gables as $gable) {

@@ -89,6 +89,30 @@ function geometryOf(solid: SolidParts): BufferGeometry {
   return geometry
 }
 
+/** Along both faces of a plate, and from face to face where its outline turns by more than 20°. */
+function ringLines(rings: RoundPiece['outline']): Float32Array {
+  const lines: Vector3[] = []
+  for (const [first, second] of rings) {
+    const faces = [first.map(vector), second.map(vector)] as const
+    for (const [i, at] of faces[0].entries()) {
+      const [next, before] = [(i + 1) % first.length, (i + first.length - 1) % first.length]
+      for (const face of faces) lines.push(face[i]!, face[next]!)
+      const into = at.clone().sub(faces[0][before]!)
+      if (into.angleTo(faces[0][next]!.clone().sub(at)) > Math.PI / 9) lines.push(at, faces[1][i]!)
+    }
+  }
+  return new Float32Array(lines.flatMap((at) => at.toArray()))
+}
+
+/** Where the lines of a piece run: along the edges of its solid, or of its outline. */
+function edgesOf(piece: RoundPiece, geometry: BufferGeometry): ArrayLike<number> {
+  if (piece.outline.length > 0) return ringLines(piece.outline)
+  const outline = new EdgesGeometry(geometry, 20)
+  const places = outline.getAttribute('position').array
+  outline.dispose()
+  return places
+}
+
 /**
  * The furniture in its room. All pieces share one mesh and one set of edges, whose places are written anew when something
  * opens, comes apart or is hidden: two calls to the renderer, however many there are. It draws only when something changes.
@@ -229,19 +253,18 @@ export class Stage {
     const edges: number[] = []
     this.parts = round.pieces.map((piece) => {
       const geometry = geometryOf(piece.solid)
-      const outline = new EdgesGeometry(geometry, 20)
+      const outline = edgesOf(piece, geometry)
       const part = {
         piece,
         from: places.length / 3,
         count: geometry.getAttribute('position').count,
         linesFrom: edges.length / 3,
-        linesCount: outline.getAttribute('position').count,
+        linesCount: outline.length / 3,
       }
       places.push(...geometry.getAttribute('position').array)
       normals.push(...geometry.getAttribute('normal').array)
-      edges.push(...outline.getAttribute('position').array)
+      edges.push(...Array.from(outline))
       geometry.dispose()
-      outline.dispose()
       return part
     })
     this.rest = new Float32Array(places)

@@ -16,6 +16,8 @@ export interface RoundPiece {
   movement: number | null
   apart: Place
   solid: SolidParts
+  /** Each ring of its outline on both faces, where the solid is in parts whose seams are no edges; none else. */
+  outline: [Place[], Place[]][]
 }
 
 /** Everything of a space in its own coordinates, mm, z up. */

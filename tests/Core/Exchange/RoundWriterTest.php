@@ -47,6 +47,27 @@ final class RoundWriterTest extends TestCase
         self::assertCount(3, $round['walls']);
     }
 
+    /** A hole is sawn round by many parts: its edges are the rings of the outline on both faces, and the parts' seams are none. */
+    public function test_a_board_with_a_hole_is_edged_by_its_outline(): void
+    {
+        $low = ['size' => TestLayout::mm(750)];
+        $layout = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['holds' => Recipe::knees()] + $low), Doc::tier('a-2', ['joined' => false, 'holds' => Recipe::gap()])])]);
+        $layout->layout['members'] = [array_replace(Doc::member('top', 'worktop', ['a-1']), ['with' => ['hole' => true]])];
+        $plan = $layout->plan();
+        $room = $plan->survey->room;
+        self::assertNotNull($room);
+        $round = array_column((new RoundWriter($plan))->write($room)['pieces'], null, 'mark');
+        $top = $round['W1-top']['outline'];
+        self::assertCount(2, $top);
+        // The hole of 60: its ring is as wide on both faces, 18 apart.
+        [$below, $above] = $top[1];
+        foreach ([$below, $above] as $ring) {
+            self::assertEqualsWithDelta(60.0, max(array_column($ring, 0)) - min(array_column($ring, 0)), 0.02);
+        }
+        self::assertEqualsWithDelta(18.0, $above[0][2] - $below[0][2], 0.01);
+        self::assertSame([], $round['W1-back-cleat']['outline']);
+    }
+
     public function test_a_drawer_is_drawn_out_and_a_leaf_turned_within_what_they_sweep(): void
     {
         $bays = [TestLayout::bay('a', [], [Doc::tier('a-1', ['holds' => Doc::holds('drawers')])]), TestLayout::bay('b', [], [Doc::tier('b-1', ['holds' => Recipe::box(0, 1)])])];

@@ -145,7 +145,7 @@ final readonly class LeaningBack
         $piece = $this->site->make->shaped('back-panel', 'Leaning back', $length, $width, Purpose::Carcass, Outline::rectangle(0.0, 0.0, $long, $wide), $works, ['screwed to the boards behind it, from behind'], 'back-panel');
         $at = $this->onRear(-$t * tan($this->angle));
 
-        return new Placed($piece, new Pose(new Vector($u, $at->y, $at->z), Way::Right->vector(), $this->up(), $this->out()), Part::Body, $this->top->id);
+        return new Placed($piece, new Pose(new Vector($u, $at->y, $at->z), Way::Right->vector(), $this->up(), $this->out()), Part::Face, $this->top->id);
     }
 
     private function backer(string $row, int $number, float $u, Working $length): Placed
@@ -164,7 +164,7 @@ final readonly class LeaningBack
         $deep = Working::start('depth of a support', $this->is(self::TOP))->plus('panel', Length::ofDouble($this->t->toDouble() / cos($this->angle)))->plus('stands over it', $this->is(self::CAP));
         $piece = $this->site->make->inner('back-cap', 'Cap over the back', $length, $deep, Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::Banded)], ['screwed down into the supports']);
 
-        return new Placed($piece, Pose::at($u, $this->top->v, $this->z + $this->high->toDouble(), Way::Right, Way::Out, Way::Up), Part::Body, $this->top->id);
+        return new Placed($piece, Pose::at($u, $this->top->v, $this->z + $this->high->toDouble(), Way::Right, Way::Out, Way::Up), Part::Face, $this->top->id);
     }
 
     /** A place of the plane of the panel's rear face, so far up along it. */
