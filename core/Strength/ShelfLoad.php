@@ -26,6 +26,12 @@ enum ShelfLoad: string implements Choosable
         };
     }
 
+    /** As a finding tells it. */
+    public function words(): string
+    {
+        return sprintf('%s, %.0f kg on a metre', lcfirst($this->label()), $this->aMetre());
+    }
+
     /** kg on a metre. */
     public function aMetre(): float
     {

@@ -89,7 +89,7 @@ final readonly class StartingLayouts
             'one-run' => $is->along(0, [$is->tall(), $is->tall(), $is->tall()]),
             'base-upper' => $is->along(0, [$is->stacked(), $is->stacked()]),
             'base-shelves' => $is->along(0, [$is->base('shelves', 2), $is->base('shelves', 2)], $worktop),
-            'wall-to-wall' => $is->along(0, [$is->cell('shelves', 5)], 'none'),
+            'wall-to-wall' => $is->along(0, [$is->bay(LayoutDocument::holds('cleat-shelves', ['count' => 5, 'strip' => $is->size(45)]))], 'none'),
             'three-runs' => $is->together($is->along(0, [$is->tall(), $is->tall()]), $is->along(1, [$is->tall()], 'plinth', $stop), $is->along($this->shape->corners() - 1, [$is->tall()], 'plinth', $stop)),
             'two-runs' => $is->together($is->along(0, [$is->tall(), $is->tall()]), $is->along(1, [$is->tall()], 'plinth', $stop)),
             'desk' => $living->desk(),

@@ -20,6 +20,7 @@ enum Purpose: string
     case Trim = 'trim';
     case Rail = 'rail';
     case Slat = 'slat';
+    case Leg = 'leg';
 
     public function label(): string
     {
@@ -37,6 +38,7 @@ enum Purpose: string
             self::Trim => 'Cover trims',
             self::Rail => 'Ledgers, rails and posts',
             self::Slat => 'Slats of beds',
+            self::Leg => 'Legs and gates',
         };
     }
 
@@ -48,6 +50,7 @@ enum Purpose: string
             self::Panel, self::Cladding => self::Back,
             self::Trim => self::Frame,
             self::Rail, self::Slat => self::Framing,
+            self::Leg => self::Slat,
             self::Carcass, self::Back, self::Drawer => null,
         };
     }

@@ -13,7 +13,10 @@ use Incastro\Measure\Length;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
+use Incastro\Rules\Parameters\Size;
+use Incastro\Strength\ShelfLoad;
 use Incastro\Units\Assembly;
 use Incastro\Units\CellUnit;
 use Incastro\Units\Make\CleatShelf;
@@ -31,6 +34,8 @@ final readonly class CleatShelves implements CellUnit, RestsOnWalls
 
     public function __construct(
         #[Count('Shelves', 3, 1, 20)] public int $count,
+        #[Choice('Carries', ShelfLoad::Linen)] public ShelfLoad $load,
+        #[Size('Strip under the front edge, height', ['0', '0'], 0, 100, 'None where it is 0. It stiffens a long shelf.')] public Length $strip,
     ) {
     }
 
@@ -54,6 +59,6 @@ final readonly class CleatShelves implements CellUnit, RestsOnWalls
 
     public function build(CellSite $site): Assembly
     {
-        return Assembly::all(...array_map(fn (FittedShelf $shelf) => (new CleatShelf($shelf, $site->make, $site->terms))->build(), $site->boards()));
+        return Assembly::all(...array_map(fn (FittedShelf $shelf) => (new CleatShelf($shelf, $site->make, $site->terms, $this->load, $this->strip))->build(), $site->boards()));
     }
 }

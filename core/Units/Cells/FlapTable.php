@@ -105,7 +105,7 @@ final readonly class FlapTable implements CellUnit
         $cell = $site->cell;
         $tier = $cell->tier->id;
         [$t, $tt] = [$terms->materials->carcass->thickness, $terms->materials->for(Purpose::Top)->thickness];
-        $lt = $terms->materials->for(Purpose::Slat)->thickness->toDouble();
+        $lt = $terms->materials->for(Purpose::Leg)->thickness->toDouble();
         $under = Working::start('height of its surface', $this->high)->minus('board', $tt);
         $leg = Working::start('underside of the flap', $under->result)->minus('glide', $is(self::GLIDE));
         $hangs = Working::start('leg', $leg->result)->plus('glide', $is(self::GLIDE))->minus('what of it lies on the flap', $this->flap->minus($is(self::FROM_EDGE)));
@@ -168,13 +168,13 @@ final readonly class FlapTable implements CellUnit
         $across = $frame->result->toDouble() - $is(self::LEG)->toDouble();
         $between = Working::start('width of the leg frame', $frame->result)->minusTimes('legs', 2, $is(self::LEG));
         $legs = [
-            $put('leg-L', 'Leg', $leg, $wide, $in, $y, $head - $leg->result->toDouble(), Way::Up, Way::Right, Way::Out, Purpose::Slat, Part::Loose, 'its head bears on the underside; the foot takes a glide'),
-            $put('leg-R', 'Leg', $leg, $wide, $in + $across, $y, $head - $leg->result->toDouble(), Way::Up, Way::Right, Way::Out, Purpose::Slat, Part::Loose, 'its head bears on the underside; the foot takes a glide'),
+            $put('leg-L', 'Leg', $leg, $wide, $in, $y, $head - $leg->result->toDouble(), Way::Up, Way::Right, Way::Out, Purpose::Leg, Part::Loose, 'its head bears on the underside; the foot takes a glide'),
+            $put('leg-R', 'Leg', $leg, $wide, $in + $across, $y, $head - $leg->result->toDouble(), Way::Up, Way::Right, Way::Out, Purpose::Leg, Part::Loose, 'its head bears on the underside; the foot takes a glide'),
         ];
         $foot = $legs[0]->bounds->z0;
         $top = $legs[0]->bounds->z1 - $is(self::LEG)->toDouble();
         foreach (['leg-rail' => $top, 'leg-rail-low' => $foot + $is(self::RAIL)->toDouble()] as $role => $z) {
-            $legs[] = $put($role, 'Rail of the leg frame', $between, $wide, $in + $is(self::LEG)->toDouble(), $y, $z, Way::Right, Way::Up, Way::Out, Purpose::Slat, Part::Loose, 'between the legs');
+            $legs[] = $put($role, 'Rail of the leg frame', $between, $wide, $in + $is(self::LEG)->toDouble(), $y, $z, Way::Right, Way::Up, Way::Out, Purpose::Leg, Part::Loose, 'between the legs');
         }
 
         return $legs;

@@ -164,7 +164,7 @@ final readonly class GateLegTable implements CellUnit
     {
         $tier = $site->cell->tier->id;
         $write = $site->terms->format->write(...);
-        $least = $site->terms->materials->for(Purpose::Slat)->thickness->plus($site->terms->rules->either(...self::AIR)->times(2))->plus($site->terms->rules->either(12, 0.5));
+        $least = $site->terms->materials->for(Purpose::Leg)->thickness->plus($site->terms->rules->either(...self::AIR)->times(2))->plus($site->terms->rules->either(12, 0.5));
         if ($site->floor() > 3.0) {
             return [Finding::clash(Code::TooSmall, 'A folding table stands on the floor. Take the plinth away under it.', $tier)->withWaysOut([new WayOut('Leave an open gap instead', Edits::tier($tier)->emptied())])];
         }
@@ -186,7 +186,7 @@ final readonly class GateLegTable implements CellUnit
     private function gates(CellSite $site, \Closure $put, Working $gate, Working $high, float $b, float $thick): Assembly
     {
         $is = fn (array $size): Length => $site->terms->rules->either(...$size);
-        [$gs, $gt] = [$site->terms->materials->for(Purpose::Slat)->thickness, $is(self::GATE)];
+        [$gs, $gt] = [$site->terms->materials->for(Purpose::Leg)->thickness, $is(self::GATE)];
         $glide = $is(self::GLIDE)->toDouble();
         $wide = Working::start('section of a gate', $gt);
         $between = Working::start('width of a gate', $gate->result)->minusTimes('stiles', 2, $gt);
@@ -198,13 +198,13 @@ final readonly class GateLegTable implements CellUnit
             $hung = $hand === 'L' ? $x : $x + $long - $gt->toDouble();
             $free = $hand === 'L' ? $x + $long - $gt->toDouble() : $x;
             $stiles = [
-                $put("gate-$hand-hung", 'Gate stile, hung', $high, $wide, $hung, $y, $glide, Way::Up, Way::Right, Way::Out, Purpose::Slat, Part::Loose),
-                $put("gate-$hand-free", 'Gate stile, free', $high, $wide, $free, $y, $glide, Way::Up, Way::Right, Way::Out, Purpose::Slat, Part::Loose),
+                $put("gate-$hand-hung", 'Gate stile, hung', $high, $wide, $hung, $y, $glide, Way::Up, Way::Right, Way::Out, Purpose::Leg, Part::Loose),
+                $put("gate-$hand-free", 'Gate stile, free', $high, $wide, $free, $y, $glide, Way::Up, Way::Right, Way::Out, Purpose::Leg, Part::Loose),
             ];
             $top = $glide + $stiles[0]->piece->length->result->toDouble();
             $rails = [
-                $put("gate-$hand-rail", 'Gate rail', $between, $wide, $x + $gt->toDouble(), $y, $top - $gt->toDouble(), Way::Right, Way::Up, Way::Out, Purpose::Slat, Part::Loose),
-                $put("gate-$hand-rail-low", 'Gate rail', $between, $wide, $x + $gt->toDouble(), $y, $glide + $is(self::RAIL)->toDouble(), Way::Right, Way::Up, Way::Out, Purpose::Slat, Part::Loose),
+                $put("gate-$hand-rail", 'Gate rail', $between, $wide, $x + $gt->toDouble(), $y, $top - $gt->toDouble(), Way::Right, Way::Up, Way::Out, Purpose::Leg, Part::Loose),
+                $put("gate-$hand-rail-low", 'Gate rail', $between, $wide, $x + $gt->toDouble(), $y, $glide + $is(self::RAIL)->toDouble(), Way::Right, Way::Up, Way::Out, Purpose::Leg, Part::Loose),
             ];
             $joints = [];
             foreach ($rails as $rail) {

@@ -20,7 +20,11 @@ use Incastro\Pieces\Works\CutToWalls;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
 use Incastro\Pieces\Works\TippedIn;
+use Incastro\Rules\Edits;
 use Incastro\Rules\Materials\Purpose;
+use Incastro\Strength\Bearing;
+use Incastro\Strength\Board;
+use Incastro\Strength\ShelfLoad;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
@@ -33,6 +37,9 @@ final readonly class CleatShelf
     /** Height of a cleat, mm. */
     public const CLEAT = 30;
 
+    /** A strip ends so far before the walls, which may lean, mm. */
+    private const STRIP_PLAY = 4.0;
+
     /** A cleat shorter than this carries nothing, mm. */
     private const LEAST = 60.0;
 
@@ -41,7 +48,7 @@ final readonly class CleatShelf
 
     private float $t;
 
-    public function __construct(private FittedShelf $shelf, private Workshop $make, private Terms $terms)
+    public function __construct(private FittedShelf $shelf, private Workshop $make, private Terms $terms, private ShelfLoad $load, private Length $strip)
     {
         $count = count($shelf->outline);
         $this->corners = [$shelf->outline[0], $shelf->outline[$count - 3], $shelf->outline[$count - 2], $shelf->outline[$count - 1]];
@@ -55,8 +62,50 @@ final readonly class CleatShelf
         $joints = array_map(fn (Placed $cleat) => new Joint($shelf->piece->key, $cleat->piece->key, JointKind::Screws, 'shelves to cleats'), array_slice($placed, 1));
         $screws = new Screws($this->terms->materials, $this->terms->format);
         $bought = array_map(fn (Placed $cleat) => $screws->toWall($cleat->piece, 'cleats to the wall'), array_slice($placed, 1));
+        $strip = $this->strip->isZero() ? null : $this->strip();
+        if ($strip !== null) {
+            $placed[] = $strip;
+            $joints[] = new Joint($strip->piece->key, $shelf->piece->key, JointKind::Glue, 'strips under shelves');
+        }
 
-        return new Assembly($placed, $joints, $bought);
+        return new Assembly($placed, $joints, $bought, bearings: $this->bearing($shelf));
+    }
+
+    /** Under the front edge, before the cleats at its ends. */
+    private function strip(): Placed
+    {
+        [$leftBack, $rightBack, $rightFront, $leftFront] = $this->corners;
+        $thick = $this->terms->materials->frame->thickness->toDouble();
+        $front = min($leftFront->y, $rightFront->y);
+        // Beside walls that run together inwards it is as short as its rear edge.
+        $at = fn (Point $back, Point $end, float $y): float => $end->x + ($back->x - $end->x) * ($end->y - $y) / max(1.0, $end->y - $back->y);
+        $from = max($leftFront->x, $at($leftBack, $leftFront, $front - $thick)) + self::STRIP_PLAY;
+        $to = min($rightFront->x, $at($rightBack, $rightFront, $front - $thick)) - self::STRIP_PLAY;
+        $wide = Working::start('height of the strip', $this->strip);
+        $length = Working::start('between the walls, with play', Length::ofDouble(max(1.0, $to - $from)));
+        $piece = $this->make->inner("strip-{$this->shelf->index}", 'Strip', $length, $wide, Purpose::Frame, Grain::Length, [], ['glued and screwed under the front edge of its shelf']);
+
+        return new Placed($piece, Pose::at($from, $front - $thick, $this->shelf->z - $piece->width->result->toDouble(), Way::Right, Way::Up, Way::Out), Part::Loose, $this->shelf->tierId);
+    }
+
+    /**
+     * Between the cleats at its ends, its back on one.
+     *
+     * @return list<Bearing>
+     */
+    private function bearing(Placed $shelf): array
+    {
+        $of = $this->terms->materials->carcass;
+        $frame = $this->terms->materials->frame;
+        if ($of->wood === null) {
+            return [];
+        }
+        [, , $rightFront, $leftFront] = $this->corners;
+        $board = new Board($of->wood->strength(), $of->density, max(1.0, $this->shelf->depth->result->toDouble()), $this->t, max(1.0, $rightFront->x - $leftFront->x - 2 * $this->t), $this->load->aMetre());
+        $strip = $frame->wood === null ? null : [$frame->thickness->toDouble(), $frame->wood->strength()];
+        $board = $strip === null || $this->strip->isZero() ? $board : $board->stiffened($strip[0], $this->strip->toDouble(), $strip[1], $this->t);
+
+        return [new Bearing($shelf->piece->mark, $this->shelf->tierId, $board, $this->load->words(), Edits::tier($this->shelf->tierId), null, null, $strip)];
     }
 
     private function shelf(): Placed
@@ -86,10 +135,12 @@ final readonly class CleatShelf
                 continue;
             }
             $way = new Vector(($to->x - $from->x) / $long, ($to->y - $from->y) / $long, 0.0);
-            // Beside the back cleat, up to the shelf's front less a board.
+            // Beside the back cleat, up to the shelf's front less a board, or behind the strip there, beside which a slanted one ends sooner.
+            $strip = ($this->terms->materials->frame->thickness->toDouble() + 2.0 + $this->t * abs($way->x)) / max(0.1, $way->y);
+            $before = $this->strip->isZero() ? $this->t : max($this->t, $strip);
             $start = ($back + $this->t - $from->y) / max(0.1, $way->y) + $this->t * abs($way->x / max(0.1, $way->y));
-            $length = Working::start('depth of the shelf, less its front', Length::ofDouble(max(1.0, $long - $this->t - $start)));
-            if ($long - $this->t - $start > self::LEAST) {
+            $length = Working::start('depth of the shelf, less its front', Length::ofDouble(max(1.0, $long - $before - $start)));
+            if ($long - $before - $start > self::LEAST) {
                 $cleat = $this->cleat($at, $length, ['screwed to the wall, level']);
                 $thick = $in === Way::Right ? new Vector($way->y, -$way->x, 0.0) : new Vector(-$way->y, $way->x, 0.0);
                 $corner = new Vector($from->x, $from->y, $this->shelf->z - self::CLEAT);

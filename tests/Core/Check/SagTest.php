@@ -49,6 +49,17 @@ final class SagTest extends TestCase
         }
     }
 
+    public function test_a_shelf_between_walls_has_its_back_on_a_cleat_and_gets_a_strip(): void
+    {
+        $layout = TestLayout::of([TestLayout::bay('a', [], [Doc::tier('a-1', ['holds' => Doc::holds('cleat-shelves', ['count' => 3, 'load' => 'books'])])])])->with(['members' => []]);
+        [$sags] = self::found($layout);
+        self::assertStringStartsWith('A strip of ', $sags->waysOut[0]->label);
+        $stiff = $layout->edited($sags->waysOut[0]->edit);
+        self::assertSame([], self::found($stiff));
+        self::assertCount(3, array_filter($stiff->plan()->pieces(), fn ($piece) => $piece->name === 'Strip'));
+        self::assertSame('fits', $stiff->plan()->verdict->state);
+    }
+
     public function test_at_twice_its_limit_a_board_is_none(): void
     {
         [$sags] = self::found(self::layout(['fixed' => 0, 'adjustable' => 3, 'load' => 'folders'], 1150.0));

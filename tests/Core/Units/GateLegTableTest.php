@@ -68,7 +68,7 @@ final class GateLegTableTest extends TestCase
     public function test_a_ledge_under_which_nothing_hangs_plumb(): void
     {
         // The least that may be typed is 60: of thicker boards that is too shallow.
-        $materials = array_map(fn (array $material) => $material['id'] === 'slat' ? ['thickness' => TestLayout::mm(40)] + $material : $material, JobChoices::defaults('Test', 'mm/1')['materials']);
+        $materials = array_map(fn (array $material) => $material['id'] === 'leg' ? ['thickness' => TestLayout::mm(40)] + $material : $material, JobChoices::defaults('Test', 'mm/1')['materials']);
         $layout = self::layout(['ledge' => 60.0])->changing(['materials' => $materials]);
         $shallow = array_values(array_filter($layout->plan()->findings, fn (Finding $finding) => $finding->code === Code::LedgeShallow));
         self::assertSame('Gates and leaf do not hang plumb under a ledge of 60 mm; it takes 64 mm.', $shallow[0]->sentence);
