@@ -142,6 +142,8 @@ enum Code: string
     case FlapFalls = 'flap-falls';
     case CrawlSmall = 'crawl-small';
     case CrawlSleep = 'crawl-sleep';
+    case RoofLift = 'roof-lift';
+    case RoofHeavy = 'roof-heavy';
     case Sags = 'sags';
     case VentClosed = 'vent-closed';
     case WallMayBear = 'wall-may-bear';

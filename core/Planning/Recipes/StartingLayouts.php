@@ -54,7 +54,7 @@ final readonly class StartingLayouts
         $show = ['sideboard' => ['Low cupboards with doors, open above', Purpose::Show]];
 
         $hutch = ['hutch' => ['A cupboard to work at, another hung over it', Purpose::Kitchen], 'folding-table' => ['A table that folds up against the wall', Purpose::Work]];
-        $bed = ['bed' => ['A bed from wall to wall, drawers below it', Purpose::Sleep]];
+        $bed = ['bed' => ['A bed from wall to wall, drawers below it', Purpose::Sleep], 'canopy-bed' => ['A bed under a roof that is a shelf, in parts that come apart', Purpose::Sleep]];
         $besides = ['bed-and-shelves' => ['A bed along the wall, drawers below and shelves at its foot', Purpose::Sleep]];
         $loft = ['loft' => ['A high bed with a guard and a ladder, free below', Purpose::Sleep]];
 
@@ -118,6 +118,7 @@ final readonly class StartingLayouts
             'books-under-the-slope' => $is->along(0, array_map(fn () => ['top' => 'below'] + $is->bay(Recipe::books(1)), range(1, 4))),
             'doors-under-the-rake' => $is->closed($is->along(0, [$is->shelved(1), $is->shelved(1), $is->shelved(2), $is->shelved(3)]), 1),
             'bed' => $living->bed([]),
+            'canopy-bed' => $living->bed([], ['drawers' => true, 'canopy' => true]),
             'loft' => $living->bed([], ['deck' => $is->size(1300), 'thickness' => $is->size(150), 'guard' => 'entry-right', 'ladder' => true, 'rails' => 'beam']),
             'bed-and-shelves' => $living->bed([$is->shelved(2, 'below')]),
             'bench' => $living->bench(),

@@ -30,6 +30,7 @@ use Incastro\Units\Make\Bed\BedFrame;
 use Incastro\Units\Make\Bed\BedLadder;
 use Incastro\Units\Make\Bed\BedRoom;
 use Incastro\Units\Make\Bed\BedSizes;
+use Incastro\Units\Make\Bed\Canopy;
 use Incastro\Units\Make\Bed\CastorDrawer;
 use Incastro\Units\Make\Bed\GuardRail;
 use Incastro\Units\Mattress;
@@ -67,6 +68,13 @@ final readonly class BedPlatform implements CellUnit
         #[Unless('guard', BedGuard::None)]
         public Length $over,
         #[Toggle('Ladder at the way in', false)] public bool $ladder,
+        #[Toggle('Roof over it, on end panels', false, 'In parts that come apart again.')] public bool $canopy,
+        #[Size('Height of the roof', ['2150', '86'], 1500, 2600)]
+        #[When('canopy', true)]
+        public Length $roof,
+        #[Size('Ribs under the roof', ['120', '5'], 60, 250)]
+        #[When('canopy', true)]
+        public Length $rib,
         #[Made('Ledgers and rails of', Purpose::Rail)] public ?string $rails = null,
         #[Made('Slats of', Purpose::Slat)] public ?string $slats = null,
         #[Size('Height of its deck', null, 150, 1900, 'Usually so that one lies 500 mm or 20 in high.')] public ?Length $deck = null,
@@ -90,7 +98,7 @@ final readonly class BedPlatform implements CellUnit
         [$u, $v] = $this->across ? [$wide, $long] : [$long, $wide];
         // By how little it jams is said with what is clear over its height.
         return new CellDemand(
-            Extent::atLeast($u->times(9)->dividedBy(10), 'its mattress needs %s'),
+            Extent::atLeast($u->times(9)->dividedBy(10)->plus($this->canopy ? $materials->carcass->thickness->times(2) : Length::zero()), 'its mattress needs %s'),
             Extent::any(),
             Extent::atLeast($v->times(9)->dividedBy(10), 'its mattress needs %s'),
         );
@@ -117,7 +125,7 @@ final readonly class BedPlatform implements CellUnit
         $guard = $this->guard === BedGuard::None ? null : new GuardRail($sizes, $this->guard, $entry);
         // The front board ends under the lowest rail of a guard.
         $lip = $guard !== null && $guard->lowest()->isLessThan($this->lip) ? $guard->lowest() : $this->lip;
-        $parts = [(new BedFrame($sizes, $lip))->build($site->openEnds()), ...$this->below($site, $sizes), ...($guard === null ? [] : [$guard->build()])];
+        $parts = [(new BedFrame($sizes, $lip))->build($this->canopy ? [] : $site->openEnds()), ...$this->below($site, $sizes), ...($guard === null ? [] : [$guard->build()]), ...($this->canopy ? [(new Canopy($sizes))->build()] : [])];
         if ($this->ladder) {
             $parts[] = $ladder->build($this->guard === BedGuard::EntryLeft ? 0.0 : $sizes->pu - $entry);
         }
@@ -148,7 +156,7 @@ final readonly class BedPlatform implements CellUnit
         $drawers = [];
         for ($i = 1; $this->drawers && $i < $sizes->posts; $i++) {
             $drawer = new CastorDrawer($site, $i, $sizes->field, Working::start('under the rails', Length::ofDouble($sizes->zl)), Working::start('behind the front board', Length::ofDouble($sizes->front())));
-            $drawers[] = $drawer->build($site->cell->u + $sizes->postAt($i - 1) + $sizes->lh->toDouble(), $site->cell->back, $skirting);
+            $drawers[] = $drawer->build($sizes->from() + $sizes->postAt($i - 1) + $sizes->lh->toDouble(), $site->cell->back, $skirting);
         }
 
         return $drawers;

@@ -109,6 +109,40 @@ final class BedPlatformTest extends TestCase
         self::assertNotContains('guard-missing', self::wrong($layout->edited($missing[0]->waysOut[0]->edit)->plan()));
     }
 
+    public function test_a_roof_on_end_panels_comes_apart(): void
+    {
+        $layout = self::layout(['canopy' => true, 'deck' => 320], 2080.0, 960.0);
+        $plan = $layout->plan();
+        self::assertSame([], self::wrong($plan));
+        $pieces = self::pieces($plan);
+        // 2150 − 17.8 = 2132.2; 2080 − 2 × 17.8 = 2044.4; 960 − 2 × 17.8 = 924.4; ⌈(2044.4 − 17.8)/600⌉ + 1 = 5; 40 + 17.8 = 57.8.
+        self::assertSame([2, 2132.0, 960.0], $pieces['end-panel']);
+        self::assertSame([1, 2080.0, 960.0], $pieces['roof']);
+        self::assertSame([5, 924.0, 120.0], $pieces['cross']);
+        self::assertSame([2044.0, 120.0], array_slice($pieces['rib-front'], 1));
+        self::assertSame([2044.0, 120.0], array_slice($pieces['back-rail-up'], 1));
+        self::assertSame([1, 2080.0, 57.0], $pieces['roof-lip']);
+        // The bed stands between the panels.
+        self::assertSame([1, 2044.0, 89.0], $pieces['back-ledger']);
+        // Board 2.08 × 0.96, ribs 2 × 2.044 × 0.12, supports 5 × 0.924 × 0.12, all × 0.0178 × 680 = 36.8 kg.
+        $told = array_values(array_filter($plan->findings, fn (Finding $finding) => $finding->code === Code::RoofHeavy));
+        self::assertStringContainsString('The roof weighs 37 kg with its ribs, an end panel 25', $told[0]->sentence);
+    }
+
+    public function test_a_roof_that_cannot_be_lifted_or_sags(): void
+    {
+        // 2400 − 120 − 20 = 2260 at most.
+        $high = self::layout(['canopy' => true, 'deck' => 320, 'roof' => 2300], 2080.0, 960.0);
+        $lift = array_values(array_filter($high->plan()->findings, fn (Finding $finding) => $finding->code === Code::RoofLift));
+        self::assertSame([Severity::Clash, 'A roof at 2260 mm'], [$lift[0]->severity, $lift[0]->waysOut[0]->label]);
+        self::assertSame([], self::wrong($high->edited($lift[0]->waysOut[0]->edit)->plan()));
+        // Of 120 they sag 1.61 of 2044/630 = 3.25; of 80 (120/80)³ as much: 5.2. Ribs of 93 weigh more than those of 80: 94 hold.
+        $thin = self::layout(['canopy' => true, 'deck' => 320, 'rib' => 80], 2080.0, 960.0);
+        $sags = array_values(array_filter($thin->plan()->findings, fn (Finding $finding) => $finding->code === Code::Sags));
+        self::assertStringContainsString('ribs of 94 mm hold', $sags[0]->sentence);
+        self::assertSame([], self::wrong($thin->edited($sags[0]->waysOut[0]->edit)->plan()));
+    }
+
     public function test_a_mattress_that_jams_and_air_to_sit_up(): void
     {
         // 2000 + 20 are needed, 2010 are clear: ten less of play goes in.

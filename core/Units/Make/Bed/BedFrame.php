@@ -76,7 +76,7 @@ final readonly class BedFrame
     {
         $cell = $this->sizes->site->cell;
 
-        return new Placed($piece, Pose::at($cell->u + $x, $cell->back + $y, $z, $length, $width, $thickness), $part, $cell->tier->id);
+        return new Placed($piece, Pose::at($this->sizes->from() + $x, $cell->back + $y, $z, $length, $width, $thickness), $part, $cell->tier->id);
     }
 
     /**

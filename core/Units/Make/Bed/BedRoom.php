@@ -70,7 +70,7 @@ final readonly class BedRoom
         [$wide, $long] = $s->bed->mattressSize();
         $cell = $s->site->cell;
         $span = $s->site->run->frame->span(new Path($cell->back, $cell->face, $s->deck, $this->top()));
-        $across = min($s->pu, max($span->left + $span->width, $cell->end()) - max($span->left, $cell->u));
+        $across = min($s->from() + $s->pu, $span->left + $span->width) - max($s->from(), $span->left);
         [$alongU, $alongV] = $s->bed->across ? [$wide, $long] : [$long, $wide];
         $play = $s->bed->play->toDouble();
         $short = max($alongU->toDouble() + $play - $across, $alongV->toDouble() + $play - $s->freeDeep());

@@ -112,7 +112,15 @@ final readonly class BedSizes
 
     public function long(): Working
     {
-        return Working::start('clear width', $this->site->cell->width->result)->roundedDown($this->site->terms->format);
+        $long = Working::start('clear width', $this->site->cell->width->result);
+
+        return ($this->bed->canopy ? $long->minusTimes('end panels', 2, $this->site->terms->materials->carcass->thickness) : $long)->roundedDown($this->site->terms->format);
+    }
+
+    /** Where it begins along the run: inside the end panels of a canopy, mm. */
+    public function from(): float
+    {
+        return $this->site->cell->u + ($this->bed->canopy ? $this->site->terms->board() : 0.0);
     }
 
     /** From the wall behind to the face of its front board. */
@@ -144,7 +152,7 @@ final readonly class BedSizes
         [$wide, $long] = $this->bed->mattressSize();
         [$u, $v] = $this->bed->across ? [$wide->toDouble(), $long->toDouble()] : [$long->toDouble(), $wide->toDouble()];
         $cell = $this->site->cell;
-        $x = $cell->u + max(0.0, ($this->pu - $u) / 2);
+        $x = $this->from() + max(0.0, ($this->pu - $u) / 2);
         $y = $cell->back + max(0.0, ($this->freeDeep() - $v) / 2);
 
         return new Fixture('Mattress', $cell->tier->id, new Block($x, $x + min($u, $this->pu), $y, $y + min($v, $this->freeDeep()), $this->deck, $this->deck + $this->bed->thickness->toDouble()));
