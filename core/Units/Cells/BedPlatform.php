@@ -120,6 +120,11 @@ final readonly class BedPlatform implements CellUnit
             return new Assembly([], findings: [Finding::clash(Code::TooSmall, sprintf('Its deck lies %s high; its place ends at %s.', $site->terms->write($sizes->deck), $site->terms->write($cell->z + min($cell->left, $cell->right))), $cell->tier->id)
                 ->withWaysOut([new WayOut('Leave an open gap instead', Edits::tier($cell->tier->id)->emptied())])]);
         }
+        $in = (new BedFrame($sizes, $this->lip))->postsIn($this->canopy ? [] : $site->openEnds());
+        if ($in !== null) {
+            return new Assembly([], findings: [Finding::clash(Code::Overlap, sprintf('The posts of the bed come down to the floor through what stands under it: %s.', $in[1]), $cell->tier->id)->about([$in[0]])
+                ->withWaysOut([new WayOut('Leave an open gap instead', Edits::tier($cell->tier->id)->emptied())])]);
+        }
         $ladder = new BedLadder($sizes);
         $entry = $this->ladder ? $ladder->entry() : $site->terms->rules->either(...self::ENTRY)->toDouble();
         $guard = $this->guard === BedGuard::None ? null : new GuardRail($sizes, $this->guard, $entry);

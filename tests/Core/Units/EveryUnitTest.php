@@ -34,6 +34,9 @@ final class EveryUnitTest extends TestCase
     /** So many settings of several parameters at once, each in one of the rooms. */
     private const MIXED = 45;
 
+    /** What is larger, as usual, than the rooms that are tried: so large instead, mm. */
+    private const SMALL = ['bed-platform' => ['length' => 700, 'width' => 350, 'thickness' => 80]];
+
     /** @return array<string, array{string}> */
     public static function kinds(): array
     {
@@ -66,7 +69,9 @@ final class EveryUnitTest extends TestCase
             $settings[] = array_filter(array_map(fn (array $values) => $values === [] || $dice->chance(0.3) ? null : $dice->pick($values), $all), fn (mixed $value) => $value !== null);
         }
 
-        return $settings;
+        $small = array_map(TestLayout::mm(...), self::SMALL[$blueprint->about->kind] ?? []);
+
+        return array_map(fn (array $with) => $with + $small, $settings);
     }
 
     /**
@@ -148,11 +153,12 @@ final class EveryUnitTest extends TestCase
             [SpaceKind::RoofSlope, 'in/16', ['box_joint' => 'screws', 'edges' => 'band', 'back' => 'none']],
             [SpaceKind::RoomCorner, 'mm/1', ['box_joint' => 'screws', 'back' => 'inset']],
         ];
+        $settings = self::settings($blueprint);
         foreach ($rooms as $i => [$space, $measure, $schools]) {
             $room = new TestKind($space, 31 + $i, $measure, ['schools' => $schools]);
-            foreach (self::settings($blueprint) as $k => $with) {
+            foreach ($settings as $k => $with) {
                 // Each of several at once is tried in one of the rooms.
-                if (count($with) > 1 && $k % count($rooms) !== $i) {
+                if ($k >= count($settings) - self::MIXED && $k % count($rooms) !== $i) {
                     continue;
                 }
                 foreach (Kinds::standard()->family($kind) === Family::Cell ? [false, true] : [false] as $isOnFloor) {

@@ -141,6 +141,31 @@ final readonly class BedFrame
         return $legs;
     }
 
+    /**
+     * What stands where a post comes down: a box, or what carries boxes; its id and what it is called.
+     *
+     * @param  list<string>  $open
+     * @return array{string, string}|null
+     */
+    public function postsIn(array $open): ?array
+    {
+        $run = $this->sizes->site->run;
+        foreach ($this->posts($open) as $post) {
+            foreach ($run->boxes as $box) {
+                if ($box->block()->meets($post->bounds, 0.5)) {
+                    return [$box->id, "box $box->mark"];
+                }
+            }
+            foreach ($run->under() as $under) {
+                if ($under->u < $post->bounds->u1 - 0.5 && $under->end() > $post->bounds->u0 + 0.5 && $under->front() > $post->bounds->v0 + 0.5) {
+                    return [$under->id, 'the plinth'];
+                }
+            }
+        }
+
+        return null;
+    }
+
     private function board(): Placed
     {
         $s = $this->sizes;
