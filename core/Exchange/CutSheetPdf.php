@@ -16,6 +16,7 @@ use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
 use Incastro\Planning\Plan;
 use Incastro\Planning\SpacePlan;
+use Incastro\Planning\Supplies;
 use Incastro\Rules\Rule;
 
 /** The paper that goes to the saw: what to buy, every sheet, every piece, and the scribe lines. */
@@ -79,6 +80,7 @@ final readonly class CutSheetPdf
         ['price' => $price, 'unknown' => $unknown] = $shopping->hardwarePrice();
         $rows[] = ['', 'in all', '', ($unknown > 0 ? 'at least ' : '').$this->money($price)];
         $this->pdf->table('Hardware', ['', 'Hardware', 'Packs', 'Together'], [14, 101, 30, 35], $rows);
+        $this->pdf->table('By measure', ['', 'Needed', 'Bought'], [80, 35, 65], array_map(fn (array $line) => [$line['what'], $line['need'], $line['bought']], (new Supplies($this->plan))->lines()));
     }
 
     private function sheets(): void

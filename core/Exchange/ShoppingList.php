@@ -11,6 +11,9 @@ use Incastro\Units\Hardware;
 /** What to buy for a plan, with its price: sheets and boards of each kind, and hardware in the packs that it is sold in. */
 final readonly class ShoppingList
 {
+    /** Of what is dropped, bent and overtightened a tenth more is bought. */
+    private const SPARE = 0.1;
+
     public function __construct(private Plan $plan)
     {
     }
@@ -32,7 +35,8 @@ final readonly class ShoppingList
         return array_map(function (array $items): array {
             $quantity = array_sum(array_map(fn (Hardware $item) => $item->quantity, $items));
             $article = $this->plan->job->materials->article($items[0]->kind, $items[0]->length, $items[0]->load);
-            $packs = $article === null ? null : (int) ceil($quantity / $article->pack);
+            $spare = $items[0]->kind->isLost() ? (int) ceil($quantity * self::SPARE) : 0;
+            $packs = $article === null ? null : (int) ceil(($quantity + $spare) / $article->pack);
 
             return ['what' => $items[0]->name, 'quantity' => $quantity, 'packs' => $packs, 'pack' => $article?->pack, 'total' => $article?->price === null ? null : round($packs * $article->price, 2)];
         }, array_values($needs));

@@ -120,4 +120,10 @@ enum ArticleKind: string
     {
         return $this === self::Slides || $this === self::HeavySlides;
     }
+
+    /** Whether some of it are lost on the way: screws, brads and pins. */
+    public function isLost(): bool
+    {
+        return in_array($this, [self::PocketScrew, self::Screw, self::StrongScrew, self::Brad, self::ShelfPin], true);
+    }
 }

@@ -359,6 +359,8 @@ export interface SheetsStation {
     price: number
     unknown: number
   }
+  /** What is bought by measure. */
+  supplies: { what: string; need: string; bought: string }[]
   price: number
   currency: string
   fewest: boolean

@@ -84,6 +84,20 @@ const proof = computed(() => {
             Without a price in the job’s rules: {{ station.hardware.unknown }}.
           </p>
         </section>
+        <section v-if="station.supplies.length > 0" class="card">
+          <h2>By measure</h2>
+          <table>
+            <tbody>
+              <tr v-for="line in station.supplies" :key="line.what">
+                <td>
+                  {{ line.what }}<br /><span class="soft">{{ line.need }} needed</span>
+                </td>
+                <td class="measure">{{ line.bought }}</td>
+              </tr>
+            </tbody>
+          </table>
+          <p class="soft small">For all faces and edges; the tin tells what it covers.</p>
+        </section>
         <Message v-for="line in station.unplaced" :key="line" severity="error">{{ line }}</Message>
       </aside>
       <section class="list">
