@@ -144,6 +144,7 @@ enum Code: string
     case CrawlSleep = 'crawl-sleep';
     case RoofLift = 'roof-lift';
     case RoofHeavy = 'roof-heavy';
+    case DeckNoAir = 'deck-no-air';
     case Sags = 'sags';
     case VentClosed = 'vent-closed';
     case WallMayBear = 'wall-may-bear';

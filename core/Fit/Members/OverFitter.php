@@ -62,7 +62,7 @@ final readonly class OverFitter
                 $top = $box?->highest() ?? $cell->z + min($cell->left, $cell->right);
                 [$from, $to] = self::across($cell, $box, $this->terms->board());
                 $row = $rows === [] ? null : $rows[count($rows) - 1];
-                if ($row !== null && abs($row[1] - $from) < 2 * $this->terms->board() && abs($row[2] - $top) < self::LEVEL && $to - $row[0] <= $this->terms->rule(Rule::LongestPiece)) {
+                if ($row !== null && abs($row[1] - $from) < 2 * $this->terms->board() && abs($row[2] - $top) < self::LEVEL && ($demand->isInParts || $to - $row[0] <= $this->terms->rule(Rule::LongestPiece))) {
                     $rows[count($rows) - 1] = [$row[0], $to, $top, [...$row[3], ...self::carriers($box)]];
                 } else {
                     $rows[] = [$from, $to, $top, self::carriers($box)];

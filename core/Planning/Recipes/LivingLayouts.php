@@ -44,6 +44,20 @@ final readonly class LivingLayouts
         return $layout;
     }
 
+    /** @return array<string, mixed> boxes with a drawer each under the deck of a bed */
+    public function bedOnDrawers(): array
+    {
+        $part = fn () => LayoutDocument::bay($this->parts->id(), [
+            LayoutDocument::tier($this->parts->id(), ['holds' => LayoutDocument::holds('drawers', ['count' => 1]), 'size' => $this->parts->size(260)]),
+            LayoutDocument::tier($this->parts->id(), ['holds' => Recipe::gap(), 'joined' => false]),
+        ], ['top' => 'below']);
+        $bays = [$part(), $part(), $part()];
+        $layout = $this->parts->along(0, $bays, 'plinth', ['depth' => $this->parts->size(940)]);
+        $layout['members'][] = LayoutDocument::member($this->parts->id(), 'bed-deck', array_map(fn (array $bay) => $bay['tiers'][0]['id'], $bays));
+
+        return $layout;
+    }
+
     /** @return array<string, mixed> a drawer in each bay under a seat, and nothing above */
     public function windowSeat(): array
     {

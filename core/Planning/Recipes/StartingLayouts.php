@@ -56,14 +56,15 @@ final readonly class StartingLayouts
         $hutch = ['hutch' => ['A cupboard to work at, another hung over it', Purpose::Kitchen], 'folding-table' => ['A table that folds up against the wall', Purpose::Work]];
         $bed = ['bed' => ['A bed from wall to wall, drawers below it', Purpose::Sleep], 'canopy-bed' => ['A bed under a roof that is a shelf, in parts that come apart', Purpose::Sleep]];
         $besides = ['bed-and-shelves' => ['A bed along the wall, drawers below and shelves at its foot', Purpose::Sleep]];
+        $drawers = ['bed-on-drawers' => ['A bed over boxes with drawers', Purpose::Sleep]];
         $loft = ['loft' => ['A high bed with a guard and a ladder, free below', Purpose::Sleep]];
 
         return array_combine(array_keys(self::names($kind)), $plain) + match ($kind) {
             SpaceKind::UnderStair => ['pull-outs' => ['Three deep pull-outs, each with a raked front', Purpose::Things], 'doors-under-the-rake' => ['Four bays with doors to the rake', Purpose::Things]],
-            SpaceKind::RoofSlope => $bench + $besides + ['books-under-the-slope' => ['A low row for books', Purpose::Books]],
+            SpaceKind::RoofSlope => $bench + $besides + $drawers + ['books-under-the-slope' => ['A low row for books', Purpose::Books]],
             SpaceKind::Closet => $wardrobe + ['walk-in' => ['Rails on both sides, shelves and cubbies at the back on a plinth with a step', Purpose::Clothes]] + $linen + $shoes,
             SpaceKind::RoomCorner => $wardrobe + $books + $library + $shoes + $toys + $larder + $bench + $show + $screen + $laundry,
-            default => $wardrobe + $linen + $books + $library + $shoes + $toys + $larder + $bench + $desk + $show + $screen + $laundry + $hutch + $seats + $bed + $loft,
+            default => $wardrobe + $linen + $books + $library + $shoes + $toys + $larder + $bench + $desk + $show + $screen + $laundry + $hutch + $seats + $bed + $drawers + $loft,
         };
     }
 
@@ -118,6 +119,7 @@ final readonly class StartingLayouts
             'books-under-the-slope' => $is->along(0, array_map(fn () => ['top' => 'below'] + $is->bay(Recipe::books(1)), range(1, 4))),
             'doors-under-the-rake' => $is->closed($is->along(0, [$is->shelved(1), $is->shelved(1), $is->shelved(2), $is->shelved(3)]), 1),
             'bed' => $living->bed([]),
+            'bed-on-drawers' => $living->bedOnDrawers(),
             'canopy-bed' => $living->bed([], ['drawers' => true, 'canopy' => true]),
             'loft' => $living->bed([], ['deck' => $is->size(1300), 'thickness' => $is->size(150), 'guard' => 'entry-right', 'ladder' => true, 'rails' => 'beam']),
             'bed-and-shelves' => $living->bed([$is->shelved(2, 'below')]),

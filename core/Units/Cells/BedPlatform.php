@@ -135,7 +135,7 @@ final readonly class BedPlatform implements CellUnit
             $parts[] = $ladder->build($this->guard === BedGuard::EntryLeft ? 0.0 : $sizes->pu - $entry);
         }
 
-        return Assembly::all(...[...$parts, new Assembly([], [], [], ['Deck over the floor' => $this->deckAt($site)], (new BedRoom($sizes))->findings(), fixtures: [$sizes->mattress()])]);
+        return Assembly::all(...[...$parts, new Assembly([], [], [], ['Deck over the floor' => $this->deckAt($site)], (new BedRoom($sizes))->findings(), fixtures: [$sizes->lying()->fixture()])]);
     }
 
     /** Over the datum: as chosen, or so that one lies as high as one sits, no higher than its place; over other cells, as low as its rails let it. */

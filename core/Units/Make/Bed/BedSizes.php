@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Make\Bed;
 
-use Incastro\Geometry\Block;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
+use Incastro\Rules\Edits;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Lineal;
 use Incastro\Rules\Materials\Material;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Materials\Wood;
+use Incastro\Rules\WayOut;
 use Incastro\Strength\Loads;
 use Incastro\Strength\Rail;
 use Incastro\Strength\Slats;
 use Incastro\Units\BedGuard;
 use Incastro\Units\Cells\BedPlatform;
-use Incastro\Units\Fixture;
 use Incastro\Units\Make\Spaced;
 use Incastro\Units\Sites\CellSite;
 
@@ -146,16 +146,14 @@ final readonly class BedSizes
         return $this->bed->guard === BedGuard::None ? $this->front() : $this->pv - max($this->t, $this->lw);
     }
 
-    /** The mattress as it lies, in the middle of its play, in the run's frame. */
-    public function mattress(): Fixture
+    public function lying(): Lying
     {
         [$wide, $long] = $this->bed->mattressSize();
-        [$u, $v] = $this->bed->across ? [$wide->toDouble(), $long->toDouble()] : [$long->toDouble(), $wide->toDouble()];
+        [$u, $v] = $this->bed->across ? [$wide, $long] : [$long, $wide];
         $cell = $this->site->cell;
-        $x = $this->from() + max(0.0, ($this->pu - $u) / 2);
-        $y = $cell->back + max(0.0, ($this->freeDeep() - $v) / 2);
+        $tier = Edits::tier($cell->tier->id);
 
-        return new Fixture('Mattress', $cell->tier->id, new Block($x, $x + min($u, $this->pu), $y, $y + min($v, $this->freeDeep()), $this->deck, $this->deck + $this->bed->thickness->toDouble()));
+        return new Lying($this->site->run, $this->site->terms, $cell->tier->id, $tier, $this->from(), $this->pu, $cell->back, $this->freeDeep(), $cell->face, $this->deck, $u, $v, $this->bed->thickness, $this->bed->play, $this->bed->across, new WayOut('Leave an open gap instead', $tier->emptied()));
     }
 
     /** @return list<float> where the centre rails begin, from the back, mm */

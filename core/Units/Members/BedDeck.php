@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Units\Members;
+
+use Incastro\Fit\Box;
+use Incastro\Fit\Demand\MemberDemand;
+use Incastro\Fit\Demand\MemberForm;
+use Incastro\Fit\Members\Over;
+use Incastro\Geometry\Pose;
+use Incastro\Geometry\Way;
+use Incastro\Measure\Length;
+use Incastro\Measure\Working;
+use Incastro\Pieces\Grain;
+use Incastro\Pieces\Works\AirHoles;
+use Incastro\Pieces\Works\Finish;
+use Incastro\Pieces\Works\Finished;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
+use Incastro\Rules\Finding;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\Purpose;
+use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Choice;
+use Incastro\Rules\Parameters\Made;
+use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\Toggle;
+use Incastro\Rules\Parameters\When;
+use Incastro\Rules\Rule;
+use Incastro\Rules\WayOut;
+use Incastro\Strength\Deck;
+use Incastro\Strength\Loads;
+use Incastro\Units\Assembly;
+use Incastro\Units\Joint;
+use Incastro\Units\JointKind;
+use Incastro\Units\Make\Bed\Lying;
+use Incastro\Units\Make\Bed\MattressRoom;
+use Incastro\Units\Mattress;
+use Incastro\Units\MemberUnit;
+use Incastro\Units\Part;
+use Incastro\Units\Placed;
+use Incastro\Units\Sites\MemberSite;
+
+/**
+ * The deck of a bed over boxes: sheets that meet where two boxes do, with holes through which the mattress breathes, and a board before
+ * them that holds it.
+ */
+#[About('bed-deck', 'Bed over boxes', 'A deck for a mattress over what stands under it.', 'To sleep', 'L')]
+final readonly class BedDeck implements MemberUnit
+{
+    /** Play at the walls and between panels, mm and inches. */
+    private const PLAY = [3.0, 1 / 8];
+
+    /** A panel is no wider, so that one person lifts it through a door; mm and inches. */
+    private const WIDEST = [1200.0, 48.0];
+
+    private const HOLE = [30.0, 1.25];
+
+    private const HOLES_APART = [200.0, 8.0];
+
+    public function __construct(
+        #[Choice('Mattress', Mattress::Typed)] public Mattress $mattress,
+        #[Size('Its length', ['2000', '80'], 500, 2300)]
+        #[When('mattress', Mattress::Typed)]
+        public Length $length,
+        #[Size('Its width', ['900', '38'], 300, 2100)]
+        #[When('mattress', Mattress::Typed)]
+        public Length $width,
+        #[Size('Its thickness', ['180', '8'], 60, 350)] public Length $thickness,
+        #[Size('Play round it', ['20', '3/4'], 0, 80, 'To tuck in by hand at a wall: 40 mm or 1 1/2 in.')] public Length $play,
+        #[Toggle('Lies across, from the wall out', false)] public bool $across,
+        #[Size('Front board stands over the deck', ['30', '1'], 0, 80)] public Length $lip,
+        #[Toggle('Air holes', true, 'On a closed deck a mattress gets damp.')] public bool $holes,
+        #[Made('Made of', Purpose::Top)] public ?string $made = null,
+    ) {
+    }
+
+    public function form(): MemberForm
+    {
+        return MemberForm::Over;
+    }
+
+    public function demand(HouseRules $rules, Catalogue $materials): MemberDemand
+    {
+        return new MemberDemand($materials->using(Purpose::Top, $this->made)->for(Purpose::Top)->thickness, $materials->for(Purpose::Front)->thickness, isInParts: true);
+    }
+
+    public function build(MemberSite $site): Assembly
+    {
+        $top = $site->place;
+        if (! $top instanceof Over) {
+            return new Assembly([]);
+        }
+        $site = $site->madeOf(Purpose::Top, $this->made);
+        $terms = $site->terms;
+        $sheet = $terms->materials->for(Purpose::Top);
+        $front = $terms->materials->for(Purpose::Front)->thickness;
+        $boxes = array_values(array_filter($site->run->boxes, fn (Box $box) => in_array($box->id.':top', $top->carriers, true)));
+        usort($boxes, fn (Box $a, Box $b) => $a->u <=> $b->u);
+        $deep = Working::start('from the wall behind to its front', $top->depth->result)->minus('front board', $front)->minusTimes('play', 2, $terms->rules->either(...self::PLAY));
+        $panels = $joints = [];
+        $cuts = $this->cuts($site, $top, $boxes);
+        foreach ($cuts as $i => [$from, $to]) {
+            $piece = $site->make->inner('panel-'.($i + 1), 'Deck', Working::start('over its boxes', Length::ofDouble($to - $from)), $deep, Purpose::Top, Grain::Length, $this->holes ? [new AirHoles($terms->rules->either(...self::HOLE), $terms->rules->either(...self::HOLES_APART))] : [], ['screwed down to the boxes']);
+            $panels[] = $panel = new Placed($piece, Pose::at($from, $top->v + $terms->rules->either(...self::PLAY)->toDouble(), $top->z, Way::Right, Way::Out, Way::Up), Part::Worktop, $top->id);
+            foreach ($boxes as $box) {
+                if ($box->u < $to - 1.0 && $box->right() > $from + 1.0) {
+                    $joints[] = new Joint($piece->key, $box->id.':top', JointKind::Screws, 'decks of beds');
+                }
+            }
+        }
+        $high = Working::start('deck', $sheet->thickness)->plus('stands over it', $this->lip);
+        $boards = [];
+        // In one piece where one is long enough, else they meet where the deck does.
+        foreach ($top->length->result->isGreaterThan($terms->rules->get(Rule::LongestPiece)) ? $cuts : [[$top->u, $top->end()]] as $i => [$from, $to]) {
+            $role = 'front-board'.($i === 0 ? '' : '-'.($i + 1));
+            $piece = $site->make->inner($role, 'Front board', Working::start('before its deck', Length::ofDouble($to - $from)), $high, Purpose::Front, Grain::Length, [new Finished('upper, long', Finish::Banded)], ['screwed to the edge of the deck']);
+            $boards[] = new Placed($piece, Pose::at($from, $top->front() - $front->toDouble(), $top->z, Way::Right, Way::Up, Way::Out), Part::Face, $top->id);
+        }
+        $lying = $this->lying($site, $top, $sheet->thickness->toDouble(), $front->toDouble());
+        $on = array_values(array_filter($site->run->boxes, fn (Box $box) => $box->z > $top->z - 1.0 && $box->z < $lying->top() && $box->u < $top->end() && $box->right() > $top->u));
+        $mattress = $on === [] ? new Assembly([], findings: (new MattressRoom($lying))->findings(), fixtures: [$lying->fixture()])
+            : new Assembly([], findings: [Finding::clash(Code::MattressJams, sprintf('Box %s stands on the deck, where the mattress lies.', $on[0]->mark), $top->id)->about([$on[0]->id])->withWaysOut([new WayOut('Leave an open gap there', Edits::tier($on[0]->id)->emptied()), $lying->away])]);
+
+        return Assembly::all(new Assembly([...$panels, ...$boards], $joints, findings: [...$this->strong($site, $top, $boxes), ...$this->closed($top)]), $mattress);
+    }
+
+    private function lying(MemberSite $site, Over $top, float $thick, float $front): Lying
+    {
+        [$wide, $long] = $this->mattress->size() ?? [$this->width, $this->length];
+        [$u, $v] = $this->across ? [$wide, $long] : [$long, $wide];
+        $id = explode('/', $top->id)[0];
+
+        return new Lying($site->run, $site->terms, $top->id, Edits::member($id), $top->u, $top->length->result->toDouble(), $top->v, $top->depth->result->toDouble() - $front, $top->front(), $top->z + $thick, $u, $v, $this->thickness, $this->play, $this->across, new WayOut('Take the bed away', Edits::withoutMember($id)));
+    }
+
+    /**
+     * From where to where each panel goes: they meet in the middle of where two boxes do, and none is too wide to be lifted.
+     *
+     * @param  list<Box>  $boxes  from the left
+     * @return list<array{float, float}>
+     */
+    private function cuts(MemberSite $site, Over $top, array $boxes): array
+    {
+        $play = $site->terms->rules->either(...self::PLAY)->toDouble();
+        $widest = $site->terms->rules->either(...self::WIDEST)->toDouble();
+        $cuts = [];
+        $from = $top->u + $play;
+        foreach ($boxes as $i => $box) {
+            $next = $boxes[$i + 1] ?? null;
+            if ($next !== null && $next->right() - $from > $widest) {
+                $middle = ($box->right() + $next->u) / 2;
+                $cuts[] = [$from, $middle - $play / 2];
+                $from = $middle + $play / 2;
+            }
+        }
+
+        return [...$cuts, [$from, $top->end() - $play]];
+    }
+
+    /**
+     * A person in one place, and all that lies on the bed, from side to side of the widest box.
+     *
+     * @param  list<Box>  $boxes
+     * @return list<Finding>
+     */
+    private function strong(MemberSite $site, Over $top, array $boxes): array
+    {
+        $sheet = $site->terms->materials->for(Purpose::Top);
+        $wood = $sheet->wood?->strength();
+        if ($wood === null || $boxes === []) {
+            return [];
+        }
+        $span = max(array_map(fn (Box $box) => max(array_map(fn ($column) => $column->width->result->toDouble(), $box->columns)), $boxes));
+        [$wide, $long] = $this->mattress->size() ?? [$this->width, $this->length];
+        $deck = new Deck($top->depth->result->toDouble(), $sheet->thickness->toDouble(), $span, $wood->along, $wood->bendingAlong, Loads::newtons(Loads::PERSON), Loads::SITS_ON, Loads::newtons(Loads::BED) / ($wide->toDouble() * $long->toDouble()));
+        if ($deck->holds()) {
+            return [];
+        }
+        $fine = fn (float $mm): string => $site->terms->format->finest()->write(Length::ofDouble($mm));
+        $holding = array_values(array_filter($site->terms->materials->all, fn ($other) => $other->wood !== null && $other->thickness->isGreaterThan($sheet->thickness) && $deck->ofThickness($other->thickness->toDouble())->holds()));
+        $made = $holding === [] ? [] : [new WayOut("Make it of {$holding[0]->name}", Edits::member(explode('/', $top->id)[0])->setting(['made' => $holding[0]->id]))];
+
+        return [Finding::warning(Code::Sags, sprintf('Over %s the deck bends %s under one person; %s is the most. Put a board under its middle, or divide the bay. Guidance for furniture, not for the house.', $site->terms->write($span), $fine($deck->sag()), $fine($deck->limit())), $top->id)->withWaysOut($made)];
+    }
+
+    /** @return list<Finding> */
+    private function closed(Over $top): array
+    {
+        return $this->holes ? [] : [Finding::warning(Code::DeckNoAir, 'The mattress lies on a closed board and will get damp.', $top->id)
+            ->withWaysOut([new WayOut('Bore air holes', Edits::member(explode('/', $top->id)[0])->setting(['holes' => true]))])];
+    }
+}
