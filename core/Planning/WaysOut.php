@@ -56,7 +56,7 @@ final class WaysOut
         $clashes = self::clashes($among);
         $kept = $last = [];
         foreach ($finding->waysOut as $way) {
-            if (count($kept) + count($last) < self::KEPT && $this->removes($way, $finding, $clashes)) {
+            if (count($kept) + count($last) < self::KEPT && $this->removes($way, $finding, $clashes, self::bent($among))) {
                 // To build nothing solves everything: that comes after all else.
                 ($this->empties[self::key($way->edit)] ?? false) ? $last[] = $way : $kept[] = $way;
             }
@@ -65,7 +65,8 @@ final class WaysOut
         return $finding->withWaysOut([...$kept, ...$last]);
     }
 
-    private function removes(WayOut $way, Finding $finding, int $clashes): bool
+    /** @param list<string> $bent what bends as it is */
+    private function removes(WayOut $way, Finding $finding, int $clashes, array $bent): bool
     {
         $after = $this->with($way);
         if ($after === null) {
@@ -77,7 +78,8 @@ final class WaysOut
             }
         }
 
-        $left = self::clashes($after);
+        // What stood on what goes away bends then: it has ways out of its own.
+        $left = self::clashes($after) - count(array_diff(self::bent($after), $bent));
 
         return $left < $clashes || $finding->severity !== Severity::Clash || ($left === $clashes && self::movesOn($finding, $after));
     }
@@ -97,6 +99,15 @@ final class WaysOut
         }
 
         return false;
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return list<string> places of what bends too far
+     */
+    private static function bent(array $findings): array
+    {
+        return array_values(array_map(fn (Finding $finding) => $finding->place, array_filter($findings, fn (Finding $finding) => $finding->code === Code::Sags && $finding->severity === Severity::Clash)));
     }
 
     private static function key(Edit $edit): string

@@ -10,7 +10,7 @@ test('the eaves berth is laid out from its survey to a verdict without clashes',
   await demoJob(page, 'eaves-berth', 'Eaves berth', false)
   await expect(verdict(page)).toContainText('choose a layout')
   await expect(page.getByRole('heading', { name: 'What shall stand here?' })).toBeVisible()
-  await expect(page.getByRole('listitem')).toHaveCount(7)
+  await expect(page.getByRole('listitem')).toHaveCount(9)
   await expect(page.getByRole('heading', { name: 'To sit' })).toBeVisible()
   await page.getByRole('button', { name: 'Start from: A deep platform to lie on' }).click()
   await expect(verdict(page)).toContainText('Fits.')

@@ -29,7 +29,7 @@ for (const [file, name, recipes] of [
   test(`recipes are started in the ${name.toLowerCase()}`, async ({ page }) => {
     await demoJob(page, file, name, false)
     for (const recipe of recipes) {
-      await page.getByRole('button', { name: `Start from: ${recipe}` }).click()
+      await page.getByRole('button', { name: `Start from: ${recipe}`, exact: true }).click()
       await expect(page.locator('g.cell').first()).toBeVisible()
       await expect(verdict(page)).toContainText(/Fits|Does not fit/)
       await page.getByRole('button', { name: 'Undo' }).click()

@@ -174,7 +174,7 @@ for (const [file, job, recipes] of BEGUN) {
     test.setTimeout(120_000)
     await demoJob(page, file, job, false)
     for (const recipe of recipes) {
-      await page.getByRole('button', { name: `Start from: ${recipe}` }).click()
+      await page.getByRole('button', { name: `Start from: ${recipe}`, exact: true }).click()
       await expect(page.locator('g.cell').first()).toBeVisible()
       await expect(verdict(page)).toContainText('Fits.')
       await page.getByRole('button', { name: 'Start from another layout' }).click()

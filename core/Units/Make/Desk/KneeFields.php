@@ -100,6 +100,9 @@ final readonly class KneeFields
      */
     public function build(Placed $board, bool $hasCleats, bool $hasSides, Length $strip, bool $isBored): Assembly
     {
+        // A side carries an end of what stands on something, not a worktop of its own.
+        $stands = $this->top->carriers !== [];
+        $hasSides = $hasSides && $stands;
         $parts = [];
         foreach ($this->fields as $i => [$from, $to, $cell]) {
             $number = count($this->fields) === 1 ? '' : '-'.($i + 1);
@@ -114,7 +117,7 @@ final readonly class KneeFields
                 [...$sides, ...$cleats, ...($edge === null ? [] : [$edge])],
                 [...array_map(fn (Placed $side) => new Joint($board->piece->key, $side->piece->key, JointKind::Butt, 'worktop to the sides under it'), $sides), ...array_map(fn (Placed $cleat) => new Joint($cleat->piece->key, $board->piece->key, JointKind::Screws, 'worktop from below'), $cleats), ...($edge === null ? [] : [new Joint($edge->piece->key, $board->piece->key, JointKind::Glue, 'strip under the worktop')])],
                 [...array_map(fn (Placed $cleat) => $screws->toWall($cleat->piece, 'cleats to the wall'), $cleats), ...array_map(fn () => new Hardware('angle bracket', 2, 'worktop to the sides under it', ArticleKind::AngleBracket), $sides), ...($isBored ? [new Hardware('cable grommet Ø '.$this->site->terms->format->write($this->is(self::HOLE)), 1, 'cables', ArticleKind::Grommet)] : [])],
-                findings: [...$this->knees($cell, $strip), ...($hasSides ? [] : $this->carried($hanging))],
+                findings: [...$this->knees($cell, $strip), ...($hasSides ? [] : $this->carried($hanging, $stands))],
                 bearings: $this->bearing($board, $from, $to, $hasCleats, $strip),
             );
         }
@@ -195,8 +198,12 @@ final readonly class KneeFields
      * @param  list<'left'|'right'>  $hanging
      * @return list<Finding>
      */
-    private function carried(array $hanging): array
+    private function carried(array $hanging, bool $stands): array
     {
+        if (! $stands && $hanging !== []) {
+            return [Finding::warning(Code::WorktopHangs, 'Nothing stands under this worktop, and no wall holds one of its ends.', $this->top->id)->withWaysOut([new WayOut('Take the worktop away', Edits::withoutMember($this->member()))])];
+        }
+
         return $hanging === [] ? [] : [Finding::warning(Code::WorktopHangs, sprintf('Nothing carries the worktop at its %s end: it wants a cleat on the wall, a side or a leg.', $hanging[0]), $this->top->id)
             ->withWaysOut([new WayOut('A side under it', Edits::member($this->member())->setting(['sides' => true]))])];
     }
