@@ -22,6 +22,14 @@ export async function choose(page: Page, place: 'What it holds' | 'In front', un
   await page.getByRole('dialog').getByRole('radio', { name: unit, exact: true }).click()
 }
 
+/** Chooses in a list, and waits until it is taken: what follows from it may move the rows below. */
+export async function pick(page: Page, label: string, option: string): Promise<void> {
+  const list = page.getByRole('combobox', { name: label, exact: true })
+  await list.click()
+  await page.getByRole('option', { name: option, exact: true }).click()
+  await expect(list).toHaveText(option)
+}
+
 /** Types into a field and leaves it. */
 export async function fill(page: Page, label: string, text: string): Promise<void> {
   const field = page.getByLabel(label, { exact: true })

@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
+import { pick } from './fitting'
 import { demoJob, landingAlcove } from './person'
 
 const verdict = (page: Page) => page.getByRole('status').first()
@@ -36,15 +37,11 @@ test('a mattress that is too wide is told with its sizes, and one that goes in f
 }) => {
   await demoJob(page, 'eaves-berth', 'Eaves berth')
   await expect(verdict(page)).toContainText('Fits.')
-  const mattress = async (size: string) => {
-    await page.getByRole('combobox', { name: 'Mattress' }).click()
-    await page.getByRole('option', { name: size, exact: true }).click()
-  }
-  await mattress('1000 × 2000 mm')
+  await pick(page, 'Mattress', '1000 × 2000 mm')
   await expect(verdict(page)).toContainText(
     'the mattress and its play take 2020 mm by 1020 mm; 2040 mm by 962 mm are clear over its height',
   )
-  await mattress('900 × 2000 mm')
+  await pick(page, 'Mattress', '900 × 2000 mm')
   await expect(verdict(page)).toContainText('Fits.')
   await page.getByRole('link', { name: /^Pieces/ }).click()
   await expect(page.getByText('2 × Drawer front', { exact: true })).toBeVisible()
@@ -54,8 +51,7 @@ test('a mattress that is too wide is told with its sizes, and one that goes in f
 test('a shelf sags under what is said to lie on it, and a press makes it hold', async ({ page }) => {
   await landingAlcove(page, 'fit')
   await expect(verdict(page)).toContainText('Fits.')
-  await page.getByRole('combobox', { name: 'Carries' }).click()
-  await page.getByRole('option', { name: 'Books' }).click()
+  await pick(page, 'Carries', 'Books')
   const sags = about(page)
     .getByRole('button', { name: /sags .* over the years under books, 35 kg on a metre/ })
     .first()

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { leaf } from './fitting'
+import { leaf, pick } from './fitting'
 import { landingAlcove, newPerson, opened } from './person'
 
 test('keys act only outside fields, and can be switched off', async ({ page }) => {
@@ -130,8 +130,7 @@ test('boxes are joined in another way, their sizes follow, and a tool that is no
   await expect(page.getByRole('button', { name: 'B1-bottom, length: 847 mm' })).toBeVisible()
   await page.getByRole('button', { name: 'Landing alcove: rules and materials' }).click()
   await opened(page)
-  await page.getByRole('combobox', { name: 'Boxes are joined with' }).click()
-  await page.getByRole('option', { name: 'Dadoes and glue' }).click()
+  await pick(page, 'Boxes are joined with', 'Dadoes and glue')
   await expect(page.getByText('Strong and square by itself')).toBeVisible()
   for (const tool of ['Router', 'Table saw']) await page.getByLabel(tool, { exact: true }).click()
   await page.getByRole('button', { name: 'Close' }).first().click()
@@ -160,8 +159,7 @@ test('edges are banded and backs left out, sizes follow, and strips close the wa
     ['Front edges of boxes', 'Edge banding'],
     ['Backs of boxes', 'None, nailers only'],
   ] as const) {
-    await page.getByRole('combobox', { name: question }).click()
-    await page.getByRole('option', { name: choice }).click()
+    await pick(page, question, choice)
   }
   await page.getByRole('button', { name: 'Close' }).first().click()
   // 372, and the frame of 18 and the back of 6 that are no longer there.

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { choose, millimetres } from './fitting'
+import { choose, millimetres, pick } from './fitting'
 import { demoJob, landingAlcove } from './person'
 
 const verdict = (page: Page) => page.getByRole('status').first()
@@ -102,12 +102,8 @@ test('doors hang on what is chosen, close with a lip, and are bored for their pu
   const leaves = page.getByRole('spinbutton', { name: 'Leaves' })
   await leaves.fill('2')
   await leaves.press('Enter')
-  const set = async (label: string, option: string) => {
-    await page.getByRole('combobox', { name: label }).click()
-    await page.getByRole('option', { name: option, exact: true }).click()
-  }
-  await set('Built as', 'Frame and panel in grooves')
-  await set('Hung on', 'Butt hinges')
+  await pick(page, 'Built as', 'Frame and panel in grooves')
+  await pick(page, 'Hung on', 'Butt hinges')
   await expect(verdict(page)).toContainText('Fits.')
   await page.getByRole('link', { name: /^Pieces/ }).click()
   await expect(page.getByRole('button', { name: 'B1-door-stop-foot-1, length' })).toBeVisible()
@@ -115,8 +111,8 @@ test('doors hang on what is chosen, close with a lip, and are bored for their pu
   await expect(page.getByText(/2 holes Ø 5 mm for its pull/)).toBeVisible()
   await page.keyboard.press('Escape')
   await page.getByRole('link', { name: /^Fit/ }).click()
-  await set('Hung on', 'Concealed hinges')
-  await set('Closes', 'Inside, with a lip all round')
+  await pick(page, 'Hung on', 'Concealed hinges')
+  await pick(page, 'Closes', 'Inside, with a lip all round')
   await expect(verdict(page)).toContainText('Fits.')
   await page.getByRole('link', { name: /^Pieces/ }).click()
   await expect(page.getByText(/rabbet in the back, 13.5 mm wide and 9 mm deep/).first()).toBeVisible()
@@ -194,8 +190,7 @@ test('what pull-outs under a rake are filled with decides what slides carry them
     return told.map((text) => Number(/(\d+) kg/.exec(text)?.[1])).sort((a, b) => a - b)
   }
   const before = await slides()
-  await page.getByRole('combobox', { name: 'Filled with' }).click()
-  await page.getByRole('option', { name: 'Books' }).click()
+  await pick(page, 'Filled with', 'Books')
   await expect(page.getByRole('button', { name: 'Filled with as usual' })).toBeVisible()
   await expect(verdict(page)).toContainText('Fits.')
   const after = await slides()
@@ -207,15 +202,11 @@ test('shelves lie on cleats, are slatted, and get a strip whose height is asked 
   page,
 }) => {
   await landingAlcove(page, 'fit')
-  const set = async (label: string, option: string) => {
-    await page.getByRole('combobox', { name: label }).click()
-    await page.getByRole('option', { name: option }).click()
-  }
   await expect(page.getByLabel('Height of that strip')).toHaveCount(0)
-  await set('Strip along the front', 'In front of the shelf')
+  await pick(page, 'Strip along the front', 'In front of the shelf')
   await expect(page.getByLabel('Height of that strip')).toBeVisible()
-  await set('Adjustable ones lie on', 'Cleats screwed to the sides')
-  await set('Each is', 'Slats with gaps, for air')
+  await pick(page, 'Adjustable ones lie on', 'Cleats screwed to the sides')
+  await pick(page, 'Each is', 'Slats with gaps, for air')
   await expect(page.getByLabel('Width of a slat')).toBeVisible()
   await expect(verdict(page)).toContainText('Fits.')
   await page.getByRole('link', { name: /^Pieces/ }).click()
@@ -233,8 +224,7 @@ test('a school of the job changes what is built, and the sizes follow', async ({
   await expect(page.getByRole('button', { name: 'B1-door-L, length' })).toBeVisible()
   const slab = await millimetres(page, 'B1-door-L, width')
   await page.getByRole('button', { name: /rules and materials/ }).click()
-  await page.getByRole('combobox', { name: 'Leaves of doors' }).click()
-  await page.getByRole('option', { name: 'Frame and panel in grooves' }).click()
+  await pick(page, 'Leaves of doors', 'Frame and panel in grooves')
   await page.keyboard.press('Escape')
   // A stile at either side of 57, and between them a rail with its tongues: together as wide as the board was.
   await expect(page.getByRole('button', { name: 'B1-door-L-stile-L, length' })).toBeVisible()

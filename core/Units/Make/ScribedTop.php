@@ -11,9 +11,16 @@ use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Polyline;
+use Incastro\Geometry\Pose;
+use Incastro\Geometry\Way;
 use Incastro\Measure\Working;
+use Incastro\Pieces\Works\Finish;
+use Incastro\Pieces\Works\Finished;
 use Incastro\Pieces\Works\Scribed;
 use Incastro\Pieces\Works\Work;
+use Incastro\Rules\Materials\Purpose;
+use Incastro\Units\Part;
+use Incastro\Units\Placed;
 use Incastro\Units\Sites\MemberSite;
 
 /** A board over boxes as it is cut to the wall behind it and to those at its ends. */
@@ -24,6 +31,16 @@ final readonly class ScribedTop
 
     public function __construct(private MemberSite $site, private Over $top)
     {
+    }
+
+    /** The whole of it, screwed from below to what carries it. */
+    public function board(string $role, string $name, Finish $front): Placed
+    {
+        $profile = $this->profile();
+        [$u, $v] = $this->corner($profile);
+        $piece = $this->site->make->covering($role, $name, $this->length(), $this->depth($this->top->depth), Purpose::Top, $profile->moved(-$u, -$v), [new Finished('front, long', $front), ...$this->works()], ['screwed from below']);
+
+        return new Placed($piece, Pose::at($u, $v, $this->top->z, Way::Right, Way::Out, Way::Up), Part::Worktop, $this->top->id);
     }
 
     /** Length of its blank: from end to end, and what is scribed at the walls. */

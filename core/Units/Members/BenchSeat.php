@@ -7,11 +7,8 @@ namespace Incastro\Units\Members;
 use Incastro\Fit\Demand\MemberDemand;
 use Incastro\Fit\Demand\MemberForm;
 use Incastro\Fit\Members\Over;
-use Incastro\Geometry\Pose;
-use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Pieces\Works\Finish;
-use Incastro\Pieces\Works\Finished;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
@@ -29,8 +26,6 @@ use Incastro\Units\Make\Bench\LeaningBack;
 use Incastro\Units\Make\Bench\SeatRoom;
 use Incastro\Units\Make\ScribedTop;
 use Incastro\Units\MemberUnit;
-use Incastro\Units\Part;
-use Incastro\Units\Placed;
 use Incastro\Units\Sites\MemberSite;
 
 /** A seat that does not open, over boxes or drawers: a board scribed to the walls, with a leaning back where one is wanted, and cushions. */
@@ -68,13 +63,9 @@ final readonly class BenchSeat implements MemberUnit
             return new Assembly([]);
         }
         $site = $site->madeOf(Purpose::Top, $this->made);
-        $scribed = new ScribedTop($site, $top);
-        $profile = $scribed->profile();
-        [$u, $v] = $scribed->corner($profile);
-        $piece = $site->make->covering('seat', 'Seat', $scribed->length(), $scribed->depth($top->depth), Purpose::Top, $profile->moved(-$u, -$v), [new Finished('front, long', Finish::Banded), ...$scribed->works()], ['screwed from below']);
-        $seat = new Placed($piece, Pose::at($u, $v, $top->z, Way::Right, Way::Out, Way::Up), Part::Worktop, $top->id);
-        $z = $top->z + $piece->thickness->toDouble();
-        $parts = [new Assembly([$seat], array_map(fn (string $carrier) => new Joint($carrier, $piece->key, JointKind::Screws, 'seat from below'), $top->carriers))];
+        $seat = (new ScribedTop($site, $top))->board('seat', 'Seat', Finish::Banded);
+        $z = $top->z + $seat->piece->thickness->toDouble();
+        $parts = [new Assembly([$seat], array_map(fn (string $carrier) => new Joint($carrier, $seat->piece->key, JointKind::Screws, 'seat from below'), $top->carriers))];
         $back = $this->back ? new LeaningBack($site, $top, $z, $this->lean, $this->high) : null;
         $room = new SeatRoom($site, $top, $z);
         $eaten = $back === null ? [] : $room->eaten($back);

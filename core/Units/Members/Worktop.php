@@ -7,11 +7,8 @@ namespace Incastro\Units\Members;
 use Incastro\Fit\Demand\MemberDemand;
 use Incastro\Fit\Demand\MemberForm;
 use Incastro\Fit\Members\Over;
-use Incastro\Geometry\Pose;
-use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Pieces\Works\Finish;
-use Incastro\Pieces\Works\Finished;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
@@ -26,8 +23,6 @@ use Incastro\Units\JointKind;
 use Incastro\Units\Make\Desk\KneeFields;
 use Incastro\Units\Make\ScribedTop;
 use Incastro\Units\MemberUnit;
-use Incastro\Units\Part;
-use Incastro\Units\Placed;
 use Incastro\Units\Sites\MemberSite;
 
 /** A board over boxes and knee spaces, scribed to the wall behind it and to those at its ends; its front edge is straight. */
@@ -61,16 +56,12 @@ final readonly class Worktop implements MemberUnit
         if (! $worktop instanceof Over) {
             return new Assembly([]);
         }
-        $scribed = new ScribedTop($site, $worktop);
-        $profile = $scribed->profile();
-        [$u, $v] = $scribed->corner($profile);
-        $piece = $site->make->covering('top', 'Worktop', $scribed->length(), $scribed->depth($worktop->depth), Purpose::Top, $profile->moved(-$u, -$v), [new Finished('front, long', Finish::Straight), ...$scribed->works()], ['screwed from below']);
-        $placed = new Placed($piece, Pose::at($u, $v, $worktop->z, Way::Right, Way::Out, Way::Up), Part::Worktop, $worktop->id);
+        $placed = (new ScribedTop($site, $worktop))->board('top', 'Worktop', Finish::Straight);
         $knees = new KneeFields($site, $worktop);
         $placed = $this->hole ? $knees->bored($placed) : $placed;
 
         return Assembly::all(
-            new Assembly([$placed], array_map(fn (string $top) => new Joint($top, $piece->key, JointKind::Screws, 'worktop from below'), $worktop->carriers)),
+            new Assembly([$placed], array_map(fn (string $top) => new Joint($top, $placed->piece->key, JointKind::Screws, 'worktop from below'), $worktop->carriers)),
             $knees->build($placed, $this->cleats, $this->sides, $this->strip, $this->hole),
         );
     }

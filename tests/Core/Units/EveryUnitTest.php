@@ -45,6 +45,12 @@ final class EveryUnitTest extends TestCase
         return array_combine($kinds, array_map(fn (string $kind) => [$kind], $kinds));
     }
 
+    /** Settings of several parameters at once: none where there are not several. */
+    private static function mixed(Blueprint $blueprint): int
+    {
+        return count($blueprint->parameters) > 1 ? self::MIXED : 0;
+    }
+
     /** @return list<array<string, mixed>> what it may be set to: as usual, and each parameter at its bounds or to every choice */
     private static function settings(Blueprint $blueprint): array
     {
@@ -65,7 +71,7 @@ final class EveryUnitTest extends TestCase
         }
         // And several at once: what one asks for may meet what another does.
         $dice = new Dice(crc32($blueprint->about->kind));
-        for ($i = 0; $i < self::MIXED && count($all) > 1; $i++) {
+        for ($i = 0; $i < self::mixed($blueprint); $i++) {
             $settings[] = array_filter(array_map(fn (array $values) => $values === [] || $dice->chance(0.3) ? null : $dice->pick($values), $all), fn (mixed $value) => $value !== null);
         }
 
@@ -158,7 +164,7 @@ final class EveryUnitTest extends TestCase
             $room = new TestKind($space, 31 + $i, $measure, ['schools' => $schools]);
             foreach ($settings as $k => $with) {
                 // Each of several at once is tried in one of the rooms.
-                if ($k >= count($settings) - self::MIXED && $k % count($rooms) !== $i) {
+                if ($k >= count($settings) - self::mixed($blueprint) && $k % count($rooms) !== $i) {
                     continue;
                 }
                 foreach (Kinds::standard()->family($kind) === Family::Cell ? [false, true] : [false] as $isOnFloor) {
