@@ -6,6 +6,7 @@ namespace Incastro\Fit;
 
 use Incastro\Fit\Layout\Run;
 use Incastro\Fit\Layout\RunEnd;
+use Incastro\Fit\Members\Over;
 use Incastro\Survey\Network\Normal;
 use Incastro\Survey\Room\RunFrame;
 
@@ -24,6 +25,11 @@ final readonly class Ends
 
     public float $rightDoubt;
 
+    /** The runs round the corner that they stop at. */
+    private ?FittedRun $leftRun;
+
+    private ?FittedRun $rightRun;
+
     /**
      * @param  list<FittedRun>  $before  runs that were fitted before; an end that goes through does not stop at them
      * @param  array{left?: FittedRun, right?: FittedRun}  $corners  runs round a corner at whose face this one stops, however far along they come
@@ -31,7 +37,7 @@ final readonly class Ends
      */
     public function __construct(private RunFrame $frame, Run $run, array $before, array $corners, float $face)
     {
-        $left = $right = null;
+        $left = $right = $leftRun = $rightRun = null;
         $leftDoubt = $rightDoubt = 0.0;
         foreach ($before as $other) {
             if ($other->isOpen()) {
@@ -49,17 +55,21 @@ final readonly class Ends
             }
             $us = array_column($points, 0);
             if (array_sum($us) / 4 < $frame->length() / 2) {
+                $leftRun = $left === null || max($us) > $left ? $other : $leftRun;
                 $left = max($left ?? -INF, max($us));
                 $leftDoubt = max($leftDoubt, self::doubtOf($other));
             } else {
+                $rightRun = $right === null || min($us) < $right ? $other : $rightRun;
                 $right = min($right ?? INF, min($us));
                 $rightDoubt = max($rightDoubt, self::doubtOf($other));
             }
         }
         $left = $run->left === RunEnd::Through ? null : $left;
         $right = $run->right === RunEnd::Through ? null : $right;
-        $this->leftStop = isset($corners['left']) ? max($this->faceOf($corners['left'], $face)) : $left;
-        $this->rightStop = isset($corners['right']) ? min($this->faceOf($corners['right'], $face)) : $right;
+        $this->leftRun = $corners['left'] ?? ($left === null ? null : $leftRun);
+        $this->rightRun = $corners['right'] ?? ($right === null ? null : $rightRun);
+        $this->leftStop = isset($corners['left']) ? max($this->lineOf($corners['left'], $corners['left']->front(), $face)) : $left;
+        $this->rightStop = isset($corners['right']) ? min($this->lineOf($corners['right'], $corners['right']->front(), $face)) : $right;
         $this->leftDoubt = isset($corners['left']) ? self::doubtOf($corners['left']) : ($left === null ? 0.0 : $leftDoubt);
         $this->rightDoubt = isset($corners['right']) ? self::doubtOf($corners['right']) : ($right === null ? 0.0 : $rightDoubt);
     }
@@ -78,14 +88,31 @@ final readonly class Ends
     }
 
     /**
-     * Where another run's face, carried on to the corner, lies at this run's wall and at its face: u, mm.
+     * Where the back of what lies over the run that is stopped at meets this run's wall, and how much farther along it lies for each mm
+     * out from that; null where no run stands there.
+     *
+     * @return array{float, float}|null
+     */
+    public function behind(string $side): ?array
+    {
+        $other = $side === 'left' ? $this->leftRun : $this->rightRun;
+        if ($other === null) {
+            return null;
+        }
+        [$at, $out] = $this->lineOf($other, max([0.0, ...array_map(fn (Over $over) => $over->v, $other->over())]), 1.0);
+
+        return [$at, $out - $at];
+    }
+
+    /**
+     * Where a line so far from the wall of another run, carried on to the corner, lies at this run's wall and so far out from it: u, mm.
      *
      * @return array{float, float}
      */
-    private function faceOf(FittedRun $other, float $face): array
+    private function lineOf(FittedRun $other, float $from, float $face): array
     {
-        [$pu, $pv] = $this->frame->place($other->frame->point(0.0, $other->front()));
-        [$qu, $qv] = $this->frame->place($other->frame->point($other->frame->length(), $other->front()));
+        [$pu, $pv] = $this->frame->place($other->frame->point(0.0, $from));
+        [$qu, $qv] = $this->frame->place($other->frame->point($other->frame->length(), $from));
         $at = fn (float $v): float => $pu + ($v - $pv) * ($qu - $pu) / ($qv - $pv);
 
         return [$at(0.0), $at($face)];

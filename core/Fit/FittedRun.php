@@ -34,6 +34,7 @@ final readonly class FittedRun
     public function __construct(
         public Run $run,
         public RunFrame $frame,
+        public Ends $ends,
         public ClearSpan $span,
         public Working $width,
         public Working $depth,

@@ -155,7 +155,7 @@ final class RunFitter
         $members = $this->members->fitted($maker->boxes, $maker->cells, $headroom, $this->back, $this->face(), [$start, $u], $this->marks);
         $findings = [...$maker->findings, ...$this->overfull($across, $divisions), ...$members->findings, ...TierDivider::findings($bays)];
 
-        return new FittedRun($this->run, $this->frame, $span, $decided, $this->depth, $start, $u, $reserved, $bays, $maker->cells, $maker->boxes, $members->members, $members->shelves, [], $findings);
+        return new FittedRun($this->run, $this->frame, $this->ends, $span, $decided, $this->depth, $start, $u, $reserved, $bays, $maker->cells, $maker->boxes, $members->members, $members->shelves, [], $findings);
     }
 
     /**

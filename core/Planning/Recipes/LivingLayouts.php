@@ -58,13 +58,47 @@ final readonly class LivingLayouts
         return $layout;
     }
 
+    /**
+     * @param  array<string, mixed>  $holds
+     * @return array<string, mixed> a bay with a low box, free above
+     */
+    private function low(array $holds): array
+    {
+        return LayoutDocument::bay($this->parts->id(), [['size' => $this->parts->size(280)] + LayoutDocument::tier($this->parts->id(), ['holds' => $holds]), ['joined' => false] + $this->parts->tier('open', 0, 0)], ['top' => 'below']);
+    }
+
     /** @return array<string, mixed> a drawer in each bay under a seat, and nothing above */
     public function windowSeat(): array
     {
-        $part = fn () => LayoutDocument::bay($this->parts->id(), [['size' => $this->parts->size(280)] + LayoutDocument::tier($this->parts->id(), ['holds' => LayoutDocument::holds('drawers', ['count' => 1])]), ['joined' => false] + $this->parts->tier('open', 0, 0)], ['top' => 'below']);
-        $bays = [$part(), $part()];
+        $bays = array_map(fn () => $this->low(LayoutDocument::holds('drawers', ['count' => 1])), [0, 1]);
         $layout = $this->parts->along(0, $bays);
         $layout['members'][] = LayoutDocument::member($this->parts->id(), 'bench-seat', array_map(fn (array $bay) => $bay['tiers'][0]['id'], $bays));
+
+        return $layout;
+    }
+
+    /**
+     * Seats along two walls with backs that meet in the corner; the one along the first wall goes through it. A drawer only where it
+     * strikes nothing; the box in the corner is reached through what the other leaves open.
+     *
+     * @return array<string, mixed>
+     */
+    public function cornerBench(): array
+    {
+        return $this->parts->together(
+            $this->seated(0, ['size' => ['share' => 8]] + $this->low(Recipe::box(0, 0)), ['size' => ['share' => 4]] + $this->low(LayoutDocument::holds('drawers', ['count' => 1]))),
+            $this->seated(1, $this->low(Recipe::box(0, 0))),
+        );
+    }
+
+    /**
+     * @param  array<string, mixed>  ...$bays
+     * @return array<string, mixed> a seat over bays along a wall, whose back goes round the corner
+     */
+    private function seated(int $wall, array ...$bays): array
+    {
+        $layout = $this->parts->along($wall, array_values($bays), 'plinth', ['left' => 'stops', 'right' => 'stops']);
+        $layout['members'][] = ['with' => ['back' => true, 'round' => true]] + LayoutDocument::member($this->parts->id(), 'bench-seat', array_map(fn (array $bay) => $bay['tiers'][0]['id'], array_values($bays)));
 
         return $layout;
     }

@@ -63,7 +63,7 @@ final readonly class StartingLayouts
             SpaceKind::UnderStair => ['pull-outs' => ['Three deep pull-outs, each with a raked front', Purpose::Things], 'doors-under-the-rake' => ['Four bays with doors to the rake', Purpose::Things]],
             SpaceKind::RoofSlope => $bench + $besides + $drawers + ['books-under-the-slope' => ['A low row for books', Purpose::Books]],
             SpaceKind::Closet => $wardrobe + ['walk-in' => ['Rails on both sides, shelves and cubbies at the back on a plinth with a step', Purpose::Clothes]] + $linen + $shoes,
-            SpaceKind::RoomCorner => $wardrobe + $books + $library + $shoes + $toys + $larder + $bench + $show + $screen + $laundry,
+            SpaceKind::RoomCorner => $wardrobe + $books + $library + $shoes + $toys + $larder + $bench + ['corner-bench' => ['Two seats over drawers, their backs meeting in the corner', Purpose::Sit]] + $show + $screen + $laundry,
             default => $wardrobe + $linen + $books + $library + $shoes + $toys + $larder + $bench + $desk + $show + $screen + $laundry + $hutch + $seats + $bed + $drawers + $loft,
         };
     }
@@ -125,6 +125,7 @@ final readonly class StartingLayouts
             'bed-and-shelves' => $living->bed([$is->shelved(2, 'below')]),
             'bench' => $living->bench(),
             'nook' => $living->bench(['back' => true]),
+            'corner-bench' => $living->cornerBench(),
             'window-seat' => $living->windowSeat(),
             'hutch' => $living->hutch(),
             'folding-table' => $living->foldingTable(),

@@ -42,6 +42,9 @@ final readonly class BenchSeat implements MemberUnit
         #[Size('Height of the back over the seat', ['450', '18'], 250, 700)]
         #[When('back', true)]
         public Length $high,
+        #[Toggle('It goes on over the bench round the corner', false, 'Up to the back there, which leans as much.')]
+        #[When('back', true)]
+        public bool $round,
         #[Made('Made of', Purpose::Top)] public ?string $made = null,
     ) {
     }
@@ -66,7 +69,7 @@ final readonly class BenchSeat implements MemberUnit
         $seat = (new ScribedTop($site, $top))->board('seat', 'Seat', Finish::Banded);
         $z = $top->z + $seat->piece->thickness->toDouble();
         $parts = [new Assembly([$seat], array_map(fn (string $carrier) => new Joint($carrier, $seat->piece->key, JointKind::Screws, 'seat from below'), $top->carriers))];
-        $back = $this->back ? new LeaningBack($site, $top, $z, $this->lean, $this->high) : null;
+        $back = $this->back ? new LeaningBack($site, $top, $z, $this->lean, $this->high, $this->round) : null;
         $room = new SeatRoom($site, $top, $z);
         $eaten = $back === null ? [] : $room->eaten($back);
         if ($back !== null && $eaten === []) {

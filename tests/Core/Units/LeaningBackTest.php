@@ -4,14 +4,24 @@ declare(strict_types=1);
 
 namespace Tests\Core\Units;
 
+use Incastro\Geometry\Point;
+use Incastro\Measure\LengthFormat;
+use Incastro\Pieces\Piece;
+use Incastro\Pieces\Works\Bevelled;
+use Incastro\Pieces\Works\Sawn;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
+use Incastro\Planning\Recipes\StartingLayouts;
 use Incastro\Planning\SpacePlan;
 use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Severity;
+use Incastro\Survey\Space\SpaceKind;
+use Incastro\Survey\Space\SpaceShape;
+use Incastro\Units\Placed;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\TestKind;
 use Tests\Core\TestLayout;
 
 /** Benches 1790 long and 609 deep, boards of 17.8, of which one has lids, under a back of 450 that leans 12°. */
@@ -94,5 +104,57 @@ final class LeaningBackTest extends TestCase
         // 515 − 60 − 450 × tan α − 17.8/cos α ≥ 380: 7° leaves 381.8.
         self::assertSame('Let it lean 7°', $eaten[0]->waysOut[0]->label);
         self::assertSame('fits', $layout->edited($eaten[0]->waysOut[0]->edit)->plan()->verdict->state);
+    }
+
+    /** Two benches in a corner with backs that lean so much: the one along the left wall stops at the one along the back wall. */
+    private static function corner(int $lean, string $measure = 'mm/1', int $seed = 21): SpacePlan
+    {
+        $room = new TestKind(SpaceKind::RoomCorner, $seed, $measure);
+        $layout = (new StartingLayouts(SpaceShape::of(SpaceKind::RoomCorner), 'corner', LengthFormat::of($measure)))->named('corner-bench');
+        self::assertNotNull($layout);
+        foreach ($layout['members'] as $i => $member) {
+            $layout['members'][$i]['with'] = ['lean' => $lean] + (array) $member['with'];
+        }
+
+        return $room->plan($layout);
+    }
+
+    /** Off square by atan(sin α/tan(A/2)), and bevelled by |90° − 2 · asin(cos α · cos(A/2))|, longest in front; A is 90° here but for the room's crookedness. */
+    public function test_backs_that_meet_in_a_corner(): void
+    {
+        foreach ([[12, 11.7, 2.5], [10, 9.9, 1.7], [0, 0.0, 0.0]] as [$lean, $square, $bevel]) {
+            $plan = self::corner($lean);
+            self::assertSame('fits', $plan->verdict->state, implode(' ', array_map(fn (Finding $finding) => $finding->sentence, $plan->findings)));
+            $panel = array_values(array_filter($plan->pieces(), fn (Piece $piece) => $piece->mark === 'W2-back-panel'))[0];
+            $cuts = array_values(array_filter($panel->works, fn (object $work) => ($work instanceof Sawn || $work instanceof Bevelled) && $work->edge() === 'end in the corner'));
+            self::assertCount(2, $cuts);
+            self::assertEqualsWithDelta($square, $cuts[0]->degrees(), 0.5, "$lean°");
+            self::assertEqualsWithDelta($bevel, $cuts[1]->degrees(), 0.5, "$lean°");
+        }
+    }
+
+    /** All along the corner the end of the one lies on the face of the other, 1 mm or 1/32 in from it, in rooms of any skew. */
+    public function test_the_end_in_the_corner_follows_the_other_face(): void
+    {
+        foreach ([['mm/1', 21], ['in/16', 33], ['mm/1', 44], ['in/16', 55]] as [$measure, $seed]) {
+            $plan = self::corner(12, $measure, $seed);
+            self::assertSame('fits', $plan->verdict->state, "$measure $seed");
+            $runs = $plan->layout->runs ?? [];
+            $named = fn (int $r, string $name): Placed => array_values(array_filter($plan->assemblies[$r]->placed, fn (Placed $placed) => $placed->piece->name === $name))[0];
+            $panel = $named(1, 'Leaning back');
+            $seat = $named(0, 'Seat')->bounds->z1;
+            $face = $runs[0]->over()[0]->v + $plan->decisions()['Foot of the back, from the wall']->result->toDouble();
+            // How far each corner of the second panel lies before the face of the first, which leans 12°.
+            $out = [];
+            foreach ($panel->inRoom($runs[1]->frame)->parts as $part) {
+                foreach ($part->corners() as [$x, $y, $z]) {
+                    $out[] = $runs[0]->frame->place(new Point($x, $y))[1] - ($face - ($z - $seat) * tan(deg2rad(12)));
+                }
+            }
+            sort($out);
+            foreach (array_slice($out, 0, 4) as $apart) {
+                self::assertEqualsWithDelta($measure === 'mm/1' ? 1.0 : 25.4 / 32, $apart, 0.2, "$measure $seed");
+            }
+        }
     }
 }
