@@ -138,6 +138,12 @@ enum Code: string
     case LidBends = 'lid-bends';
     case StepMeets = 'step-meets';
     case StepHigh = 'step-high';
+    case RiseUneven = 'rise-uneven';
+    case StepNarrow = 'step-narrow';
+    case StepsNowhere = 'steps-nowhere';
+    case StepsBent = 'steps-bent';
+    case StepsHold = 'steps-hold';
+    case TreadBends = 'tread-bends';
     case FlapLow = 'flap-low';
     case FlapFalls = 'flap-falls';
     case CrawlSmall = 'crawl-small';

@@ -36,7 +36,7 @@ final readonly class LivingLayouts
     public function bed(array $beside, array $with = ['drawers' => true]): array
     {
         $bed = ['top' => 'below'] + $this->parts->bay(LayoutDocument::holds('bed-platform', $with));
-        $layout = $this->parts->along(0, [$beside === [] ? $bed : ['size' => $this->parts->size(2040)] + $bed, ...$beside], 'none', ['depth' => $this->parts->size(980)]);
+        $layout = $this->parts->along(0, [$beside === [] ? $bed : ['size' => $this->parts->size(2040)] + $bed, ...$beside], 'none', ['depth' => $this->parts->either(980.0, 39.5)]);
         if ($beside !== []) {
             $layout['members'][] = Recipe::plinth($this->parts->id(), array_column($beside, 'id'));
         }
@@ -52,8 +52,26 @@ final readonly class LivingLayouts
             LayoutDocument::tier($this->parts->id(), ['holds' => Recipe::gap(), 'joined' => false]),
         ], ['top' => 'below']);
         $bays = [$part(), $part(), $part()];
-        $layout = $this->parts->along(0, $bays, 'plinth', ['depth' => $this->parts->size(940)]);
+        $layout = $this->parts->along(0, $bays, 'plinth', ['depth' => $this->parts->either(940.0, 39.5)]);
         $layout['members'][] = LayoutDocument::member($this->parts->id(), 'bed-deck', array_map(fn (array $bay) => $bay['tiers'][0]['id'], $bays));
+
+        return $layout;
+    }
+
+    /** @return array<string, mixed> a bed over cupboards, with steps of boxes up to it at its foot */
+    public function bedWithSteps(): array
+    {
+        $bay = fn (array $holds, array $high, array $size) => LayoutDocument::bay($this->parts->id(), [
+            LayoutDocument::tier($this->parts->id(), ['holds' => $holds, 'size' => $high]),
+            LayoutDocument::tier($this->parts->id(), ['holds' => Recipe::gap(), 'joined' => false]),
+        ], ['top' => 'below'] + $size);
+        $bed = array_map(fn () => $bay(Recipe::box(0, 1), $this->parts->size(700), []), [0, 1, 2]);
+        // Four equal rises to the deck; each box stands on the plinth, 70 high, under its tread, 18 thick, as the bed's do under the deck.
+        $deck = 70 + $this->parts->size(700)['nm'] / 1e6 + 18;
+        $steps = array_map(fn (int $step) => $bay(Recipe::box(0, 0), $this->parts->exact($deck * $step / 4 - 18 - 70), ['size' => $this->parts->size(260)]), [3, 2, 1]);
+        $layout = $this->parts->along(0, [...$bed, ...$steps], 'plinth', ['depth' => $this->parts->either(940.0, 39.5)]);
+        $cells = fn (array $bays): array => array_values(array_map(fn (array $bay) => (string) $bay['tiers'][0]['id'], $bays));
+        array_push($layout['members'], LayoutDocument::member($this->parts->id(), 'bed-deck', $cells($bed)), LayoutDocument::member($this->parts->id(), 'step-treads', $cells($steps)));
 
         return $layout;
     }

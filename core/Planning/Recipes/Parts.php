@@ -6,6 +6,7 @@ namespace Incastro\Planning\Recipes;
 
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
+use Incastro\Measure\Unit;
 use Incastro\Planning\Layout\LayoutDocument;
 use Incastro\Planning\Layout\LayoutIds;
 
@@ -140,6 +141,20 @@ final readonly class Parts
         }
 
         return $layout;
+    }
+
+    /** @return array{nm: int, typed: string} a size to the step that is sawn to */
+    public function exact(float $millimetres): array
+    {
+        $size = Length::ofDouble($millimetres)->rounded($this->format->step);
+
+        return ['nm' => $size->nanometres(), 'typed' => $this->format->write($size)];
+    }
+
+    /** @return array{nm: int, typed: string} so many mm, or in a job in inches so many of those */
+    public function either(float $millimetres, float $inches): array
+    {
+        return $this->exact($this->format->unit === Unit::Inch ? $inches * 25.4 : $millimetres);
     }
 
     /** @return array{nm: int, typed: string} a size that is round in the person's own unit */

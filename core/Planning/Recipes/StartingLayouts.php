@@ -57,6 +57,7 @@ final readonly class StartingLayouts
         $bed = ['bed' => ['A bed from wall to wall, drawers below it', Purpose::Sleep], 'canopy-bed' => ['A bed under a roof that is a shelf, in parts that come apart', Purpose::Sleep]];
         $besides = ['bed-and-shelves' => ['A bed along the wall, drawers below and shelves at its foot', Purpose::Sleep]];
         $drawers = ['bed-on-drawers' => ['A bed over boxes with drawers', Purpose::Sleep]];
+        $steps = ['bed-with-steps' => ['A bed over cupboards, steps of boxes up to it', Purpose::Sleep]];
         $loft = ['loft' => ['A high bed with a guard and a ladder, free below', Purpose::Sleep]];
 
         return array_combine(array_keys(self::names($kind)), $plain) + match ($kind) {
@@ -64,7 +65,7 @@ final readonly class StartingLayouts
             SpaceKind::RoofSlope => $bench + $besides + $drawers + ['books-under-the-slope' => ['A low row for books', Purpose::Books]],
             SpaceKind::Closet => $wardrobe + ['walk-in' => ['Rails on both sides, shelves and cubbies at the back on a plinth with a step', Purpose::Clothes]] + $linen + $shoes,
             SpaceKind::RoomCorner => $wardrobe + $books + $library + $shoes + $toys + $larder + $bench + ['corner-bench' => ['Two seats over drawers, their backs meeting in the corner', Purpose::Sit]] + $show + $screen + $laundry,
-            default => $wardrobe + $linen + $books + $library + $shoes + $toys + $larder + $bench + $desk + $show + $screen + $laundry + $hutch + $seats + $bed + $drawers + $loft,
+            default => $wardrobe + $linen + $books + $library + $shoes + $toys + $larder + $bench + $desk + $show + $screen + $laundry + $hutch + $seats + $bed + $drawers + $steps + $loft,
         };
     }
 
@@ -120,6 +121,7 @@ final readonly class StartingLayouts
             'doors-under-the-rake' => $is->closed($is->along(0, [$is->shelved(1), $is->shelved(1), $is->shelved(2), $is->shelved(3)]), 1),
             'bed' => $living->bed([]),
             'bed-on-drawers' => $living->bedOnDrawers(),
+            'bed-with-steps' => $living->bedWithSteps(),
             'canopy-bed' => $living->bed([], ['drawers' => true, 'canopy' => true]),
             'loft' => $living->bed([], ['deck' => $is->size(1300), 'thickness' => $is->size(150), 'guard' => 'entry-right', 'ladder' => true, 'rails' => 'beam']),
             'bed-and-shelves' => $living->bed([$is->shelved(2, 'below')]),

@@ -13,6 +13,7 @@ use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Polyline;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Way;
+use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
@@ -29,7 +30,11 @@ final readonly class ScribedTop
     /** Times that a corner between two scribed edges is looked for: each brings it ten times nearer and more. */
     private const MEETS = 4;
 
-    public function __construct(private MemberSite $site, private Over $top)
+    /**
+     * @param  float  $left  how far it stands out beyond its left end, where that is not scribed, mm
+     * @param  float  $right  the same at its right
+     */
+    public function __construct(private MemberSite $site, private Over $top, private float $left = 0.0, private float $right = 0.0)
     {
     }
 
@@ -46,7 +51,7 @@ final readonly class ScribedTop
     /** Length of its blank: from end to end, and what is scribed at the walls. */
     public function length(): Working
     {
-        $length = $this->top->length;
+        $length = $this->left + $this->right > 0.0 ? $this->top->length->plus('stands out beyond its end', Length::ofDouble($this->left + $this->right)) : $this->top->length;
         foreach ([Side::Left, Side::Right] as $side) {
             $edge = $this->site->scribed($side);
             $length = $edge?->scribe === null ? $length : $length->plus('overhang to scribe at the '.$side->value, $edge->scribe->blank());
@@ -103,8 +108,8 @@ final readonly class ScribedTop
         $back = $site->scribed(Side::Back);
         $left = $site->scribed(Side::Left);
         $right = $site->scribed(Side::Right);
-        $leftAt = fn (float $v) => $worktop->u - $at($left, $v - $worktop->v);
-        $rightAt = fn (float $v) => $worktop->end() + $at($right, $v - $worktop->v);
+        $leftAt = fn (float $v) => $worktop->u - $this->left - $at($left, $v - $worktop->v);
+        $rightAt = fn (float $v) => $worktop->end() + $this->right + $at($right, $v - $worktop->v);
         // Both back corners lie where a side meets the wall behind: beside an oblique wall that is not where the box ends.
         [$from, $to] = [$leftAt($worktop->v), $rightAt($worktop->v)];
         for ($k = 0; $k < self::MEETS; $k++) {

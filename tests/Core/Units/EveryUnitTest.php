@@ -62,8 +62,8 @@ final class EveryUnitTest extends TestCase
                 'size' => array_map(fn (array $length) => ['nm' => $length['nm'], 'typed' => ''], [$parameter['least'], $parameter['most']]),
                 'choice' => array_column($parameter['choices'], 'value'),
                 'toggle' => [true, false],
-                // Thinner than all else, so that it would show.
-                'material' => ['drawer'],
+                // Thinner than all else, so that it would show; thicker where that would break under a foot.
+                'material' => [$blueprint->about->kind === 'step-treads' ? 'thick' : 'drawer'],
                 default => [],
             };
             array_push($settings, ...array_map(fn (mixed $value) => [$parameter['name'] => $value], $values));
