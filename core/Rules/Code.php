@@ -144,6 +144,8 @@ enum Code: string
     case StepsBent = 'steps-bent';
     case StepsHold = 'steps-hold';
     case TreadBends = 'tread-bends';
+    case HutchLow = 'hutch-low';
+    case HutchAlone = 'hutch-alone';
     case FlapLow = 'flap-low';
     case FlapFalls = 'flap-falls';
     case CrawlSmall = 'crawl-small';

@@ -151,7 +151,7 @@ final readonly class LivingLayouts
     {
         $bay = fn () => LayoutDocument::bay($this->parts->id(), [
             LayoutDocument::tier($this->parts->id(), ['holds' => Recipe::box(0, 1), 'size' => $this->parts->size(780)]),
-            LayoutDocument::tier($this->parts->id(), ['holds' => Recipe::gap(), 'size' => $this->parts->size(450), 'joined' => false]),
+            LayoutDocument::tier($this->parts->id(), ['holds' => LayoutDocument::holds('hutch-opening'), 'size' => $this->parts->size(450), 'joined' => false]),
             LayoutDocument::tier($this->parts->id(), ['holds' => Recipe::box(0, 2), 'depth' => $this->parts->size(300), 'joined' => false]),
         ]);
         $bays = [$bay(), $bay()];
