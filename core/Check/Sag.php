@@ -8,7 +8,6 @@ use Incastro\Fit\Terms;
 use Incastro\Measure\Length;
 use Incastro\Measure\Unit;
 use Incastro\Rules\Code;
-use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Materials\Material;
 use Incastro\Rules\Materials\SheetGood;
@@ -68,7 +67,7 @@ final readonly class Sag
     /** @return list<WayOut> */
     private function ways(Bearing $bearing): array
     {
-        return [...$this->strip($bearing), ...$this->thicker($bearing), ...($bearing->bay === null ? [] : [new WayOut('Split the bay in two', Edits::action('split-bay', $bearing->bay, "stiff-$bearing->bay"))])];
+        return [...$this->strip($bearing), ...$this->thicker($bearing), ...($bearing->middle === null ? [] : [$bearing->middle])];
     }
 
     /** @return list<WayOut> */

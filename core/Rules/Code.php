@@ -144,6 +144,7 @@ enum Code: string
     case StepsBent = 'steps-bent';
     case StepsHold = 'steps-hold';
     case TreadBends = 'tread-bends';
+    case OverhangLong = 'overhang-long';
     case HutchLow = 'hutch-low';
     case HutchAlone = 'hutch-alone';
     case FlapLow = 'flap-low';

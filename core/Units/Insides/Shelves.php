@@ -166,7 +166,7 @@ final readonly class Shelves implements InsideUnit, Halves
             $board = $board->stiffened($strip[0], ($this->strip ?? Length::ofMillimetres(self::STRIP))->toDouble(), $strip[1], $this->lip === ShelfLip::Under ? $board->thick : 0.0);
         }
 
-        return [new Bearing($shelf->piece->mark, $site->opening->tierId, $board, $this->load->words(), Edits::tier($site->opening->tierId), 'made', $site->bay(), $strip, ['support' => ShelfSupport::Cleats->value, 'lip' => ShelfLip::Under->value])];
+        return [new Bearing($shelf->piece->mark, $site->opening->tierId, $board, $this->load->words(), Edits::tier($site->opening->tierId), 'made', new WayOut('Split the bay in two', Edits::action('split-bay', $bay = $site->bay(), "stiff-$bay")), $strip, ['support' => ShelfSupport::Cleats->value, 'lip' => ShelfLip::Under->value])];
     }
 
     private function spacing(OpeningSite $site, int $count): Working

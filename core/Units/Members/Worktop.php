@@ -9,15 +9,23 @@ use Incastro\Fit\Demand\MemberForm;
 use Incastro\Fit\Members\Over;
 use Incastro\Measure\Length;
 use Incastro\Pieces\Works\Finish;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
+use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Made;
 use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Rule;
+use Incastro\Rules\WayOut;
+use Incastro\Strength\Overhang;
 use Incastro\Units\Assembly;
+use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\Desk\KneeFields;
@@ -29,10 +37,18 @@ use Incastro\Units\Sites\MemberSite;
 #[About('worktop', 'Worktop', 'A board over what stands under it, cut to the walls.', 'Boards', 'W')]
 final readonly class Worktop implements MemberUnit
 {
+    /** Two of them meet where they are no farther apart, mm. */
+    private const MEETS = 60.0;
+
+    /** A deeper one is drawn together with three bolts, mm and inches. */
+    private const DEEP = [600.0, 24.0];
+
     public function __construct(
         #[Size('Stands over the face', Rule::WorktopOverhang, 0, 400)] public Length $overhang,
         #[Toggle('Cleats on the walls over knees', true, 'Where nothing stands under it.')] public bool $cleats,
         #[Toggle('A side under an end that nothing carries', true)] public bool $sides,
+        #[Count('Sides between, in each knee space', 0, 0, 4)] public int $between,
+        #[Toggle('Frames of legs instead of sides', false)] public bool $legs,
         #[Size('Strip under its front over knees, height', ['0', '0'], 0, 150, 'None where it is 0.')] public Length $strip,
         #[Toggle('Cable hole over knees', false)] public bool $hole,
         #[Made('Made of', Purpose::Top)] public ?string $made = null,
@@ -62,7 +78,43 @@ final readonly class Worktop implements MemberUnit
 
         return Assembly::all(
             new Assembly([$placed], array_map(fn (string $top) => new Joint($top, $placed->piece->key, JointKind::Screws, 'worktop from below'), $worktop->carriers)),
-            $knees->build($placed, $this->cleats, $this->sides, $this->strip, $this->hole),
+            $knees->build($placed, $this->cleats, $this->sides, $this->legs, $this->between, $this->strip, $this->hole),
+            $this->end($site, $worktop),
+            new Assembly([], findings: $this->standsOut($site, $worktop)),
         );
+    }
+
+    /** What draws it together with the next one, where two meet on what carries them; and what that is on. */
+    private function end(MemberSite $site, Over $worktop): Assembly
+    {
+        foreach ($site->run->over() as $next) {
+            if ($next->id !== $worktop->id && explode('/', $next->id)[0] === explode('/', $worktop->id)[0] && abs($next->z - $worktop->z) < self::MEETS && abs($next->u - $worktop->end()) < self::MEETS) {
+                $bolts = $worktop->depth->result->isGreaterThan($site->terms->rules->either(...self::DEEP)) ? 3 : 2;
+
+                return new Assembly([], hardware: [new Hardware('worktop bolt', $bolts, 'worktops to each other, their ends cut together in one pass', ArticleKind::Connector)]);
+            }
+        }
+
+        return new Assembly([]);
+    }
+
+    /** @return list<Finding> where its front stands out farther than it holds a person who leans on it */
+    private function standsOut(MemberSite $site, Over $worktop): array
+    {
+        $sheet = $site->terms->materials->for(Purpose::Top);
+        $wood = $sheet->wood?->strength();
+        $out = $this->overhang->toDouble();
+        if ($wood === null || $wood->bendingAcross <= 0.0 || $out < 1.0 || $worktop->carriers === []) {
+            return [];
+        }
+        $overhang = new Overhang($worktop->length->result->toDouble(), $sheet->thickness->toDouble(), $out, $wood->across, $wood->bendingAcross);
+        $most = min($overhang->furthest(), ($worktop->depth->result->toDouble() - $out) / 3);
+        if ($out <= $most) {
+            return [];
+        }
+        $less = Length::ofDouble(floor($most))->roundedDown($site->terms->format->step);
+
+        return [Finding::warning(Code::OverhangLong, sprintf('The worktop stands %s out with nothing under it; %s holds somebody who leans on it. Guidance for furniture, not for the house.', $site->terms->format->write($this->overhang), $site->terms->format->write($less)), $worktop->id)
+            ->withWaysOut([new WayOut('Let it stand out '.$site->terms->format->write($less), Edits::member(explode('/', $worktop->id)[0])->measuring('with.overhang', $less))])];
     }
 }

@@ -128,6 +128,22 @@ final class ExamplesTest extends TestCase
         self::assertCount(1 + 2 + 1 + 1 + 2 * 4, $sum('desk', 't-1:'));
     }
 
+    public function test_what_turns_a_corner_and_what_marries_a_hutch_is_counted_by_what_it_is(): void
+    {
+        $marked = fn (string $file, string $mark): array => array_values(array_filter(self::pieces($file), fn (Piece $piece) => str_starts_with($piece->mark, $mark)));
+        $area = fn (array $pieces): float => array_sum(array_map(fn (Piece $piece) => $piece->length->result->toDouble() * $piece->width->result->toDouble(), $pieces));
+        // Along the first wall ⌈(1830 − 18)/600⌉ + 1 = 5 supports, (1830 − 90)/4 = 435 between them, two boards in each of four fields; a seat with what is
+        // scribed, a panel 450/cos 12° + 18 · tan 12° = 463.9 wide, a cap 60 + 18/cos 12° + 10 = 88.4, down.
+        self::assertCount(1 + 5 + 8 + 1 + 1, $through = $marked('corner-bench', 'W1-'));
+        self::assertEqualsWithDelta(1845 * 621 + 5 * 450 * 156 + 8 * 435 * 90 + 1830 * 464 + 1830 * 88, $area($through), 0.5);
+        // The other’s back goes on over it, up to that: its seat is 981 long, its panel 1515 at its top, its cap 1504.
+        self::assertCount(1 + 4 + 6 + 1 + 1, $stops = $marked('corner-bench', 'W2-'));
+        self::assertEqualsWithDelta(981 * 622 + 4 * 450 * 156 + 6 * 449 * 90 + 1515 * 464 + 1504 * 88, $area($stops), 0.5);
+        // In each of two bays two gables, two strips, a board behind and a rail: 518 − 36 = 482 between the gables, 300 − 18 = 282 deep behind a strip.
+        self::assertCount(2 * 6, $hutch = $marked('hutch', 'H'));
+        self::assertEqualsWithDelta(2 * (2 * 450 * 282 + 2 * 450 * 45 + 482 * 450 + 482 * 40), $area($hutch), 0.5);
+    }
+
     /** @return list<Piece> */
     private static function pieces(string $file): array
     {

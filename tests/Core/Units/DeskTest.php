@@ -99,4 +99,49 @@ final class DeskTest extends TestCase
         // From the floor to the worktop at 750, as deep as the furniture.
         self::assertSame([750.0, 600.0], self::pieces($stands->plan())['side-left']);
     }
+
+    public function test_a_side_under_its_middle_halves_what_it_spans(): void
+    {
+        // Of 27: 27.9 × (18/27)³ = 8.3, where 4.1 is the most; over 611 it is 0.9 of 2.0.
+        $layout = self::desk(['made' => 'thick']);
+        $middle = array_values(array_filter(self::sags($layout)[0]->waysOut, fn (WayOut $way) => $way->label === 'A side under its middle'));
+        $plan = $layout->edited($middle[0]->edit)->plan();
+        $pieces = self::pieces($plan);
+        // A side of 750 by 600; at its left and right (1240 − 18)/2 = 611 are clear, as long as each cleat behind.
+        self::assertSame([750.0, 600.0], $pieces['between']);
+        self::assertSame([[611.0, 70.0], [611.0, 70.0]], [$pieces['back-cleata'], $pieces['back-cleatb']]);
+        // Two leave (1240 − 36)/3 = 401 of the 600 that knees need.
+        $narrow = array_values(array_filter(self::desk(['between' => 2])->plan()->findings, fn (Finding $finding) => $finding->code === Code::KneesWide));
+        self::assertSame('Between what stands under the worktop 401 mm are clear; knees need 600 mm.', $narrow[0]->sentence);
+    }
+
+    public function test_a_frame_of_legs_stands_under_an_end(): void
+    {
+        $pieces = self::pieces(self::desk(['cleats' => false, 'legs' => true])->plan());
+        // 750 less a glide of 12; between two legs of 45: 600 − 90.
+        self::assertSame([738.0, 45.0], $pieces['side-left-front']);
+        self::assertSame([510.0, 45.0], $pieces['side-left-rail-low']);
+    }
+
+    public function test_how_far_it_stands_out_with_nothing_under_it(): void
+    {
+        // P·a ÷ ((300 + a) · 18²/6) = 5 with P = 981: a = 300 · 270/(981 − 270) = 113.9.
+        $layout = self::desk(['overhang' => 150.0]);
+        $long = array_values(array_filter($layout->plan()->findings, fn (Finding $finding) => $finding->code === Code::OverhangLong));
+        self::assertSame('Let it stand out 113 mm', $long[0]->waysOut[0]->label);
+        self::assertSame([], array_filter($layout->edited($long[0]->waysOut[0]->edit)->plan()->findings, fn (Finding $finding) => $finding->code === Code::OverhangLong));
+    }
+
+    public function test_two_lengths_meet_where_boxes_do_and_are_bolted(): void
+    {
+        $bay = fn (string $id) => TestLayout::bay($id, [], [Doc::tier("$id-1", ['size' => TestLayout::mm(750), 'holds' => Recipe::box(0, 1)]), Doc::tier("$id-2", ['joined' => false, 'holds' => Recipe::gap()])]);
+        $layout = TestLayout::of([$bay('a'), $bay('b'), $bay('c'), $bay('d')], ['depth' => TestLayout::mm(600)], 3211.0, 700.0);
+        $layout->layout['members'][] = Doc::member('top', 'worktop', ['a-1', 'b-1', 'c-1', 'd-1']);
+        $plan = $layout->plan();
+        // 3200 in bays of 800: three of them are as long as one piece is made, 2400; the fourth has its own.
+        self::assertCount(2, array_filter($plan->pieces(), fn ($piece) => $piece->name === 'Worktop'));
+        $bolts = array_values(array_filter($plan->hardware(), fn (Hardware $one) => $one->name === 'worktop bolt'));
+        // 620 deep: three.
+        self::assertSame([3], array_column($bolts, 'quantity'));
+    }
 }

@@ -56,6 +56,9 @@ final readonly class KneeFields
     /** Round holes are drawn with so many sides. */
     private const BITS = 32;
 
+    /** Sides under it, besides those at its ends, are no more. */
+    private const BETWEEN = 4;
+
     /** Cells that end this near under the worktop are under it, mm. */
     private const LEVEL = 1.0;
 
@@ -95,34 +98,52 @@ final readonly class KneeFields
 
     /**
      * @param  bool  $hasCleats  whether the walls carry it there
-     * @param  bool  $hasSides  whether a board stands under an end that nothing else carries
+     * @param  bool  $hasSides  whether something stands under an end that nothing else carries
+     * @param  int  $between  so many more in each field
      * @param  Length  $strip  height of the strip under the front edge; zero for none
      */
-    public function build(Placed $board, bool $hasCleats, bool $hasSides, Length $strip, bool $isBored): Assembly
+    public function build(Placed $board, bool $hasCleats, bool $hasSides, bool $legs, int $between, Length $strip, bool $isBored): Assembly
     {
-        // A side carries an end of what stands on something, not a worktop of its own.
+        // What stands under an end carries what stands on something, not a worktop of its own.
         $stands = $this->top->carriers !== [];
         $hasSides = $hasSides && $stands;
+        $uprights = new Uprights($this->site, $this->top, $board, $this->face(), $legs);
         $parts = [];
         foreach ($this->fields as $i => [$from, $to, $cell]) {
             $number = count($this->fields) === 1 ? '' : '-'.($i + 1);
             $hanging = $this->hanging($from, $to, $hasCleats);
-            $sides = $hasSides ? array_map(fn (string $end) => $this->side($number, $end, $end === 'left' ? $from : $to), $hanging) : [];
-            $t = $this->site->terms->board();
-            [$from, $to] = $hasSides ? [$from + (in_array('left', $hanging, true) ? $t : 0.0), $to - (in_array('right', $hanging, true) ? $t : 0.0)] : [$from, $to];
-            $cleats = $hasCleats ? $this->cleats($number, $from, $to) : [];
-            $edge = $strip->isZero() ? null : $this->strip($number, $from, $to, $strip);
-            $screws = new Screws($this->site->terms->materials, $this->site->terms->format);
-            $parts[] = new Assembly(
-                [...$sides, ...$cleats, ...($edge === null ? [] : [$edge])],
-                [...array_map(fn (Placed $side) => new Joint($board->piece->key, $side->piece->key, JointKind::Butt, 'worktop to the sides under it'), $sides), ...array_map(fn (Placed $cleat) => new Joint($cleat->piece->key, $board->piece->key, JointKind::Screws, 'worktop from below'), $cleats), ...($edge === null ? [] : [new Joint($edge->piece->key, $board->piece->key, JointKind::Glue, 'strip under the worktop')])],
-                [...array_map(fn (Placed $cleat) => $screws->toWall($cleat->piece, 'cleats to the wall'), $cleats), ...array_map(fn () => new Hardware('angle bracket', 2, 'worktop to the sides under it', ArticleKind::AngleBracket), $sides), ...($isBored ? [new Hardware('cable grommet Ø '.$this->site->terms->format->write($this->is(self::HOLE)), 1, 'cables', ArticleKind::Grommet)] : [])],
-                findings: [...$this->knees($cell, $strip), ...($hasSides ? [] : $this->carried($hanging, $stands))],
-                bearings: $this->bearing($board, $from, $to, $hasCleats, $strip),
-            );
+            $under = [];
+            foreach ($hasSides ? $hanging : [] as $end) {
+                $under[] = $uprights->at("side-$end$number", $end === 'left' ? $from : $to - $uprights->thickness());
+                [$from, $to] = $end === 'left' ? [$from + $uprights->thickness(), $to] : [$from, $to - $uprights->thickness()];
+            }
+            $clear = ($to - $from - $between * $uprights->thickness()) / ($between + 1);
+            for ($k = 0; $k < $between; $k++) {
+                $under[] = $uprights->at('between'.$number.($between === 1 ? '' : '-'.($k + 1)), $from + ($k + 1) * $clear + $k * $uprights->thickness());
+            }
+            for ($k = 0; $k <= $between; $k++) {
+                $parts[] = $this->field($number.($between === 0 ? '' : chr(ord('a') + $k)), $board, $from + $k * ($clear + $uprights->thickness()), $clear, $hasCleats, $strip, $between);
+            }
+            $parts[] = Assembly::all(...$under)->bought($isBored ? [new Hardware('cable grommet Ø '.$this->site->terms->format->write($this->is(self::HOLE)), 1, 'cables', ArticleKind::Grommet)] : []);
+            $parts[] = new Assembly([], findings: [...$this->knees($cell, $strip), ...$this->narrow($cell, $clear, $between), ...($hasSides ? [] : $this->carried($hanging, $stands))]);
         }
 
         return Assembly::all(...$parts);
+    }
+
+    /** Between two things that carry it: its cleats, its strip, and how the board bears there. */
+    private function field(string $number, Placed $board, float $from, float $clear, bool $hasCleats, Length $strip, int $between): Assembly
+    {
+        $cleats = $hasCleats ? $this->cleats($number, $from, $from + $clear) : [];
+        $edge = $strip->isZero() ? null : $this->strip($number, $from, $from + $clear, $strip);
+        $screws = new Screws($this->site->terms->materials, $this->site->terms->format);
+
+        return new Assembly(
+            [...$cleats, ...($edge === null ? [] : [$edge])],
+            [...array_map(fn (Placed $cleat) => new Joint($cleat->piece->key, $board->piece->key, JointKind::Screws, 'worktop from below'), $cleats), ...($edge === null ? [] : [new Joint($edge->piece->key, $board->piece->key, JointKind::Glue, 'strip under the worktop')])],
+            array_map(fn (Placed $cleat) => $screws->toWall($cleat->piece, 'cleats to the wall'), $cleats),
+            bearings: $this->bearing($board, $clear, $hasCleats, $strip, $between),
+        );
     }
 
     /** @return list<Placed> along the wall behind, and along one beside */
@@ -165,8 +186,7 @@ final readonly class KneeFields
     {
         $least = $this->site->terms->rules->get(Rule::KneeHeight);
         $left = $cell->z + min($cell->left, $cell->right) - $strip->toDouble();
-        $isForKnees = $cell->tier->holds instanceof HoldsCell && ! $cell->tier->holds->demand($this->site->terms->rules, $this->site->terms->materials)->height->least->isZero();
-        if ($strip->isZero() || ! $isForKnees || $left >= $least->toDouble() - 0.5) {
+        if ($strip->isZero() || ! $this->isForKnees($cell) || $left >= $least->toDouble() - 0.5) {
             return [];
         }
         $less = Length::ofDouble(max(0.0, $strip->toDouble() - ($least->toDouble() - $left)))->roundedDown($this->site->terms->format->step);
@@ -184,14 +204,21 @@ final readonly class KneeFields
         ];
     }
 
-    /** From the floor to the worktop, a little behind its face. */
-    private function side(string $number, string $end, float $u): Placed
+    /** @return list<Finding> what stands between takes of the width for knees */
+    private function narrow(FittedCell $cell, float $clear, int $between): array
     {
-        $t = $this->site->terms->board();
-        $deep = Working::start('depth of the furniture', Length::ofDouble($this->face() - $this->top->v));
-        $piece = $this->site->make->inner("side-$end".$number, 'Side under the worktop', Working::start('from the floor to the worktop', Length::ofDouble($this->top->z)), $deep, Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::Banded)], ['cut to the floor as it is there; two brackets under the worktop']);
+        $least = $this->site->terms->rules->get(Rule::KneeWidth);
+        if ($between === 0 || ! $this->isForKnees($cell) || $clear >= $least->toDouble()) {
+            return [];
+        }
 
-        return new Placed($piece, Pose::at($end === 'left' ? $u : $u - $t, $this->top->v, 0.0, Way::Up, Way::Out, Way::Right), Part::Body, $this->top->id);
+        return [Finding::clash(Code::KneesWide, sprintf('Between what stands under the worktop %s are clear; knees need %s.', $this->site->terms->write($clear), $this->site->terms->format->write($least)), $this->top->id)
+            ->withWaysOut([new WayOut('One fewer between', Edits::member($this->member())->setting(['between' => $between - 1]))])];
+    }
+
+    private function isForKnees(FittedCell $cell): bool
+    {
+        return $cell->tier->holds instanceof HoldsCell && ! $cell->tier->holds->demand($this->site->terms->rules, $this->site->terms->materials)->height->least->isZero();
     }
 
     /**
@@ -209,18 +236,32 @@ final readonly class KneeFields
     }
 
     /** @return list<Bearing> */
-    private function bearing(Placed $board, float $from, float $to, bool $hasCleats, Length $strip): array
+    private function bearing(Placed $board, float $clear, bool $hasCleats, Length $strip, int $between): array
     {
         $materials = $this->site->terms->materials;
         [$of, $frame] = [$board->piece->material, $materials->frame];
         if ($of->wood === null) {
             return [];
         }
-        $bare = new Board($of->wood->strength(), $of->density, $this->top->depth->result->toDouble(), $of->thickness->toDouble(), $to - $from, Loads::DESK, Loads::PERSON);
+        $bare = new Board($of->wood->strength(), $of->density, $this->top->depth->result->toDouble(), $of->thickness->toDouble(), $clear, Loads::DESK, Loads::PERSON);
         $stiff = $frame->wood === null || ! $hasCleats ? null : [$frame->thickness->toDouble(), $frame->wood->strength()];
         $reckoned = $stiff === null || $strip->isZero() ? $bare : $bare->stiffened($stiff[0], $strip->toDouble(), $stiff[1], $bare->thick);
 
-        return [new Bearing($board->piece->mark, $this->member(), $reckoned, sprintf('a desk’s things, %.0f kg on a metre', Loads::DESK), Edits::member($this->member()), 'made', null, $stiff, [])];
+        return [new Bearing($board->piece->mark, $this->member(), $reckoned, sprintf('a desk’s things, %.0f kg on a metre', Loads::DESK), Edits::member($this->member()), 'made', $this->middle($reckoned, $between), $stiff)];
+    }
+
+    /** So many sides under it that each part of it holds; null where no number of them does. */
+    private function middle(Board $board, int $between): ?WayOut
+    {
+        $thick = $this->site->terms->board();
+        $whole = ($between + 1) * $board->span + $between * $thick;
+        for ($count = $between + 1; $count <= self::BETWEEN; $count++) {
+            if ($board->ofSpan(($whole - $count * $thick) / ($count + 1))->holds()) {
+                return new WayOut($count === 1 ? 'A side under its middle' : "$count sides under it, as far apart", Edits::member($this->member())->setting(['between' => $count]));
+            }
+        }
+
+        return null;
     }
 
     private function member(): string
