@@ -73,3 +73,21 @@ test('a bench gets a back that leans, and cushions are reckoned for it', async (
     page.getByText('2 × Side support of the back').or(page.getByText('3 × Side support of the back')),
   ).toBeVisible()
 })
+
+test('a bench turns a corner, and the end of its back is drawn with both angles', async ({ page }) => {
+  await demoJob(page, '../../examples/corner-bench', 'Kitchen corner bench')
+  await expect(verdict(page)).toContainText('Fits.')
+  await page.getByRole('link', { name: /^Pieces/ }).click()
+  await page.getByRole('button', { name: 'W2-back-panel, drawing' }).click()
+  const drawing = page.getByRole('dialog')
+  await expect(drawing.getByText(/end in the corner: cut at 11\.\d° off square/)).toBeVisible()
+  await expect(drawing.getByText(/end in the corner: bevelled 2\.\d°, longest on the face/)).toBeVisible()
+})
+
+test('a hutch stands married: gables and strips in both of its bays', async ({ page }) => {
+  await demoJob(page, '../../examples/hutch', 'Hutch in the scullery')
+  await expect(verdict(page)).toContainText('Fits.')
+  await page.getByRole('link', { name: /^Pieces/ }).click()
+  await expect(page.getByText('2 × Gable', { exact: true })).toHaveCount(2)
+  await expect(page.getByText('2 × Strip over the joint', { exact: true })).toHaveCount(2)
+})
