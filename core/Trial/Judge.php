@@ -53,6 +53,11 @@ final class Judge
     /** @var list<float> */
     public array $templateGaps = [];
 
+    /** Scribed edges, and those of them at which no more remains open than was said. */
+    public int $scribed = 0;
+
+    public int $withinSaid = 0;
+
     /** @var list<float> */
     public array $inPlaceGaps = [];
 
@@ -234,6 +239,8 @@ final class Judge
         $template = array_map(fn (Point $station) => $station->y - $cut->at($station->x), $true);
         $home = min($template);
         array_push($this->templateGaps, ...array_map(fn (float $gap) => $gap - $home, $template));
+        $this->scribed++;
+        $this->withinSaid += max($template) - $home <= $edge->scribe->mayRemain() + 1e-6 ? 1 : 0;
         $errors = [new Point(-1.0, 0.0)];
         for ($at = 0.0; $at <= $length + self::COMPASS_STATIONS; $at += self::COMPASS_STATIONS) {
             $errors[] = new Point($at, $this->dice->between(-self::COMPASS, self::COMPASS));

@@ -21,8 +21,8 @@ use Incastro\Survey\Survey;
 use Incastro\Survey\Take;
 
 /**
- * A simulated person in a true room: takes what the starting sheet asks, one take each, then the offsets that the fit asks
- * for; takes again what is named as suspect or asked for to decide a tie. Slips now and then, and does not know when.
+ * A simulated person in a true room: takes what the starting sheet asks, one take each, and a share of what it offers besides;
+ * then the offsets that the fit asks for; takes again what is named as suspect or asked for to decide a tie. Slips now and then, and does not know when.
  */
 final class Person
 {
@@ -60,6 +60,7 @@ final class Person
         private readonly Dice $dice,
         private readonly LengthFormat $format,
         private readonly float $slips,
+        private readonly float $optional = 0.0,
     ) {
     }
 
@@ -79,6 +80,11 @@ final class Person
         $ofPlan = array_values(array_filter($this->slots(), fn (Slot $slot) => $slot->kind === ReadingKind::Diagonal || $slot->kind === ReadingKind::Corner));
         if (array_filter($ofPlan, fn (Slot $slot) => $slot->required) === [] && $ofPlan !== []) {
             $this->take($ofPlan[0]);
+        }
+        foreach ($this->optional > 0.0 ? $this->slots() : [] as $slot) {
+            if (! $this->has($slot->id) && $this->dice->chance($this->optional)) {
+                $this->take(array_column($this->slots(), null, 'id')[$slot->id] ?? $slot);
+            }
         }
 
         return $this->settled($this->solved());

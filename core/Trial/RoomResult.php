@@ -34,6 +34,33 @@ final readonly class RoomResult
         return [...$this->judge->jams, ...$this->shelves->jams, ...$this->pieces->jams ?? []];
     }
 
+    /** Whether the person was asked to take something again that was right. */
+    public function isAskedForNothing(): bool
+    {
+        $wrong = $this->wrongSlots();
+
+        return array_filter(array_keys($this->person->named), fn (string $slot) => ! isset($wrong[$slot])) !== [];
+    }
+
+    /** Whether a reading was struck that was right. */
+    public function strikesHonest(): bool
+    {
+        return array_filter($this->survey->struck, fn (string $take) => ! isset($this->person->slipped[$take])) !== [];
+    }
+
+    /** @return array<string, true> slots with a take that slipped */
+    private function wrongSlots(): array
+    {
+        $wrong = [];
+        foreach ($this->person->takes as $take) {
+            if (isset($this->person->slipped[$take->id])) {
+                $wrong[$take->slot] = true;
+            }
+        }
+
+        return $wrong;
+    }
+
     /**
      * Slips made, named, missed, and readings named that were right.
      *
@@ -42,14 +69,11 @@ final readonly class RoomResult
     public function slips(): array
     {
         $named = 0;
-        $bySlot = [];
         foreach ($this->person->takes as $take) {
-            $isSlip = isset($this->person->slipped[$take->id]);
-            $bySlot[$take->slot] = ($bySlot[$take->slot] ?? false) || $isSlip;
-            $named += $isSlip && (isset($this->person->named[$take->slot]) || in_array($take->id, $this->survey->struck, true)) ? 1 : 0;
+            $named += isset($this->person->slipped[$take->id]) && (isset($this->person->named[$take->slot]) || in_array($take->id, $this->survey->struck, true)) ? 1 : 0;
         }
         $made = count($this->person->slipped);
-        $false = count(array_filter(array_keys($this->person->named), fn (string $slot) => ! $bySlot[$slot]));
+        $false = count(array_diff_key($this->person->named, $this->wrongSlots()));
 
         return ['made' => $made, 'named' => $named, 'missed' => $made - $named, 'false' => $false];
     }

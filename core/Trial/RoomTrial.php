@@ -39,7 +39,8 @@ final readonly class RoomTrial
     /** @var array<string, mixed>|null shelves from wall to wall, where the kind has such a layout */
     private ?array $shelves;
 
-    public function __construct(private SpaceKind $kind, private float $slips, private bool $isBare = false)
+    /** @param float $optional share of the optional readings that are taken */
+    public function __construct(private SpaceKind $kind, private float $slips, private bool $isBare = false, private Grade $grade = Grade::Plane, private float $optional = 0.0)
     {
         $this->format = LengthFormat::millimetres();
         $this->shape = SpaceShape::of($kind);
@@ -50,8 +51,8 @@ final readonly class RoomTrial
     {
         $usual = $this->job(['layout' => (new StartingLayouts($this->shape, 'trial', $this->format))->usual()] + SpaceChoices::defaults('Trial', $this->format, $this->kind), false);
         // Where the sheet takes the plan of an average room of the kind.
-        $room = new TrueRoom($this->shape, $seed, $usual->spaces[0]->sheet->places()->planHeight());
-        $person = new Person($room, new Dice($seed + 1_000_003), $this->format, $this->slips);
+        $room = new TrueRoom($this->shape, $seed, $usual->spaces[0]->sheet->places()->planHeight(), $this->grade);
+        $person = new Person($room, new Dice($seed + 1_000_003), $this->format, $this->slips, $this->optional);
         $survey = $person->measure();
         // Shelves ask for no offsets: they are planned by what the starting sheet gave.
         $shelves = new ShelfJudge($room, $usual->materials->carcass->thickness->toDouble());

@@ -47,13 +47,24 @@ final class TrialReport
     /** @var list<float> */
     private array $shelfSlack = [];
 
+    private int $asked = 0;
+
+    private int $struckHonest = 0;
+
+    private int $scribed = 0;
+
+    private int $withinSaid = 0;
+
+    /** @var array{spans: list<bool>, heights: list<bool>} whether each claim was true */
+    private array $claims = ['spans' => [], 'heights' => []];
+
     /** @var array{made: int, named: int, missed: int, false: int} */
     private array $slips = ['made' => 0, 'named' => 0, 'missed' => 0, 'false' => 0];
 
     /** @var list<array{seed: int, why: string, badness: float}> */
     private array $worst = [];
 
-    public function __construct(private readonly SpaceKind $kind, private readonly int $seed)
+    public function __construct(private readonly SpaceKind $kind, private readonly int $seed, private readonly Grade $grade = Grade::Plane)
     {
     }
 
@@ -61,6 +72,8 @@ final class TrialReport
     {
         $judge = $room->judge;
         $this->rooms++;
+        $this->asked += $room->isAskedForNothing() ? 1 : 0;
+        $this->struckHonest += $room->strikesHonest() ? 1 : 0;
         if ($room->isRefused) {
             $this->refused++;
 
@@ -74,6 +87,14 @@ final class TrialReport
         $this->edges += $judge->edges;
         $this->covered += $judge->covered;
         $this->takes += count($room->person->takes);
+        $this->scribed += $judge->scribed;
+        $this->withinSaid += $judge->withinSaid;
+        $claims = new Claims($room->room);
+        foreach ($room->plan->layout->runs ?? [] as $run) {
+            $span = $claims->isSpanTrue($run);
+            $this->claims['spans'] = $span === null ? $this->claims['spans'] : [...$this->claims['spans'], $span];
+            $this->claims['heights'][] = $claims->isHeightTrue($run);
+        }
         array_push($this->template, ...$judge->templateGaps);
         array_push($this->inPlace, ...$judge->inPlaceGaps);
         array_push($this->slack, ...$judge->slack);
@@ -96,7 +117,7 @@ final class TrialReport
         $share = fn (int $part, int $all): float => $all === 0 ? 0.0 : round($part / $all, 4);
 
         return [
-            'kind' => $this->kind->value, 'rooms' => $this->rooms, 'seed' => $this->seed, 'seconds' => round($seconds, 1),
+            'kind' => $this->kind->value, 'grade' => $this->grade->value, 'rooms' => $this->rooms, 'seed' => $this->seed, 'seconds' => round($seconds, 1),
             'first_time_fit' => $share($this->fit, $this->rooms - $this->refused),
             'template_gap_mm' => self::spread($this->template),
             'in_place_gap_mm' => self::spread($this->inPlace),
@@ -105,6 +126,10 @@ final class TrialReport
             'slack_mm' => self::spread($this->slack),
             'shelves' => ['put_in' => $this->shelves, 'tipped' => $this->tipped, 'slack_mm' => self::spread($this->shelfSlack)],
             'readings' => $this->rooms === $this->refused ? 0.0 : round($this->takes / ($this->rooms - $this->refused), 1),
+            'asked' => $share($this->asked, $this->rooms), 'struck_honest' => $share($this->struckHonest, $this->rooms),
+            'span_claim' => $share(count(array_filter($this->claims['spans'])), count($this->claims['spans'])),
+            'height_claim' => $share(count(array_filter($this->claims['heights'])), count($this->claims['heights'])),
+            'within_said' => $share($this->withinSaid, $this->scribed),
             'slips' => $this->slips,
             'worst_rooms' => array_map(fn (array $room) => ['seed' => $room['seed'], 'why' => $room['why']], $this->worst),
         ];

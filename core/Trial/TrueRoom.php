@@ -14,16 +14,25 @@ use Incastro\Survey\Space\Spot;
 
 /**
  * A made-up crooked room, the same for the same seed, with a geometry of its own: what it answers shares nothing with the
- * program's survey and fitting but points and planes. Double mm; z above the floor's reference at the first corner.
+ * program's survey and fitting but points and planes. Graded rooms have plaster on walls and ceilings, corners filled with it, a
+ * back wall with a kink, a floor that is dished, and a ceiling that falls to the front and on before the mouth. Double mm; z above
+ * the floor's reference at the first corner.
  */
 final readonly class TrueRoom
 {
-    /** The most that a corner's angle is off: 1.5°, shared by the two walls that meet there. */
-    private const TURN = 0.013;
-
-    private const MOST_OFF = 12.0;
-
     private const FALL = 12.0;
+
+    /** Arms of an angle gauge, and how near to the corner they begin to touch. */
+    private const ARM = 250.0;
+
+    private const ARM_FROM = 20.0;
+
+    /** A hook in a filled corner reads so much of its radius short: across the corner (√2 − 1), and along a wall. */
+    private const HOOKED = 0.41;
+
+    private const ALONG = 0.15;
+
+    private const HEIGHT = 2400.0;
 
     /** @var list<Point> at the plan's height */
     public array $corners;
@@ -41,11 +50,33 @@ final readonly class TrueRoom
 
     public float $skirtingThickness;
 
-    public function __construct(public SpaceShape $shape, public int $seed, public float $planHeight)
+    private Plaster $ceilingPlaster;
+
+    /** How far the floor is dished, and the ceiling falls to the front line. */
+    private float $dish;
+
+    private float $front;
+
+    /** @var list<float> radius to which each corner is filled */
+    private array $fillets;
+
+    public function __construct(public SpaceShape $shape, public int $seed, public float $planHeight, public Grade $grade = Grade::Plane)
     {
         $dice = new Dice($seed);
         $this->corners = $this->crooked($dice);
-        $this->walls = array_map(fn () => TrueWall::random($dice, $planHeight), array_keys($shape->edges));
+        // Plaster is thrown by dice of its own: the room under it is the same in every grade but for its corners.
+        $rough = new Dice($seed + 4_000_037);
+        $this->walls = array_map(function (int $edge) use ($dice, $rough, $planHeight): TrueWall {
+            $wall = TrueWall::random($dice, $planHeight);
+            $length = $this->length($edge);
+            $bent = $edge === 0 ? $rough->between(-$this->grade->kink(), $this->grade->kink()) : 0.0;
+
+            return $wall->plastered($length, Plaster::random($rough, $this->grade, $length, self::HEIGHT), $bent, $rough->between(0.3, 0.7));
+        }, array_keys($shape->edges));
+        $this->ceilingPlaster = Plaster::random($rough, $grade, $this->length(0), $this->mouth(0));
+        $this->dish = $rough->between(0.0, $grade->kink());
+        $this->front = $rough->between(0.0, $grade->kink());
+        $this->fillets = array_map(fn () => $rough->between(...$grade->fillets()), $this->corners);
         $extent = max([1.0, ...array_map(fn (Point $corner) => hypot($corner->x, $corner->y), $this->corners)]);
         $fall = $dice->between(0.0, self::FALL);
         $way = $dice->between(0.0, 2 * M_PI);
@@ -65,7 +96,8 @@ final readonly class TrueRoom
         foreach ($points as $i => $point) {
             $before = $points[($i + $count - 1) % $count];
             $next = $points[($i + 1) % $count];
-            $off = min(self::MOST_OFF, self::TURN / 2 * min($point->distanceTo($before), $point->distanceTo($next)));
+            [$turn, $most] = $this->grade->turns();
+            $off = min($most, $turn / 2 * min($point->distanceTo($before), $point->distanceTo($next)));
             $moved[] = $point->plus($dice->between(-$off, $off), $dice->between(-$off, $off));
         }
         if ($this->shape->kind === SpaceKind::Closet) {
@@ -101,7 +133,19 @@ final readonly class TrueRoom
 
     public function floorAt(Point $at): float
     {
-        return $this->floor[0] * $at->x + $this->floor[1] * $at->y;
+        return $this->floor[0] * $at->x + $this->floor[1] * $at->y - $this->dishAt($at);
+    }
+
+    /** The floor is lowest in the middle, and as high as it was along its sides. */
+    private function dishAt(Point $at): float
+    {
+        if ($this->dish < 1e-9) {
+            return 0.0;
+        }
+        [$u, $v] = $this->inPlanes($at);
+        $share = fn (float $x, float $long): float => max(0.0, 4 * $x / $long * (1 - $x / $long));
+
+        return $this->dish * $share($u, $this->length(0)) * $share($v, $this->mouth(0));
     }
 
     /** Distance from the first corner along the back wall, and out from it: x and y as the planes are given. */
@@ -109,7 +153,9 @@ final readonly class TrueRoom
     {
         [$u, $v] = $this->inPlanes($at);
 
-        return min([INF, ...array_map(fn (array $plane) => $plane[0] + $plane[1] * $u + $plane[2] * $v, $this->planes)]);
+        $plane = min([INF, ...array_map(fn (array $plane) => $plane[0] + $plane[1] * $u + $plane[2] * $v, $this->planes)]);
+
+        return $this->grade === Grade::Plane ? $plane : $plane - $this->ceilingPlaster->at($u, $v) - $this->front * ($v / $this->mouth(0)) ** 2;
     }
 
     /** @return array{float, float} */
@@ -249,7 +295,7 @@ final readonly class TrueRoom
         $z = $slot->height ?? $this->planHeight;
 
         return match ($slot->kind) {
-            ReadingKind::Side, ReadingKind::Diagonal, ReadingKind::Depth => $this->corner((int) $slot->from, $z)->distanceTo($this->corner((int) $slot->to, $z)),
+            ReadingKind::Side, ReadingKind::Diagonal, ReadingKind::Depth => $this->corner((int) $slot->from, $z)->distanceTo($this->corner((int) $slot->to, $z)) - $this->hooked($slot),
             ReadingKind::Width => abs($this->meets($slot->between[0] ?? 0, (int) $slot->wall, (float) $slot->depth, $z) - $this->meets($slot->between[1] ?? 0, (int) $slot->wall, (float) $slot->depth, $z)),
             ReadingKind::Corner => $this->angle($slot, $z),
             ReadingKind::Plumb => $this->surface($slot, $z + (float) $slot->span) - $this->surface($slot, $z),
@@ -278,8 +324,34 @@ final readonly class TrueRoom
         return $this->walls[(int) $slot->wall]->at(1 - (float) $slot->along / $this->length((int) $slot->wall), $z);
     }
 
+    /** What a hook at both ends reads short because the corners are filled. */
+    private function hooked(Slot $slot): float
+    {
+        $share = $slot->kind === ReadingKind::Diagonal ? self::HOOKED : self::ALONG;
+        $isFilled = fn (int $corner): bool => $this->shape->edges[$this->shape->before($corner)] === EdgeKind::Wall && $this->shape->edges[$corner] === EdgeKind::Wall && ! in_array($corner, $this->shape->outside, true);
+
+        return array_sum(array_map(fn (int $corner) => $isFilled($corner) ? $share * $this->fillets[$corner] : 0.0, [(int) $slot->from, (int) $slot->to]));
+    }
+
+    /** The way that an arm of a gauge lies along a wall, from near the corner to its end. */
+    private function arm(int $edge, bool $isFromFirst, float $z): Point
+    {
+        $length = $this->length($edge);
+        [$near, $far] = array_map(fn (float $at) => $this->onWall($edge, $isFromFirst ? $at : $length - $at, $z), [self::ARM_FROM, min(self::ARM, $length)]);
+
+        return new Point($far->x - $near->x, $far->y - $near->y);
+    }
+
     private function angle(Slot $slot, float $z): float
     {
+        if ($this->grade !== Grade::Plane) {
+            $corner = (int) $slot->at;
+            [$a, $b] = [$this->arm($corner, true, $z), $this->arm($this->shape->before($corner), false, $z)];
+            $turn = rad2deg(atan2($a->x * $b->y - $a->y * $b->x, $a->x * $b->x + $a->y * $b->y));
+
+            return $slot->outside ? 360.0 - fmod($turn + 360.0, 360.0) : fmod($turn + 360.0, 360.0);
+        }
+
         return rad2deg($this->corner((int) $slot->at, $z)->turn($this->corner((int) $slot->to, $z), $this->corner((int) $slot->from, $z)));
     }
 }

@@ -6,7 +6,7 @@ namespace Incastro\Trial;
 
 /**
  * A wall as it really is: how far it stands into the room off the line of its corners. It leans, bows up its height (a
- * parabola, one kink, or a low sine), and twists along its length. mm; share is from 0 at its first corner to 1 at the other.
+ * parabola, one kink, or a low sine), twists along its length, may have a kink there, and has plaster on it. mm; share is from 0 at its first corner to 1 at the other.
  */
 final readonly class TrueWall
 {
@@ -19,6 +19,10 @@ final readonly class TrueWall
         private float $kink,
         private float $twist,
         private float $planHeight,
+        private float $length = 0.0,
+        private Plaster $plaster = new Plaster(),
+        private float $bent = 0.0,
+        private float $bentAt = 0.5,
     ) {
     }
 
@@ -34,9 +38,15 @@ final readonly class TrueWall
         );
     }
 
+    /** The same of a length, with plaster, and a kink so far in at a share of it. */
+    public function plastered(float $length, Plaster $plaster, float $bent, float $bentAt): self
+    {
+        return new self($this->lean, $this->bow, $this->shape, $this->kink, $this->twist, $this->planHeight, $length, $plaster, $bent, $bentAt);
+    }
+
     public function at(float $share, float $z): float
     {
-        return ($this->lean + $this->twist * (2 * $share - 1)) * ($z - $this->planHeight) / self::HEIGHT + $this->bowed($z) - $this->bowed($this->planHeight);
+        return $this->plaster->at($share * $this->length, $z) + $this->bent * ($share < $this->bentAt ? $share / $this->bentAt : (1 - $share) / (1 - $this->bentAt)) + ($this->lean + $this->twist * (2 * $share - 1)) * ($z - $this->planHeight) / self::HEIGHT + $this->bowed($z) - $this->bowed($this->planHeight);
     }
 
     private function bowed(float $z): float

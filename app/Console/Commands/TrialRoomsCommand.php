@@ -9,6 +9,7 @@ use Incastro\Drawing\SvgWriter;
 use Incastro\Exchange\BadFile;
 use Incastro\Exchange\Fault;
 use Incastro\Survey\Space\SpaceKind;
+use Incastro\Trial\Grade;
 use Incastro\Trial\RoomTrial;
 use Incastro\Trial\TrialDrawing;
 use Incastro\Trial\TrialReport;
@@ -20,10 +21,12 @@ final class TrialRoomsCommand extends Command
     use PrintsJson;
 
     protected $signature = 'trial:rooms 
-        {--count=1000 : rooms of each kind}
+        {--count=1000 : rooms of each kind and grade}
         {--seed=1 : of the first room}
         {--kind= : alcove, closet, under-stair or roof-slope; all four where left out}
         {--slips=0.01 : share of readings that go wrong}
+        {--grade= : plane, mild or old walls; mild and old in turn where left out}
+        {--optional=0.5 : share of the optional readings that are taken}
         {--rooms= : bare, for rooms with nothing on their walls and the usual layout}
         {--json : accepted; the output is JSON in any case}
         {--draw= : seed of one room to print as SVG}';
@@ -40,7 +43,7 @@ final class TrialRoomsCommand extends Command
         }
         if ($this->option('draw') !== null) {
             $kind = SpaceKind::from($this->text('kind') ?: 'alcove');
-            $result = (new RoomTrial($kind, (float) $this->text('slips'), $this->text('rooms') === 'bare'))->run((int) $this->text('draw'));
+            $result = $this->trial($kind, $this->grades()[0])->run((int) $this->text('draw'));
             $this->output->writeln((new SvgWriter(10.0))->write((new TrialDrawing($result))->draw()));
 
             return self::SUCCESS;
@@ -49,23 +52,35 @@ final class TrialRoomsCommand extends Command
             return $this->compiled();
         }
 
-        return $this->printed(fn (): array => $this->text('kind') === ''
-            ? array_map($this->report(...), self::KINDS)
-            : $this->report(SpaceKind::from($this->text('kind'))));
+        $kinds = $this->text('kind') === '' ? self::KINDS : [SpaceKind::from($this->text('kind'))];
+        $reports = fn (): array => array_merge(...array_map(fn (SpaceKind $kind) => array_map(fn (Grade $grade) => $this->report($kind, $grade), $this->grades()), $kinds));
+
+        return $this->printed(fn (): array => count($kinds) * count($this->grades()) === 1 ? $reports()[0] : $reports());
     }
 
     /** @return array<string, mixed> */
-    private function report(SpaceKind $kind): array
+    private function report(SpaceKind $kind, Grade $grade): array
     {
         $start = hrtime(true);
         $seed = (int) $this->text('seed');
-        $report = new TrialReport($kind, $seed);
-        $trial = new RoomTrial($kind, (float) $this->text('slips'), $this->text('rooms') === 'bare');
+        $report = new TrialReport($kind, $seed, $grade);
+        $trial = $this->trial($kind, $grade);
         for ($i = 0; $i < (int) $this->text('count'); $i++) {
             $report->add($trial->run($seed + $i));
         }
 
         return $report->toArray((hrtime(true) - $start) / 1e9);
+    }
+
+    private function trial(SpaceKind $kind, Grade $grade): RoomTrial
+    {
+        return new RoomTrial($kind, (float) $this->text('slips'), $this->text('rooms') === 'bare', $grade, (float) $this->text('optional'));
+    }
+
+    /** @return non-empty-list<Grade> */
+    private function grades(): array
+    {
+        return $this->text('grade') === '' ? [Grade::Mild, Grade::Old] : [Grade::from($this->text('grade'))];
     }
 
     private function text(string $option): string
@@ -85,8 +100,14 @@ final class TrialRoomsCommand extends Command
                 $faults[] = new Fault("command:0:$name", sprintf('“%s” is not a whole number from %d to %d.', $this->text($name), $least, $most));
             }
         }
-        if (filter_var($this->text('slips'), FILTER_VALIDATE_FLOAT, ['options' => ['min_range' => 0.0, 'max_range' => 1.0]]) === false) {
-            $faults[] = new Fault('command:0:slips', sprintf('“%s” is not a share from 0 to 1.', $this->text('slips')));
+        foreach (['slips', 'optional'] as $share) {
+            if (filter_var($this->text($share), FILTER_VALIDATE_FLOAT, ['options' => ['min_range' => 0.0, 'max_range' => 1.0]]) === false) {
+                $faults[] = new Fault("command:0:$share", sprintf('“%s” is not a share from 0 to 1.', $this->text($share)));
+            }
+        }
+        $grades = array_column(Grade::cases(), 'value');
+        if ($this->text('grade') !== '' && ! in_array($this->text('grade'), $grades, true)) {
+            $faults[] = new Fault('command:0:grade', sprintf('“%s” is not one of %s.', $this->text('grade'), implode(', ', $grades)));
         }
         if (! in_array($this->text('rooms'), ['', 'bare'], true)) {
             $faults[] = new Fault('command:0:rooms', sprintf('“%s” is not a way to furnish rooms. It is bare, or left out.', $this->text('rooms')));
