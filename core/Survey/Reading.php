@@ -40,6 +40,31 @@ final readonly class Reading
         return $this->sigmaOfOneTake() / sqrt(count($this->takes));
     }
 
+    /**
+     * Its takes by what they agree on within their tool's uncertainty: the place is read once, however often. Where two differ one
+     * of them slipped, and each stands for itself.
+     *
+     * @return non-empty-list<self>
+     */
+    public function agreeing(): array
+    {
+        $takes = $this->takes;
+        usort($takes, fn (Take $a, Take $b) => $a->signed($this->slot) <=> $b->signed($this->slot));
+        $groups = [];
+        $last = null;
+        foreach ($takes as $take) {
+            $value = $take->signed($this->slot);
+            if ($last !== null && $value - $last <= self::TAKES_DIFFER * $this->sigmaAt(abs($value))) {
+                $groups[count($groups) - 1][] = $take;
+            } else {
+                $groups[] = [$take];
+            }
+            $last = $value;
+        }
+
+        return array_map(fn (array $group) => new self($this->slot, $group), $groups);
+    }
+
     /** Whether two takes differ by more than their uncertainty allows. */
     public function takesDiffer(): bool
     {

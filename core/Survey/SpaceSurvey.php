@@ -14,6 +14,7 @@ use Incastro\Survey\Network\Observation;
 use Incastro\Survey\Network\Scrutinised;
 use Incastro\Survey\Network\Scrutiny;
 use Incastro\Survey\Network\Slip;
+use Incastro\Survey\Network\Suspect;
 use Incastro\Survey\Network\Undetermined;
 use Incastro\Survey\Plan\PlanNetwork;
 use Incastro\Survey\Room\LevelNetwork;
@@ -30,8 +31,9 @@ use Incastro\Survey\Space\Spot;
 /**
  * Turns the readings of a space into the room as found, and says how sure it is and which reading to take again.
  *
- * The walls are one adjustment, floor and ceiling another. Every take is an observation of its own, so that a second take
- * of a slot checks the first. Where no reading splits crookedness between two walls, an assumption with its own σ does.
+ * The walls are one adjustment, floor and ceiling another. Every place is one observation, however often it was read: a second
+ * take of it checks the tape and the eye, not the plaster. Where no reading splits crookedness between two walls, an assumption
+ * with its own σ does.
  */
 final class SpaceSurvey
 {
@@ -52,20 +54,28 @@ final class SpaceSurvey
 
     private PlanClosing $closing;
 
-    private WallAssumptions $assumptions;
+    /** @var \Closure(Textures): WallAssumptions */
+    private \Closure $assumptions;
 
     private RoomSolver $solver;
 
     /** @var array<string, array{Take, Slot}> by take */
     private array $takes = [];
 
+    /** @var list<Reading> takes of one place that agree */
+    private array $places = [];
+
+    private Textures $textures;
+
     /**
      * @param  Sheet  $sheet  of the space, with nothing known
      * @param  list<Take>  $given  takes that nobody withdrew
      * @param  list<Things\Thing>  $things
+     * @param  Textures|null  $textures  of the walls; null: planes
      */
-    public function __construct(Sheet $sheet, private readonly array $given, private readonly array $things, private readonly LengthFormat $format)
+    public function __construct(Sheet $sheet, private readonly array $given, private readonly array $things, private readonly LengthFormat $format, ?Textures $textures = null)
     {
+        $this->textures = $textures ?? Textures::none();
         $bySlot = [];
         foreach ($given as $take) {
             $bySlot[$take->slot][] = $take;
@@ -82,12 +92,13 @@ final class SpaceSurvey
             foreach ($reading->takes as $take) {
                 $this->takes[$take->id] = [$take, $reading->slot];
             }
+            array_push($this->places, ...$reading->agreeing());
         }
         $taken = array_values(array_map(fn (Reading $reading) => $reading->slot, $this->readings));
         $this->network = new RoomNetwork($this->sheet, $taken);
         $this->wallReadings = new WallReadings($this->network);
         $this->closing = new PlanClosing($this->network, $this->readings);
-        $this->assumptions = new WallAssumptions($this->network, $taken);
+        $this->assumptions = fn (Textures $textures) => new WallAssumptions($this->network, $taken, $textures);
         $this->solver = new RoomSolver($this->network, $this->closing);
     }
 
@@ -100,17 +111,21 @@ final class SpaceSurvey
     public function solve(): Survey
     {
         $missing = array_values(array_filter($this->slots, fn (Slot $slot) => $slot->required && ! isset($this->readings[$slot->id])));
-        $observations = [...$this->observations($this->closing->excludedTakes()), ...$this->assumptions->all()];
+        $accusing = $this->textures->accusing();
+        $observations = $this->ofWalls($accusing);
         $planIsChecked = true;
         $adjusted = $this->solver->solved($observations);
         if ($adjusted === null) {
             $planIsChecked = false;
-            $observations = [...$observations, ...$this->assumptions->square()];
+            $observations = [...$observations, ...($this->assumptions)($accusing)->square()];
             $adjusted = $this->solver->solved($observations);
         }
         $isDraft = $adjusted === null || ! $this->sheet->places()->rowsRise();
         $wallCandidates = $this->wallCandidates();
         $walls = $isDraft || $adjusted === null ? null : $this->scrutinised($adjusted, $wallCandidates);
+        if ($walls !== null && $accusing != $this->textures) {
+            $walls = $this->asStated($walls, [...$this->ofWalls($this->textures), ...($planIsChecked ? [] : ($this->assumptions)($this->textures)->square())]);
+        }
         $adjusted = $walls->adjusted ?? $this->solver->draft($observations);
         $network = new LevelNetwork($this->sheet->shape, fn (Spot $spot): Point => $this->network->spot($adjusted->unknowns, $spot->wall, $spot->along, $spot->depth));
         $levelCandidates = $this->levelCandidates($network);
@@ -119,8 +134,8 @@ final class SpaceSurvey
         if (! $this->isPlausible($room)) {
             $isDraft = true;
         }
-        $struck = array_merge($this->closing->provenWrong(), array_map(fn ($suspect) => $suspect->id, [...($walls->suspects ?? []), ...($levels->suspects ?? [])]));
-        $lines = new StraightLines($this->readings, $struck, $this->format);
+        $struck = array_merge($this->closing->provenWrong(), ...array_map(fn (Suspect $suspect) => $this->takesWith($suspect->id), [...($walls->suspects ?? []), ...($levels->suspects ?? [])]));
+        $lines = new StraightLines($this->readings, $struck, $this->format, $this->textures->accusing());
         $findings = new SurveyFindings($this->sheet, $this->slots, $this->readings, $this->takes, $this->network, $this->format);
         $isFit = ! $isDraft && $this->hasHeights() && $room !== null;
 
@@ -164,21 +179,21 @@ final class SpaceSurvey
     }
 
     /**
-     * One observation a take, of those that say where walls stand.
+     * One observation a place, of those that say something: it goes by the last of its takes.
      *
+     * @param  \Closure(string, Slot, float, float): ?Observation  $observe
      * @param  list<string>  $excluded
      * @return list<Observation>
      */
-    private function observations(array $excluded): array
+    private function observations(\Closure $observe, Textures $textures, array $excluded = []): array
     {
         $observations = [];
-        foreach ($this->readings as $reading) {
-            foreach ($reading->takes as $take) {
-                $observation = in_array($take->id, $excluded, true) ? null
-                    : $this->wallReadings->observation($take->id, $reading->slot, $take->signed($reading->slot), $reading->sigmaOf($take));
-                if ($observation !== null) {
-                    $observations[] = $observation;
-                }
+        foreach ($this->places as $place) {
+            $id = $place->takes[count($place->takes) - 1]->id;
+            $sigma = hypot($place->sigma(), $textures->sigma($place->slot, $this->sheet->shape));
+            $observation = array_intersect($excluded, array_map(fn (Take $take) => $take->id, $place->takes)) === [] ? $observe($id, $place->slot, $place->value(), $sigma) : null;
+            if ($observation !== null) {
+                $observations[] = $observation;
             }
         }
 
@@ -193,6 +208,38 @@ final class SpaceSurvey
             $this->slip(...),
             $candidates,
         ))->of($adjusted->observations);
+    }
+
+    /** @return list<Observation> what readings and walls say of where these stand, with the doubt that textures leave */
+    private function ofWalls(Textures $textures): array
+    {
+        return [...$this->observations($this->wallReadings->observation(...), $textures, $this->closing->excludedTakes()), ...($this->assumptions)($textures)->all()];
+    }
+
+    /**
+     * The same solved once more with the doubt that the stated textures leave: nobody is accused of what ordinary plaster does, but
+     * where walls are said to be smoother, sizes are reckoned so.
+     *
+     * @param  list<Observation>  $observations
+     */
+    private function asStated(Scrutinised $accused, array $observations): Scrutinised
+    {
+        $kept = array_values(array_filter($observations, fn (Observation $observation) => ! $accused->suspects($observation->id)));
+
+        return new Scrutinised(Adjustment::solve($kept, $accused->adjusted->unknowns), $accused->suspects, $accused->undecided, $accused->tooFew);
+    }
+
+    /** @return list<string> a take and those that agree with it */
+    private function takesWith(string $id): array
+    {
+        foreach ($this->places as $place) {
+            $ids = array_map(fn (Take $take) => $take->id, $place->takes);
+            if (in_array($id, $ids, true)) {
+                return $ids;
+            }
+        }
+
+        return [$id];
     }
 
     private function slip(string $id, float $error, float $sigma): ?Slip
@@ -226,17 +273,11 @@ final class SpaceSurvey
     /** @param list<Observation> $candidates */
     private function levels(LevelNetwork $network, array $candidates): ?Scrutinised
     {
-        $observations = [];
-        foreach ($this->readings as $reading) {
-            foreach ($reading->takes as $take) {
-                $observation = $network->observation($take->id, $reading->slot, $take->signed($reading->slot), $reading->sigmaOf($take));
-                if ($observation !== null) {
-                    $observations[] = $observation;
-                }
-            }
-        }
+        $observations = $this->observations($network->observation(...), $this->textures->accusing());
         try {
-            return $this->scrutinised(Adjustment::solve([...$observations, ...$network->assumptions($this->readings)], $network->start()), $candidates);
+            $accused = $this->scrutinised(Adjustment::solve([...$observations, ...$network->assumptions($this->readings)], $network->start()), $candidates);
+
+            return $this->textures->accusing() == $this->textures ? $accused : $this->asStated($accused, [...$this->observations($network->observation(...), $this->textures), ...$network->assumptions($this->readings)]);
         } catch (Undetermined) {
             return null;
         }

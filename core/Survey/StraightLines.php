@@ -20,14 +20,17 @@ final readonly class StraightLines
     /** σ of an offset with the rounding to half a millimetre, mm. */
     private const SIGMA = 0.33;
 
-    /** Off the line of its neighbours by so many σ, a station is suspect. */
+    /** Off the line of its neighbours by so many σ, a station is suspect: of the rule's alone, and of what plaster does besides. */
     private const FAR = 7.0;
+
+    private const FAR_IN_PLASTER = 4.5;
 
     /**
      * @param  array<string, Reading>  $readings  by slot
      * @param  list<string>  $struck
+     * @param  Textures  $textures  of the walls, by which readings are accused
      */
-    public function __construct(private array $readings, private array $struck, private LengthFormat $format)
+    public function __construct(private array $readings, private array $struck, private LengthFormat $format, private Textures $textures)
     {
     }
 
@@ -61,7 +64,8 @@ final readonly class StraightLines
     private function farthest(array $line): ?Finding
     {
         $stations = array_map(fn (Reading $reading) => new Point(self::place($reading), $reading->standing($this->struck)), $line);
-        $odd = $stations === [] ? null : SmoothLine::oddOne($stations, self::SIGMA, self::FAR);
+        $rough = $line === [] ? 0.0 : $this->textures->of((int) $line[0]->slot->wall);
+        $odd = $stations === [] ? null : SmoothLine::oddOne($stations, hypot(self::SIGMA, $rough), $rough > 0.0 ? self::FAR_IN_PLASTER : self::FAR);
         if ($odd === null || count(array_diff(array_map(fn (Take $take) => $take->id, $line[$odd[0]]->takes), $this->struck)) > 1) {
             return null;
         }

@@ -19,6 +19,8 @@ use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\SpaceSurvey;
 use Incastro\Survey\Survey;
 use Incastro\Survey\Take;
+use Incastro\Survey\Texture;
+use Incastro\Survey\Textures;
 
 /**
  * A simulated person in a true room: takes what the starting sheet asks, one take each, and a share of what it offers besides;
@@ -135,9 +137,19 @@ final class Person
         return $this->sheet()->knowing($this->readings)->slots();
     }
 
+    /** What the person sees under a level: as the room is graded. */
+    private function texture(): Texture
+    {
+        return match ($this->room->grade) {
+            Grade::Plane => Texture::Plane,
+            Grade::Mild => Texture::Smooth,
+            Grade::Old => Texture::Old,
+        };
+    }
+
     private function solved(): Survey
     {
-        return (new SpaceSurvey($this->sheet(), $this->takes, [], $this->format))->solve();
+        return (new SpaceSurvey($this->sheet(), $this->takes, [], $this->format, new Textures($this->texture())))->solve();
     }
 
     private function settled(Survey $survey): Survey

@@ -8,6 +8,7 @@ use Incastro\Survey\Network\Observation;
 use Incastro\Survey\ReadingKind;
 use Incastro\Survey\Slot;
 use Incastro\Survey\Space\SpaceKind;
+use Incastro\Survey\Textures;
 use Incastro\Survey\Tool;
 
 /**
@@ -45,8 +46,13 @@ final readonly class WallAssumptions
 
     private const ANYWHERE = 1000.0;
 
-    /** @param list<Slot> $taken */
-    public function __construct(private RoomNetwork $network, private array $taken)
+    /** A place of a straight line between two others stands off it by so many σ of the surface, and one step's lean off the next's. */
+    private const OF_THREE = 0.6;
+
+    private const OF_FOUR = 0.8;
+
+    /** @param list<Slot> $taken @param Textures $textures of the walls: what plaster does besides */
+    public function __construct(private RoomNetwork $network, private array $taken, private Textures $textures)
     {
     }
 
@@ -74,6 +80,7 @@ final readonly class WallAssumptions
         foreach ([0.0, $end] as $i => $station) {
             $all[] = Observation::linear("through-$wall-$i", 0.0, self::THROUGH, $field->weights($station, $plan), true);
         }
+        $rough = self::OF_THREE * $this->textures->of($wall);
         $rows = $field->rows;
         $low = $rows[0];
         $high = $rows[count($rows) - 1];
@@ -85,12 +92,12 @@ final readonly class WallAssumptions
         }
         foreach (array_slice($rows, 1, -1) as $j => $middle) {
             if ($plumbs < 2 || count($rows) > 3) {
-                $all[] = Observation::linear("straight-$wall-$j", 0.0, self::BOW * $part, RoomNetwork::difference($field->weights($end / 2, $middle), self::chord($field, $end / 2, $low, $high, $middle)), true);
+                $all[] = Observation::linear("straight-$wall-$j", 0.0, hypot(self::BOW * $part, $rough), RoomNetwork::difference($field->weights($end / 2, $middle), self::chord($field, $end / 2, $low, $high, $middle)), true);
             }
             // Between two stations of a straightedge it bends by no more than its share of the bow: where the plan is taken, too.
             [$below, $above] = [$rows[$j], $rows[$j + 2]];
             if ($above - $below < self::BESIDE) {
-                $all[] = Observation::linear("smooth-$wall-$j", 0.0, self::BOW * ($above - $below) / ($high - $low), RoomNetwork::difference($field->weights($end / 2, $middle), self::chord($field, $end / 2, $below, $above, $middle)), true);
+                $all[] = Observation::linear("smooth-$wall-$j", 0.0, hypot(self::BOW * ($above - $below) / ($high - $low), $rough), RoomNetwork::difference($field->weights($end / 2, $middle), self::chord($field, $end / 2, $below, $above, $middle)), true);
             }
         }
         foreach (array_slice($field->stations, 1, -1) as $j => $station) {
@@ -100,7 +107,7 @@ final readonly class WallAssumptions
                     $chord[$i] = ($chord[$i] ?? 0.0) + $share * $weight;
                 }
             }
-            $all[] = Observation::linear("even-$wall-$j", 0.0, self::BOW, RoomNetwork::difference($field->weights($station, $plan), $chord), true);
+            $all[] = Observation::linear("even-$wall-$j", 0.0, hypot(self::BOW, $rough), RoomNetwork::difference($field->weights($station, $plan), $chord), true);
         }
 
         return [...$all, ...$this->twists($wall, $field)];
@@ -114,10 +121,11 @@ final readonly class WallAssumptions
     private function twists(int $wall, WallField $field): array
     {
         $all = [];
+        $rough = self::OF_FOUR * $this->textures->of($wall);
         for ($i = 1; $i < count($field->stations); $i++) {
             for ($j = 1; $j < count($field->rows); $j++) {
                 $lean = fn (int $k) => RoomNetwork::difference($field->weights($field->stations[$k], $field->rows[$j]), $field->weights($field->stations[$k], $field->rows[$j - 1]));
-                $all[] = Observation::linear("twist-$wall-$i-$j", 0.0, self::TWIST * sqrt(($field->rows[$j] - $field->rows[$j - 1]) / self::TWIST_OVER), RoomNetwork::difference($lean($i), $lean($i - 1)), true);
+                $all[] = Observation::linear("twist-$wall-$i-$j", 0.0, hypot(self::TWIST * sqrt(($field->rows[$j] - $field->rows[$j - 1]) / self::TWIST_OVER), $rough), RoomNetwork::difference($lean($i), $lean($i - 1)), true);
             }
         }
 

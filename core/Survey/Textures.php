@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Survey;
+
+use Incastro\Survey\Space\SpaceShape;
+
+/** The texture of a space's walls, floor and ceiling: one for all, and others for walls that differ. */
+final readonly class Textures
+{
+    /** Arms of an angle gauge, mm: so far from the corner it feels the plaster. */
+    private const ARM = 250.0;
+
+    /** A hook in a corner filled with plaster stands off it: across the corner by so much of a place's σ, along a wall by less. */
+    private const HOOKED = 2.0;
+
+    private const ALONG = 0.6;
+
+    /** A floor is smoother than a wall, by this share. */
+    private const FLOOR = 0.7;
+
+    /** @param array<int, Texture> $walls by edge */
+    public function __construct(private Texture $space, private array $walls = [])
+    {
+    }
+
+    /** Of walls that nobody measures: made-up ones, and those of a solver that is told of none. */
+    public static function none(): self
+    {
+        return new self(Texture::Plane);
+    }
+
+    /**
+     * By which readings are accused: nobody is accused of what ordinary plaster does. A plane is meant as one.
+     */
+    public function accusing(): self
+    {
+        $wider = fn (Texture $one): Texture => $one === Texture::Plane ? $one : $one->orRougher(Texture::Ordinary);
+
+        return new self($wider($this->space), array_map($wider, $this->walls));
+    }
+
+    /** σ of one place of a wall off its own plane, mm. */
+    public function of(int $wall): float
+    {
+        return ($this->walls[$wall] ?? $this->space)->sigma();
+    }
+
+    /** What the plaster adds to the σ of a reading, in mm; of an angle in degrees. */
+    public function sigma(Slot $slot, SpaceShape $shape): float
+    {
+        $wall = (int) $slot->wall;
+        $corner = fn (int $at): float => max($this->of($shape->before($at)), $this->of($at));
+        $room = $this->space->sigma();
+
+        return match ($slot->kind) {
+            ReadingKind::Diagonal => self::HOOKED * hypot($corner((int) $slot->from), $corner((int) $slot->to)) / M_SQRT2,
+            ReadingKind::Side, ReadingKind::Depth => self::ALONG * hypot($corner((int) $slot->from), $corner((int) $slot->to)),
+            ReadingKind::Tie => hypot(self::ALONG * $corner((int) $slot->at), $this->of($wall)),
+            ReadingKind::Width => $slot->between === null ? 0.0 : hypot($this->of($slot->between[0]), $this->of($slot->between[1])),
+            // A level touches its wall in two places, an arm of a gauge likewise.
+            ReadingKind::Plumb => M_SQRT2 * $this->of($wall),
+            ReadingKind::Corner => rad2deg(hypot($this->of($shape->before((int) $slot->at)), $this->of((int) $slot->at)) / self::ARM),
+            ReadingKind::ThreeFourFive => M_SQRT2 * $corner((int) $slot->at),
+            ReadingKind::Height => hypot($room, self::FLOOR * $room),
+            ReadingKind::Fall => $slot->onCeiling ? M_SQRT2 * $room : M_SQRT2 * self::FLOOR * $room,
+            ReadingKind::Slope => rad2deg(M_SQRT2 * $room / self::ARM),
+            // A rule from a straightedge reads the very place.
+            ReadingKind::Offset, ReadingKind::Skirting => 0.0,
+        };
+    }
+}
