@@ -16,7 +16,6 @@ use Incastro\Planning\SpacePlan;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Severity;
-use Incastro\Survey\SpaceSurvey;
 use Incastro\Survey\Survey;
 
 /** What a cell would look like with another unit in it or before it: planned in this very space, with what is then found about it. */
@@ -34,7 +33,7 @@ final readonly class CellSketches
     public function of(Job $job, string $spaceId, string $tier, string $list, string $kind): array
     {
         $space = $job->space($spaceId);
-        $survey = (new SpaceSurvey($space->sheet, $space->takes, $space->things, $job->format))->solve();
+        $survey = $space->survey($job->format);
         $room = $survey->room;
         $choices = $space->choices;
         try {

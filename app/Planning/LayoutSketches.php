@@ -13,7 +13,6 @@ use Incastro\Planning\Planner;
 use Incastro\Planning\Recipes\StartingLayouts;
 use Incastro\Planning\SpacePlan;
 use Incastro\Survey\Room\Room;
-use Incastro\Survey\SpaceSurvey;
 
 /** The layouts that a space can be begun with, each planned in this very space: drawing, verdict, pieces, sheets and price. */
 final readonly class LayoutSketches
@@ -27,7 +26,7 @@ final readonly class LayoutSketches
     {
         $space = $job->space($spaceId);
         $shape = $space->sheet->shape;
-        $survey = (new SpaceSurvey($space->sheet, $space->takes, $space->things, $job->format))->solve();
+        $survey = $space->survey($job->format);
         $starting = new StartingLayouts($shape, 'sketch', $job->format);
         $room = $survey->room;
         if ($room === null) {

@@ -19,6 +19,8 @@ use Incastro\Rules\Tool;
 use Incastro\Survey\SheetChoices;
 use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Take;
+use Incastro\Survey\Texture;
+use Incastro\Survey\Textures;
 
 /** Reads the planner's input from its document, whose shape was checked before (docs/job.schema.json). */
 final class JobReader
@@ -105,6 +107,7 @@ final class JobReader
             array_map(ThingChoices::read(...), array_values($space['things'])),
             array_map(self::take(...), array_values($space['withdrawn'] ?? [])),
             array_diff_key($space, ['takes' => 1, 'withdrawn' => 1, 'id' => 1]),
+            Textures::stated(Texture::tryFrom($space['texture'] ?? ''), $space['textures'] ?? []),
         );
     }
 

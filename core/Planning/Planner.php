@@ -36,7 +36,6 @@ use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Lineal;
 use Incastro\Rules\Severity;
 use Incastro\Survey\Room\Room;
-use Incastro\Survey\SpaceSurvey;
 use Incastro\Survey\Survey;
 use Incastro\Units\Assembly;
 use Incastro\Units\Make\Joinery;
@@ -92,7 +91,7 @@ final readonly class Planner
     /** One space alone, without its sheets: for looking at layouts side by side, and for the trial. */
     public function space(Job $job, Space $space, ?Marks $marks = null): SpacePlan
     {
-        return $this->furnished($job, $space, (new SpaceSurvey($space->sheet, $space->takes, $space->things, $job->format))->solve(), $marks);
+        return $this->furnished($job, $space, $space->survey($job->format), $marks);
     }
 
     /**
@@ -100,7 +99,7 @@ final readonly class Planner
      */
     public function waysOut(Job $job, Space $space, Code $code, string $place): ?Finding
     {
-        $room = (new SpaceSurvey($space->sheet, $space->takes, $space->things, $job->format))->solve()->room;
+        $room = $space->survey($job->format)->room;
         if ($room === null) {
             return null;
         }
@@ -122,7 +121,7 @@ final readonly class Planner
     {
         $marks ??= new Marks($space->layout->marks);
         // What would make the survey surer is said where one measures.
-        $findings = array_values(array_filter($survey->findings, fn (Finding $finding) => ! in_array($finding->code, [Code::Unchecked, Code::Struck], true)));
+        $findings = array_values(array_filter($survey->findings, fn (Finding $finding) => ! in_array($finding->code, [Code::Unchecked, Code::Struck, Code::TextureNotStated], true)));
         if ($survey->room === null) {
             return new SpacePlan($space, $survey, null, [], [], $findings, Verdict::of($survey, null, $findings), $this->joinery($job));
         }

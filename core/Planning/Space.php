@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace Incastro\Planning;
 
 use Incastro\Fit\Layout\Layout;
+use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutReader;
 use Incastro\Rules\HouseRules;
 use Incastro\Survey\Space\Sheet;
+use Incastro\Survey\SpaceSurvey;
+use Incastro\Survey\Survey;
 use Incastro\Survey\Take;
+use Incastro\Survey\Textures;
 use Incastro\Survey\Things\Thing;
 
 /** A space of a job: where its readings are taken, the takes that count, and what is to stand in it. */
@@ -29,7 +33,14 @@ final readonly class Space
         public array $things = [],
         public array $withdrawn = [],
         public array $choices = [],
+        public Textures $textures = new Textures(),
     ) {
+    }
+
+    /** What its readings come to. */
+    public function survey(LengthFormat $format): Survey
+    {
+        return (new SpaceSurvey($this->sheet, $this->takes, $this->things, $format, $this->textures))->solve();
     }
 
     /** The same, asked for by another sheet. */
@@ -56,6 +67,6 @@ final readonly class Space
      */
     public function choosing(Layout $layout, array $things, array $choices): self
     {
-        return new self($this->id, $this->name, $this->sheet, $this->takes, $layout, $things, $this->withdrawn, $choices);
+        return new self($this->id, $this->name, $this->sheet, $this->takes, $layout, $things, $this->withdrawn, $choices, $this->textures);
     }
 }

@@ -16,6 +16,7 @@ use Incastro\Survey\Space\EdgeKind;
 use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Space\SpaceShape;
+use Incastro\Survey\Texture;
 
 /** The choices of one space: its name, where its readings are taken, and the layout of its run. */
 final class SpaceChoices
@@ -37,6 +38,8 @@ final class SpaceChoices
             'shape' => ['ceiling' => $kind->ceiling()->value, 'edges' => $edges, 'outside' => SpaceShape::of($kind)->outside],
             'extras' => [],
             'skipped' => [],
+            'texture' => null,
+            'textures' => [],
             'things' => [],
             'practice' => null,
             'sheet' => array_map($stored, [
@@ -125,6 +128,8 @@ final class SpaceChoices
             'shape.edges' => $shape->kind !== SpaceKind::Other ? null : Field::listOf('Corners', array_map(fn (EdgeKind $edge) => $edge->value, EdgeKind::cases()), SpaceShape::LEAST_CORNERS, SpaceShape::MOST_CORNERS),
             'shape.outside' => $shape->kind !== SpaceKind::Other ? null : Field::numbersBelow('Outside corners', $shape->corners(), $shape->corners() - 3),
             'skipped' => Field::listOf('Readings that cannot be taken', array_map(fn (Slot $slot) => $slot->id, (new Sheet($shape, SheetChoices::defaults($format->unit)))->slots()), 0, 100),
+            'texture' => Field::oneOf('How even the walls are', array_column(Texture::cases(), 'value'))->orComputed(),
+            'textures' => Field::listOf('How even each wall is', ['', ...array_column(Texture::cases(), 'value')], 0, $shape->corners()),
             'sheet.low' => Field::length('Height of the lowest widths above the floor', $format, $mm(0), $mm(1000)),
             'sheet.middle' => Field::length('Height of the middle widths above the floor', $format, $mm(100), $mm(5000))->orComputed(),
             'sheet.high' => Field::length('Distance of the highest widths from the ceiling', $format, $mm(0), $mm(1000)),

@@ -54,6 +54,7 @@ enum Code: string
     case GridBeforeFrame = 'grid-before-frame';
     case HeatClosedIn = 'heat-closed-in';
     case Heavy = 'heavy';
+    case TextureNotStated = 'texture-not-stated';
     case HeightInFrontMissing = 'height-in-front-missing';
     case HingeMisfit = 'hinge-misfit';
     case HoleAtEdge = 'hole-at-edge';

@@ -8,6 +8,8 @@ use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unit;
+use Incastro\Rules\Code;
+use Incastro\Rules\Finding;
 use Incastro\Survey\Network\Adjusted;
 use Incastro\Survey\Network\Adjustment;
 use Incastro\Survey\Network\Observation;
@@ -65,17 +67,14 @@ final class SpaceSurvey
     /** @var list<Reading> takes of one place that agree */
     private array $places = [];
 
-    private Textures $textures;
 
     /**
      * @param  Sheet  $sheet  of the space, with nothing known
      * @param  list<Take>  $given  takes that nobody withdrew
      * @param  list<Things\Thing>  $things
-     * @param  Textures|null  $textures  of the walls; null: planes
      */
-    public function __construct(Sheet $sheet, private readonly array $given, private readonly array $things, private readonly LengthFormat $format, ?Textures $textures = null)
+    public function __construct(Sheet $sheet, private readonly array $given, private readonly array $things, private readonly LengthFormat $format, private readonly Textures $textures = new Textures())
     {
-        $this->textures = $textures ?? Textures::none();
         $bySlot = [];
         foreach ($given as $take) {
             $bySlot[$take->slot][] = $take;
@@ -151,6 +150,7 @@ final class SpaceSurvey
             [
                 ...($walls === null && $missing === [] ? $findings->floating($this->solver->floatingCorners($adjusted), $adjusted, $wallCandidates) : []),
                 ...$lines->findings(),
+                ...($this->textures->isStated || $this->readings === [] ? [] : [Finding::note(Code::TextureNotStated, 'How even the walls are is not said: they are reckoned as ordinary plaster. Lay a level on them and say what shows under it.', '')]),
                 ...$findings->all($isFit ? $room : null, $walls, $levels, $this->closing, $planIsChecked, $wallCandidates, $levelCandidates),
             ],
         );

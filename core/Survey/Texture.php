@@ -15,6 +15,12 @@ enum Texture: string
     case Ordinary = 'ordinary';
     case Old = 'old';
 
+    /** @return list<self> those that a wall of a house may have */
+    public static function offered(): array
+    {
+        return [self::Smooth, self::Ordinary, self::Old];
+    }
+
     /** σ of one place of the surface off the wall's own plane, mm. */
     public function sigma(): float
     {
@@ -42,14 +48,8 @@ enum Texture: string
         return match ($this) {
             self::Plane => 'Nothing at all.',
             self::Smooth => 'No light, or hardly any.',
-            self::Ordinary => 'Gaps of 1 to 2 mm, 1/16 in.',
-            self::Old => 'Gaps of 3 mm, 1/8 in, or more.',
+            self::Ordinary => 'Gaps of 1 to 2 mm, or 1/16 in.',
+            self::Old => 'Gaps of 3 mm, or 1/8 in, and more.',
         };
-    }
-
-    /** The rougher of two. */
-    public function orRougher(self $other): self
-    {
-        return $this->sigma() >= $other->sigma() ? $this : $other;
     }
 }

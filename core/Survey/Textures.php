@@ -20,31 +20,39 @@ final readonly class Textures
     /** A floor is smoother than a wall, by this share. */
     private const FLOOR = 0.7;
 
-    /** @param array<int, Texture> $walls by edge */
-    public function __construct(private Texture $space, private array $walls = [])
+    /**
+     * @param  float  $space  σ of one place of a surface off its own plane, mm
+     * @param  array<int, float>  $walls  of walls that differ, by edge
+     * @param  bool  $isStated  whether a person said so
+     */
+    public function __construct(private float $space = 0.0, private array $walls = [], public bool $isStated = true)
     {
-    }
-
-    /** Of walls that nobody measures: made-up ones, and those of a solver that is told of none. */
-    public static function none(): self
-    {
-        return new self(Texture::Plane);
     }
 
     /**
-     * By which readings are accused: nobody is accused of what ordinary plaster does. A plane is meant as one.
+     * As a person said it: ordinary plaster where nobody did.
+     *
+     * @param  list<string>  $walls  by edge; the name of no texture: as the space
      */
+    public static function stated(?Texture $space, array $walls): self
+    {
+        $own = array_filter(array_map(Texture::tryFrom(...), $walls));
+
+        return new self(($space ?? Texture::Ordinary)->sigma(), array_map(fn (Texture $texture) => $texture->sigma(), $own), $space !== null);
+    }
+
+    /** By which readings are accused: nobody is accused of what ordinary plaster does. A plane is meant as one. */
     public function accusing(): self
     {
-        $wider = fn (Texture $one): Texture => $one === Texture::Plane ? $one : $one->orRougher(Texture::Ordinary);
+        $wider = fn (float $sigma): float => $sigma === 0.0 ? 0.0 : max($sigma, Texture::Ordinary->sigma());
 
-        return new self($wider($this->space), array_map($wider, $this->walls));
+        return new self($wider($this->space), array_map($wider, $this->walls), $this->isStated);
     }
 
     /** σ of one place of a wall off its own plane, mm. */
     public function of(int $wall): float
     {
-        return ($this->walls[$wall] ?? $this->space)->sigma();
+        return $this->walls[$wall] ?? $this->space;
     }
 
     /** What the plaster adds to the σ of a reading, in mm; of an angle in degrees. */
@@ -52,7 +60,7 @@ final readonly class Textures
     {
         $wall = (int) $slot->wall;
         $corner = fn (int $at): float => max($this->of($shape->before($at)), $this->of($at));
-        $room = $this->space->sigma();
+        $room = $this->space;
 
         return match ($slot->kind) {
             ReadingKind::Diagonal => self::HOOKED * hypot($corner((int) $slot->from), $corner((int) $slot->to)) / M_SQRT2,

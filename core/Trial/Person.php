@@ -149,7 +149,7 @@ final class Person
 
     private function solved(): Survey
     {
-        return (new SpaceSurvey($this->sheet(), $this->takes, [], $this->format, new Textures($this->texture())))->solve();
+        return (new SpaceSurvey($this->sheet(), $this->takes, [], $this->format, new Textures($this->texture()->sigma())))->solve();
     }
 
     private function settled(Survey $survey): Survey

@@ -47,6 +47,9 @@ final class TrialReport
     /** @var list<float> */
     private array $shelfSlack = [];
 
+    /** @var array<string, true> of the rooms */
+    private array $grades = [];
+
     private int $asked = 0;
 
     private int $struckHonest = 0;
@@ -64,7 +67,7 @@ final class TrialReport
     /** @var list<array{seed: int, why: string, badness: float}> */
     private array $worst = [];
 
-    public function __construct(private readonly SpaceKind $kind, private readonly int $seed, private readonly Grade $grade = Grade::Plane)
+    public function __construct(private readonly SpaceKind $kind, private readonly int $seed)
     {
     }
 
@@ -72,6 +75,7 @@ final class TrialReport
     {
         $judge = $room->judge;
         $this->rooms++;
+        $this->grades[$room->room->grade->value] = true;
         $this->asked += $room->isAskedForNothing() ? 1 : 0;
         $this->struckHonest += $room->strikesHonest() ? 1 : 0;
         if ($room->isRefused) {
@@ -117,7 +121,7 @@ final class TrialReport
         $share = fn (int $part, int $all): float => $all === 0 ? 0.0 : round($part / $all, 4);
 
         return [
-            'kind' => $this->kind->value, 'grade' => $this->grade->value, 'rooms' => $this->rooms, 'seed' => $this->seed, 'seconds' => round($seconds, 1),
+            'kind' => $this->kind->value, 'rooms' => $this->rooms, 'seed' => $this->seed, 'seconds' => round($seconds, 1),
             'first_time_fit' => $share($this->fit, $this->rooms - $this->refused),
             'template_gap_mm' => self::spread($this->template),
             'in_place_gap_mm' => self::spread($this->inPlace),
@@ -126,7 +130,7 @@ final class TrialReport
             'slack_mm' => self::spread($this->slack),
             'shelves' => ['put_in' => $this->shelves, 'tipped' => $this->tipped, 'slack_mm' => self::spread($this->shelfSlack)],
             'readings' => $this->rooms === $this->refused ? 0.0 : round($this->takes / ($this->rooms - $this->refused), 1),
-            'asked' => $share($this->asked, $this->rooms), 'struck_honest' => $share($this->struckHonest, $this->rooms),
+            'grade' => implode(' and ', array_keys($this->grades)), 'asked' => $share($this->asked, $this->rooms), 'struck_honest' => $share($this->struckHonest, $this->rooms),
             'span_claim' => $share(count(array_filter($this->claims['spans'])), count($this->claims['spans'])),
             'height_claim' => $share(count(array_filter($this->claims['heights'])), count($this->claims['heights'])),
             'within_said' => $share($this->withinSaid, $this->scribed),

@@ -178,7 +178,7 @@ final class TestAlcove
     {
         $format = LengthFormat::of($measure);
         $reader = new LengthReader($format->unit);
-        $space = SpaceChoices::defaults('Alcove', $format);
+        $space = ['texture' => 'plane'] + SpaceChoices::defaults('Alcove', $format);
         $sizes = [];
         foreach (['width', 'height', 'depth'] as $name) {
             $sizes[$name] = is_string($layout[$name] ?? null) ? ['nm' => $reader->read($layout[$name])->nanometres(), 'typed' => $layout[$name]] : null;

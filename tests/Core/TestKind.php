@@ -38,7 +38,7 @@ final readonly class TestKind
     {
         $hidden = new HiddenRoom(SpaceShape::of($kind), $seed);
         $this->survey = (new TestSpace($hidden->shape))->read($hidden->truth(...))->survey();
-        $space = ['id' => 'space', 'takes' => []] + SpaceChoices::defaults('Space', LengthFormat::of($measure), $kind);
+        $space = ['id' => 'space', 'takes' => [], 'texture' => 'plane'] + SpaceChoices::defaults('Space', LengthFormat::of($measure), $kind);
         $this->job = JobReader::read(array_replace(JobChoices::defaults('Test', $measure), $changes) + ['ways_in' => [], 'spaces' => [$space]]);
     }
 

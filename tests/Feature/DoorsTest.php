@@ -183,6 +183,12 @@ final class DoorsTest extends TestCase
         self::assertSame(['made' => 0, 'named' => 0, 'missed' => 0], array_diff_key($report['slips'], ['false' => 0]));
         self::assertSame(['kind', 'rooms', 'seed', 'seconds', 'first_time_fit', 'template_gap_mm', 'in_place_gap_mm', 'gaps_covered', 'padded'], array_slice(array_keys($report), 0, 9));
         self::assertEquals(1, $report['first_time_fit']);
+        self::assertSame('mild and old', $report['grade']);
+        self::assertSame('plane', $this->answer('trial:rooms', '--count=1', '--seed=40', '--kind=alcove', '--grade=plane', '--optional=0')['grade']);
+        foreach (['asked', 'struck_honest', 'span_claim', 'height_claim', 'within_said'] as $share) {
+            self::assertGreaterThanOrEqual(0, $report[$share]);
+            self::assertLessThanOrEqual(1, $report[$share]);
+        }
         $all = $this->answer('trial:rooms', '--count=1', '--seed=7');
         self::assertSame(['alcove', 'closet', 'under-stair', 'roof-slope'], array_column($all, 'kind'));
         $this->refused(

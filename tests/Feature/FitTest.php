@@ -101,7 +101,7 @@ final class FitTest extends AlcoveTestCase
     {
         $this->edit('layout', ['runs' => [], 'members' => [], 'closings' => [], 'openings' => []])->assertOk()->assertJsonPath('station.empty', true);
         $sketches = $this->getJson('/api/spaces/'.$this->space($this->job)->id.'/starting-layouts')->assertOk()->json();
-        self::assertCount(26, $sketches);
+        self::assertCount(27, $sketches);
         self::assertContains('To keep clothes', array_column($sketches, 'purpose'));
         self::assertSame('One tall cupboard', $sketches[0]['label']);
         self::assertSame('fits', $sketches[0]['verdict']['state']);

@@ -180,3 +180,40 @@ test('paper and CSV go out, and a filled CSV comes in', async ({ page }) => {
   await page.getByRole('button', { name: 'Close' }).click()
   await expect(page.getByRole('button', { name: /Corner, left back/ })).toContainText('90.4')
 })
+
+test('how even the walls are is said once, and sizes are reckoned so', async ({ page }) => {
+  await newPerson(page)
+  const job = JSON.parse(readFileSync('tests/examples/landing-alcove-without-doors.json', 'utf8')) as {
+    job: { spaces: { texture: string | null }[] }
+  }
+  for (const space of job.job.spaces) space.texture = null
+  await page.getByLabel('Import a job').setInputFiles({
+    name: 'job.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(job)),
+  })
+  await page.getByRole('link', { name: 'Landing alcove' }).click()
+  const walls = page.getByRole('region', { name: 'How even the walls are' })
+  await expect(walls.getByRole('heading', { name: 'How even are the walls?' })).toBeVisible()
+  await expect(page.getByText('How even the walls are is not said', { exact: false })).toBeVisible()
+  const wide = async (): Promise<number> =>
+    Number(
+      /may be (\d+) mm wide, give or take (\d+) mm/.exec(
+        (await page.getByText('A straight box as tall', { exact: false }).textContent()) ?? '',
+      )?.[2],
+    )
+  const ordinary = await wide()
+  await walls.getByRole('button', { name: 'Old plaster, wavy' }).click()
+  await expect(walls.getByText('old plaster, wavy')).toBeVisible()
+  await expect(page.getByText('How even the walls are is not said', { exact: false })).toHaveCount(0)
+  await expect.poll(wide).toBeGreaterThan(ordinary)
+  // One wall is board: it alone is reckoned so.
+  const old = await wide()
+  await walls.getByRole('button', { name: 'Change' }).click()
+  await walls.getByRole('button', { name: 'One wall differs' }).click()
+  await walls.getByRole('combobox', { name: /left wall/i }).click()
+  await page.getByRole('option', { name: 'Smooth board' }).click()
+  await expect.poll(wide).toBeLessThan(old)
+  await walls.getByRole('button', { name: 'Done' }).click()
+  await expect(walls.getByText('1 otherwise', { exact: false })).toBeVisible()
+})

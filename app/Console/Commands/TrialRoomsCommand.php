@@ -21,7 +21,7 @@ final class TrialRoomsCommand extends Command
     use PrintsJson;
 
     protected $signature = 'trial:rooms 
-        {--count=1000 : rooms of each kind and grade}
+        {--count=1000 : rooms of each kind}
         {--seed=1 : of the first room}
         {--kind= : alcove, closet, under-stair or roof-slope; all four where left out}
         {--slips=0.01 : share of readings that go wrong}
@@ -52,21 +52,21 @@ final class TrialRoomsCommand extends Command
             return $this->compiled();
         }
 
-        $kinds = $this->text('kind') === '' ? self::KINDS : [SpaceKind::from($this->text('kind'))];
-        $reports = fn (): array => array_merge(...array_map(fn (SpaceKind $kind) => array_map(fn (Grade $grade) => $this->report($kind, $grade), $this->grades()), $kinds));
-
-        return $this->printed(fn (): array => count($kinds) * count($this->grades()) === 1 ? $reports()[0] : $reports());
+        return $this->printed(fn (): array => $this->text('kind') === ''
+            ? array_map($this->report(...), self::KINDS)
+            : $this->report(SpaceKind::from($this->text('kind'))));
     }
 
     /** @return array<string, mixed> */
-    private function report(SpaceKind $kind, Grade $grade): array
+    private function report(SpaceKind $kind): array
     {
         $start = hrtime(true);
         $seed = (int) $this->text('seed');
-        $report = new TrialReport($kind, $seed, $grade);
-        $trial = $this->trial($kind, $grade);
+        $report = new TrialReport($kind, $seed);
+        // In turn: mild, old, mild …
+        $trials = array_map(fn (Grade $grade) => $this->trial($kind, $grade), $this->grades());
         for ($i = 0; $i < (int) $this->text('count'); $i++) {
-            $report->add($trial->run($seed + $i));
+            $report->add($trials[$i % count($trials)]->run($seed + $i));
         }
 
         return $report->toArray((hrtime(true) - $start) / 1e9);

@@ -16,10 +16,11 @@ use Incastro\Rules\Schools\Schools;
 use Incastro\Rules\Tool;
 use Incastro\Survey\Space\CeilingKind;
 use Incastro\Survey\Space\SpaceKind;
+use Incastro\Survey\Texture;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Survey\Things\ThingRule;
 
-/** The words that a person chooses among: kinds of space, ceilings, things on faces and their rules, ways in, what things are made of and bought as, schools, tools. */
+/** The words that a person chooses among: kinds of space, ceilings, how even walls are, things on faces and their rules, ways in, what things are made of and bought as, schools, tools. */
 final class VocabularyController extends Controller
 {
     public function show(): JsonResponse
@@ -27,6 +28,7 @@ final class VocabularyController extends Controller
         return response()->json([
             'kinds' => array_map(fn (SpaceKind $kind) => ['value' => $kind->value, 'label' => $kind->label(), 'hint' => $kind->hint()], SpaceKind::cases()),
             'ceilings' => array_map(fn (CeilingKind $ceiling) => ['value' => $ceiling->value, 'label' => $ceiling->label()], CeilingKind::cases()),
+            'textures' => array_map(fn (Texture $texture) => ['value' => $texture->value, 'label' => $texture->label(), 'hint' => $texture->gap()], Texture::offered()),
             'things' => array_map(fn (ThingKind $kind) => ['value' => $kind->value, 'label' => $kind->label(), 'round' => $kind->isRound(), 'cut_around' => $kind->isCutAround(), 'may_be_hot' => $kind->mayBeHot(), 'rule' => $kind->usualRule()->value, 'caution' => $kind->caution()], ThingKind::cases()),
             'rules' => array_map(fn (ThingRule $rule) => ['value' => $rule->value, 'label' => $rule->label()], ThingRule::cases()),
             'tops' => array_map(fn (TopForm $top) => ['value' => $top->value, 'label' => $top->label()], TopForm::cases()),

@@ -52,7 +52,7 @@ final readonly class WallAssumptions
     private const OF_FOUR = 0.8;
 
     /** @param list<Slot> $taken @param Textures $textures of the walls: what plaster does besides */
-    public function __construct(private RoomNetwork $network, private array $taken, private Textures $textures)
+    public function __construct(private RoomNetwork $network, private array $taken, private Textures $textures = new Textures())
     {
     }
 

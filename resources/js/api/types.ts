@@ -456,6 +456,7 @@ export interface Choice {
 export interface Vocabulary {
   kinds: (Choice & { hint: string })[]
   ceilings: Choice[]
+  textures: (Choice & { hint: string })[]
   things: (Choice & {
     round: boolean
     cut_around: boolean
@@ -529,6 +530,10 @@ export interface SpaceChoices {
   shape: { ceiling: string; edges: ('wall' | 'open' | 'door')[]; outside: number[] }
   extras: { id: string }[]
   skipped: string[]
+  /** How even the walls are; absent or null: not stated. */
+  texture?: string | null
+  /** Of walls that differ, by edge; empty: as the space. */
+  textures?: string[]
   things: ThingEntry[]
   practice: number | null
   sheet: Record<'low' | 'middle' | 'high' | 'back' | 'front' | 'level', StoredLength | null>

@@ -15,6 +15,7 @@ export function useVocabulary() {
       data.value ?? {
         kinds: [],
         ceilings: [],
+        textures: [],
         things: [],
         rules: [],
         ways: [],

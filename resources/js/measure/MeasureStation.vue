@@ -16,6 +16,7 @@ import PaperMenu from './PaperMenu.vue'
 import SheetPlaces from './SheetPlaces.vue'
 import ThingsPanel from './ThingsPanel.vue'
 import Views from './Views.vue'
+import WallTexture from './WallTexture.vue'
 
 const job = useJob()
 const outbox = useOutbox()
@@ -62,6 +63,9 @@ const open = computed(() => readings.value.find((reading) => reading.slot === op
 const next = computed(
   () => readings.value.find((reading) => reading.required && reading.takes.length === 0) ?? null,
 )
+
+/** Asked where it is seen once the tape has been laid down. */
+const asksTexture = computed(() => station.value?.to_go === 0 && !job.space?.choices.texture)
 
 const doubts = computed(
   () => station.value?.findings.filter((finding) => finding.severity === 'warning') ?? [],
@@ -180,6 +184,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
             >All readings are there: see what fits <kbd>2</kbd></RouterLink
           >
         </p>
+        <WallTexture v-if="asksTexture" :shape="station.shape" />
         <FindingList :findings="above" label="What does not agree" />
         <DevicePanel v-if="job.space?.choices.practice" :open="open" />
         <ol>
@@ -231,6 +236,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
             </button>
           </li>
         </ol>
+        <WallTexture v-if="!asksTexture" :shape="station.shape" />
         <div class="more">
           <Button text severity="secondary" label="Where to measure" @click="placesOpen = true" />
           <Button text severity="secondary" label="Add a reading" @click="addOpen = true" />
