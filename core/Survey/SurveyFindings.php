@@ -118,12 +118,12 @@ final readonly class SurveyFindings
         return $findings;
     }
 
-    /** @param list<Suspect> $suspects whether a take that nobody doubts stands beside the suspect */
+    /** @param list<Suspect> $suspects whether takes that differ from the suspect, and that nobody doubts, stand beside it */
     private function isRetaken(Suspect $suspect, array $suspects): bool
     {
         $doubted = array_map(fn (Suspect $other) => $other->id, $suspects);
-        foreach ($this->readings[$this->takes[$suspect->id][1]->id]->takes as $take) {
-            if (! in_array($take->id, $doubted, true)) {
+        foreach ($this->readings[$this->takes[$suspect->id][1]->id]->agreeing() as $place) {
+            if (array_intersect(array_column($place->takes, 'id'), $doubted) === []) {
                 return true;
             }
         }
