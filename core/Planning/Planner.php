@@ -121,7 +121,7 @@ final readonly class Planner
     {
         $marks ??= new Marks($space->layout->marks);
         // What would make the survey surer is said where one measures.
-        $findings = array_values(array_filter($survey->findings, fn (Finding $finding) => ! in_array($finding->code, [Code::Unchecked, Code::Struck, Code::TextureNotStated], true)));
+        $findings = array_values(array_filter($survey->findings, fn (Finding $finding) => ! in_array($finding->code, [Code::Unchecked, Code::Struck, Code::TextureNotStated, Code::RougherThanSupposed], true)));
         if ($survey->room === null) {
             return new SpacePlan($space, $survey, null, [], [], $findings, Verdict::of($survey, null, $findings), $this->joinery($job));
         }

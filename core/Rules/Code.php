@@ -55,6 +55,7 @@ enum Code: string
     case HeatClosedIn = 'heat-closed-in';
     case Heavy = 'heavy';
     case TextureNotStated = 'texture-not-stated';
+    case RougherThanSupposed = 'rougher-than-supposed';
     case HeightInFrontMissing = 'height-in-front-missing';
     case HingeMisfit = 'hinge-misfit';
     case HoleAtEdge = 'hole-at-edge';

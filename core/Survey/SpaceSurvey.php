@@ -42,6 +42,14 @@ final class SpaceSurvey
     /** No room is as large as this, mm: an adjustment that goes beyond it has not found one. */
     private const LARGEST = 100_000.0;
 
+    /** Times that places are found to be rougher than the readings suppose. */
+    private const ROUGH = 4;
+
+    /** A wall is no rougher than this: mm, and degrees over a gauge’s arms. What is off by more was read wrongly again. */
+    private const ROUGH_MOST = 12.0;
+
+    private const ROUGH_ANGLE = 2.5;
+
     /** @var list<Slot> */
     private array $slots;
 
@@ -63,6 +71,9 @@ final class SpaceSurvey
 
     /** @var array<string, array{Take, Slot}> by take */
     private array $takes = [];
+
+    /** @var array<string, float> places that are rougher than was supposed, by take: how far off they are */
+    private array $rough = [];
 
     /** @var list<Reading> takes of one place that agree */
     private array $places = [];
@@ -150,6 +161,7 @@ final class SpaceSurvey
             [
                 ...($walls === null && $missing === [] ? $findings->floating($this->solver->floatingCorners($adjusted), $adjusted, $wallCandidates) : []),
                 ...$lines->findings(),
+                ...$findings->rough(array_keys($this->rough)),
                 ...($this->textures->isStated || $this->readings === [] ? [] : [Finding::note(Code::TextureNotStated, 'How even the walls are is not said: they are reckoned as ordinary plaster. Lay a level on them and say what shows under it.', '')]),
                 ...$findings->all($isFit ? $room : null, $walls, $levels, $this->closing, $planIsChecked, $wallCandidates, $levelCandidates),
             ],
@@ -203,11 +215,61 @@ final class SpaceSurvey
     /** @param list<Observation> $candidates */
     private function scrutinised(Adjusted $adjusted, array $candidates): Scrutinised
     {
-        return (new Scrutiny(
+        $scrutiny = new Scrutiny(
             fn (array $observations) => $observations === $adjusted->observations ? $adjusted : Adjustment::solve($observations, $adjusted->unknowns),
             $this->slip(...),
             $candidates,
-        ))->of($adjusted->observations);
+        );
+        $observations = $adjusted->observations;
+        $scrutinised = $scrutiny->of($observations);
+        for ($i = 0; $i < self::ROUGH && ($rough = $this->confirmed($scrutinised)) !== []; $i++) {
+            $this->rough = $rough + $this->rough;
+            $observations = $this->widened($observations, $rough);
+            $scrutinised = $scrutiny->of($observations);
+        }
+
+        return $scrutinised;
+    }
+
+    /**
+     * Places that are off the others, and were read more than once alike: no slip does that but one that is made again, which is then
+     * a typical one. The wall is rougher there than the readings suppose: they count less, and nobody is asked a third time.
+     *
+     * @return array<string, float> by take: how far off it is
+     */
+    private function confirmed(Scrutinised $scrutinised): array
+    {
+        $rough = [];
+        foreach ($scrutinised->suspects as $suspect) {
+            if ($suspect->slip === null && $this->isConfirmed($suspect->id, $suspect->error)) {
+                $rough[$suspect->id] = abs($suspect->error);
+            }
+        }
+        foreach ($scrutinised->undecided as $set) {
+            if (array_filter($set->slips) === [] && array_filter($set->ids, fn (string $id, int $i) => ! $this->isConfirmed($id, $set->errors[$i]), ARRAY_FILTER_USE_BOTH) === []) {
+                $rough += array_combine($set->ids, array_map(abs(...), $set->errors));
+            }
+        }
+
+        return $rough;
+    }
+
+    /** Whether a place was read more than once, alike, and in no other way, and is off by no more than a wall can be. */
+    private function isConfirmed(string $id, float $error): bool
+    {
+        $most = $this->takes[$id][1]->kind->isAngle() ? self::ROUGH_ANGLE : self::ROUGH_MOST;
+
+        return abs($error) <= $most && count($this->takesWith($id)) > 1 && count($this->readings[$this->takes[$id][1]->id]->agreeing()) === 1;
+    }
+
+    /**
+     * @param  list<Observation>  $observations
+     * @param  array<string, float>  $rough
+     * @return list<Observation>
+     */
+    private function widened(array $observations, array $rough): array
+    {
+        return array_map(fn (Observation $observation) => isset($rough[$observation->id]) ? $observation->widened($rough[$observation->id]) : $observation, $observations);
     }
 
     /** @return list<Observation> what readings and walls say of where these stand, with the doubt that textures leave */
@@ -224,7 +286,7 @@ final class SpaceSurvey
      */
     private function asStated(Scrutinised $accused, array $observations): Scrutinised
     {
-        $kept = array_values(array_filter($observations, fn (Observation $observation) => ! $accused->suspects($observation->id)));
+        $kept = array_values(array_filter($this->widened($observations, $this->rough), fn (Observation $observation) => ! $accused->suspects($observation->id)));
 
         return new Scrutinised(Adjustment::solve($kept, $accused->adjusted->unknowns), $accused->suspects, $accused->undecided, $accused->tooFew);
     }

@@ -96,6 +96,29 @@ final readonly class SurveyFindings
         ), $slot->id ?? '')];
     }
 
+    /**
+     * Places that were read more than once alike and are off the others all the same.
+     *
+     * @param  list<string>  $takes
+     * @return list<Finding>
+     */
+    public function rough(array $takes): array
+    {
+        if ($takes === []) {
+            return [];
+        }
+        $labels = array_map(fn (string $take) => '“'.$this->takes[$take][1]->label.'”', $takes);
+        $named = array_slice($labels, 0, self::NAMED);
+        $more = count($labels) - count($named);
+
+        return [Finding::note(Code::RougherThanSupposed, sprintf(
+            'This room is rougher than its readings suppose: %s %s read alike more than once and %s off the others. They count less. If its walls are older than you said, say so.',
+            Words::listed($more === 0 ? $named : [...$named, "$more more"], 'and'),
+            count($labels) === 1 ? 'was' : 'were',
+            count($labels) === 1 ? 'is' : 'are',
+        ), $this->takes[$takes[0]][1]->id)];
+    }
+
     /** @return list<Finding> */
     private function accusations(?Scrutinised $scrutinised): array
     {

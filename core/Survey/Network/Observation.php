@@ -42,6 +42,12 @@ final readonly class Observation
         return $this->slopes === null ? [] : ($this->slopes)($x);
     }
 
+    /** The same with so much more doubt, mm or degrees. */
+    public function widened(float $by): self
+    {
+        return new self($this->id, $this->value, hypot($this->sigma, $by), $this->depends, $this->predict, $this->isAngle, $this->isAssumption, $this->weights, $this->slopes);
+    }
+
     /** The same, as something that nobody read. */
     public function asAssumption(): self
     {

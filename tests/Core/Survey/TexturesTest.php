@@ -108,12 +108,29 @@ final class TexturesTest extends TestCase
 
     public function test_a_gauge_that_feels_plaster_is_believed_and_accuses_nobody(): void
     {
-        // 1.2° off at a corner, read four times alike: a slip of a gauge alone, and three σ of one on ordinary plaster, which others hardly check.
-        $off = ['corner-left' => [1.2, 1.2, 1.2, 1.2]];
-        self::assertTrue(self::surveyed(new Textures(), $off)->disagrees());
-        $believed = self::surveyed(Textures::stated(Texture::Ordinary, []), $off);
-        self::assertFalse($believed->disagrees(), implode(' ', array_map(fn (Finding $finding) => $finding->sentence, $believed->findings)));
-        self::assertSame([], $believed->struck);
+        // 1.2° off at a corner: a slip of a gauge alone, and three σ of one on ordinary plaster, which others hardly check.
+        self::assertTrue(self::surveyed(new Textures(), ['corner-left' => [1.2]])->disagrees());
+        foreach ([[1.2], [1.2, 1.2, 1.2, 1.2]] as $takes) {
+            $believed = self::surveyed(Textures::stated(Texture::Ordinary, []), ['corner-left' => $takes]);
+            self::assertFalse($believed->disagrees(), implode(' ', array_map(fn (Finding $finding) => $finding->sentence, $believed->findings)));
+            self::assertSame([], $believed->struck);
+        }
+    }
+
+    public function test_what_is_read_alike_twice_is_rough_and_asked_for_no_more(): void
+    {
+        $ordinary = Textures::stated(Texture::Ordinary, []);
+        $once = self::surveyed($ordinary, ['corner-left' => [2.0]]);
+        self::assertSame([Code::Suspect], array_values(array_map(fn (Finding $finding) => $finding->code, array_filter($once->findings, fn (Finding $finding) => $finding->code->isDisagreement()))));
+        $twice = self::surveyed($ordinary, ['corner-left' => [2.0, 2.0]]);
+        self::assertFalse($twice->disagrees());
+        self::assertSame([], $twice->struck);
+        $rough = array_values(array_filter($twice->findings, fn (Finding $finding) => $finding->code === Code::RougherThanSupposed));
+        self::assertSame('corner-left', $rough[0]->place);
+        // As far off as no wall is it stays suspect, however often it is read.
+        self::assertTrue(self::surveyed($ordinary, ['corner-left' => [5.0, 5.0]])->disagrees());
+        // And a slip that people make twice is one.
+        self::assertTrue(self::surveyed($ordinary, ['width-middle-front' => [100.0, 100.0]])->disagrees());
     }
 
     public function test_a_real_slip_is_still_named_and_the_take_that_was_right_counts(): void
