@@ -50,6 +50,9 @@ final class SpaceSurvey
 
     private const ROUGH_ANGLE = 2.5;
 
+    /** So many takes alike leave no doubt but the wall’s. */
+    private const SURELY = 3;
+
     /** @var list<Slot> */
     private array $slots;
 
@@ -241,12 +244,12 @@ final class SpaceSurvey
     {
         $rough = [];
         foreach ($scrutinised->suspects as $suspect) {
-            if ($suspect->slip === null && $this->isConfirmed($suspect->id, $suspect->error)) {
+            if ($this->isConfirmed($suspect->id, $suspect->error, $suspect->slip)) {
                 $rough[$suspect->id] = abs($suspect->error);
             }
         }
         foreach ($scrutinised->undecided as $set) {
-            if (array_filter($set->slips) === [] && array_filter($set->ids, fn (string $id, int $i) => ! $this->isConfirmed($id, $set->errors[$i]), ARRAY_FILTER_USE_BOTH) === []) {
+            if (array_filter($set->ids, fn (string $id, int $i) => ! $this->isConfirmed($id, $set->errors[$i], $set->slips[$i]), ARRAY_FILTER_USE_BOTH) === []) {
                 $rough += array_combine($set->ids, array_map(abs(...), $set->errors));
             }
         }
@@ -254,12 +257,16 @@ final class SpaceSurvey
         return $rough;
     }
 
-    /** Whether a place was read more than once, alike, and in no other way, and is off by no more than a wall can be. */
-    private function isConfirmed(string $id, float $error): bool
+    /**
+     * Whether a place was read more than once, alike, and in no other way, and is off by no more than a wall can be. What a typical slip
+     * would explain may be made twice, not three times.
+     */
+    private function isConfirmed(string $id, float $error, ?string $slip): bool
     {
         $most = $this->takes[$id][1]->kind->isAngle() ? self::ROUGH_ANGLE : self::ROUGH_MOST;
+        $alike = count($this->takesWith($id));
 
-        return abs($error) <= $most && count($this->takesWith($id)) > 1 && count($this->readings[$this->takes[$id][1]->id]->agreeing()) === 1;
+        return count($this->readings[$this->takes[$id][1]->id]->agreeing()) === 1 && ($alike >= self::SURELY ? abs($error) <= 2 * $most : $alike > 1 && $slip === null && abs($error) <= $most);
     }
 
     /**
@@ -389,13 +396,14 @@ final class SpaceSurvey
             $this->sheet->shape,
             $this->network,
             $walls,
-            new Levels($levels, count($this->sheet->shape->ceiling->planes()), $corners),
+            new Levels($levels, count($this->sheet->shape->ceiling->planes()), $corners, $this->textures->ofCeiling()),
             $inFront?->value(),
             $inFront?->sigma() ?? 0.0,
             $value('skirting-height'),
             $value('skirting-thickness'),
             $this->things,
             array_values(array_map(fn (Reading $reading) => $reading->slot, array_filter($this->readings, fn (Reading $reading) => $reading->slot->kind === ReadingKind::Offset || $reading->slot->onCeiling))),
+            textures: $this->textures,
         );
     }
 

@@ -55,6 +55,12 @@ final readonly class Textures
         return $this->walls[$wall] ?? $this->space;
     }
 
+    /** σ of one place of the ceiling, or of the floor, off its plane, mm. */
+    public function ofCeiling(): float
+    {
+        return $this->space;
+    }
+
     /** What the plaster adds to the σ of a reading, in mm; of an angle in degrees. */
     public function sigma(Slot $slot, SpaceShape $shape): float
     {

@@ -215,10 +215,10 @@ test('a shape opens with the places to mark it out by, and is saved as a file', 
   await page.getByRole('button', { name: 'S1-shelf-2, drawing' }).click()
   const dialog = page.getByRole('dialog', { name: 'S1-shelf-2 · Shelf' })
   const drawing = dialog.getByRole('img', { name: 'S1-shelf-2 Shelf' })
-  // The slot for the pipe is 58 mm wide, and 79 mm deep from the back edge.
-  for (const text of ['0', '1844', '1902', '79'])
+  // The slot for the pipe is 58 mm wide, and 80 mm deep from the back edge.
+  for (const text of ['0', '1844', '1902', '80'])
     await expect(drawing.getByText(text, { exact: true }).first()).toBeVisible()
-  await expect(dialog.getByText('slot for hot pipe, 79 mm deep from the back edge')).toBeVisible()
+  await expect(dialog.getByText('slot for hot pipe, 80 mm deep from the back edge')).toBeVisible()
   const saved = page.waitForEvent('download')
   await dialog.getByRole('link', { name: 'DXF in mm' }).click()
   expect((await saved).suggestedFilename()).toBe('s1-shelf-2-shelf.dxf')

@@ -8,6 +8,7 @@ use Incastro\Fit\Box;
 use Incastro\Fit\Terms;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\SmoothLine;
+use Incastro\Geometry\WavyLine;
 use Incastro\Rules\Rule;
 use Incastro\Survey\Room\RunFrame;
 use Incastro\Survey\Slot;
@@ -39,6 +40,9 @@ final readonly class GapReader
     /** Fewer stations make no line. */
     private const LEAST_STATIONS = 2;
 
+    /** Along an edge a surface swings by so many σ between its highest and its lowest place, at 95 % of edges. */
+    private const SWINGS = 4.5;
+
     /** A rule is read to half a millimetre: σ of the rounding, mm. */
     private const ROUNDING = 0.144;
 
@@ -58,7 +62,7 @@ final readonly class GapReader
         $taken = $beside === null ? [] : $this->taken($beside[0], false, $beside[1]);
         $knots = array_map(fn (Slot $slot) => new Point((float) $slot->height, $towards * ($u - $this->bare($side, $v, (float) $slot->height))), $taken);
 
-        return $this->gap($heights, $from, $gapAt, $sigma, $knots, fn (float $z): float => -$this->skirting($z));
+        return $this->gap($heights, $from, $gapAt, $sigma, $this->rough($beside[0] ?? null), $knots, fn (float $z): float => -$this->skirting($z));
     }
 
     /** What would make the template of an upright edge sure; null where it is taken already, or no wall stands there. */
@@ -79,6 +83,7 @@ final readonly class GapReader
             $box->u,
             fn (float $u): float => $this->frame->ceilingAt($u, $v) - $box->topAt($u, $v),
             max($this->frame->ceilingSigmaAt($box->u, $v), $this->frame->ceilingSigmaAt($box->right(), $v)),
+            $this->terms->room->textures->ofCeiling(),
         );
     }
 
@@ -108,6 +113,7 @@ final readonly class GapReader
             $from,
             fn (float $u): float => -$this->frame->floorAt($u, $v),
             max($this->frame->floorSigmaAt($from, $v), $this->frame->floorSigmaAt($to, $v)),
+            $this->terms->room->textures->ofCeiling(),
         );
     }
 
@@ -118,7 +124,7 @@ final readonly class GapReader
         $taken = $this->taken($wall, true, $z);
         $knots = array_map(fn (Slot $slot) => new Point((float) $slot->along, $v - $this->frame->backAt((float) $slot->along, $z)), $taken);
 
-        return $this->gap($this->spread([$from, $to]), $from, fn (float $u): float => $v - $this->frame->backAt($u, $z), $this->backSigma($from, $to, $z), $knots);
+        return $this->gap($this->spread([$from, $to]), $from, fn (float $u): float => $v - $this->frame->backAt($u, $z), $this->backSigma($from, $to, $z), $this->rough($wall), $knots);
     }
 
     public function backOffsets(float $z): ?Straightedge
@@ -137,6 +143,7 @@ final readonly class GapReader
             $from,
             fn (float $z): float => $v - $this->frame->backAt($u, $z) - $this->skirting($z),
             $this->backSigma($u, $u, ($from + $to) / 2),
+            $this->rough($this->frame->wall),
             $knots,
             fn (float $z): float => -$this->skirting($z),
         );
@@ -164,7 +171,7 @@ final readonly class GapReader
         usort($knots, fn (Point $a, Point $b) => $a->x <=> $b->x);
         $knots = array_values(array_filter($knots, fn (Point $knot) => $knot->x > $from - self::BESIDE && $knot->x < $to + self::BESIDE));
 
-        return $this->gap($this->spread([$from, $to]), $from, $gapAt, max($this->frame->sigmaAt($side->value, $from, $z), $this->frame->sigmaAt($side->value, $to, $z)), $knots);
+        return $this->gap($this->spread([$from, $to]), $from, $gapAt, max($this->frame->sigmaAt($side->value, $from, $z), $this->frame->sigmaAt($side->value, $to, $z)), $this->rough($beside[0] ?? null), $knots);
     }
 
     public function endOffsets(Side $side, float $v, float $z): ?Straightedge
@@ -185,21 +192,40 @@ final readonly class GapReader
     /**
      * @param  non-empty-list<float>  $places
      * @param  \Closure(float): float  $gapAt
+     * @param  float  $rough  σ of one place of the surface off its own plane, mm
      * @param  list<Point>  $knots  stations taken by rule: x the place, y the gap to the bare surface
      * @param  ?\Closure(float): float  $less  what stands before the bare surface
      */
-    private function gap(array $places, float $from, \Closure $gapAt, float $sigma, array $knots = [], ?\Closure $less = null): Gap
+    private function gap(array $places, float $from, \Closure $gapAt, float $sigma, float $rough, array $knots = [], ?\Closure $less = null): Gap
     {
         if (count($knots) < self::LEAST_STATIONS) {
-            return new Gap(array_map(fn (float $at) => new Point($at - $from, $gapAt($at)), $places), $sigma);
+            // Nobody saw how the surface goes between the places that a tape touched.
+            return new Gap(array_map(fn (float $at) => new Point($at - $from, $gapAt($at)), $places), $sigma, remains: max(Gap::TAPED, self::SWINGS * $rough));
         }
         $of = hypot(Tool::Rule->sigma(0.0), self::ROUNDING);
-        $line = SmoothLine::through($knots, $of);
-
+        $waves = $rough > 0.0 ? WavyLine::through($knots, $of, $rough) : null;
+        $line = $waves ?? SmoothLine::through($knots, $of);
         $stations = array_map(fn (float $at) => new Point($at - $from, $line->at($at) + ($less === null ? 0.0 : $less($at))), $places);
+        // As much as the other readings say that the surface is elsewhere.
         $strays = max(array_map(fn (Point $station) => abs($station->y - $gapAt($station->x + $from)), $stations));
+        $unseen = $waves === null ? 0.0 : self::SWINGS * max([$of, ...array_map(fn (float $at) => hypot($waves->sigmaAt($at), $of), $this->between($places))]);
 
-        return new Gap($stations, $sigma, $of, true, $strays);
+        return new Gap($stations, $sigma, $of, true, max($waves === null ? Gap::SAWN : $unseen, $strays));
+    }
+
+    /**
+     * @param  non-empty-list<float>  $places
+     * @return list<float> half way between them
+     */
+    private function between(array $places): array
+    {
+        return array_map(fn (float $a, float $b) => ($a + $b) / 2, array_slice($places, 0, -1), array_slice($places, 1));
+    }
+
+    /** σ of one place of a wall off its own plane, mm. */
+    private function rough(?int $wall): float
+    {
+        return $wall === null ? 0.0 : $this->terms->room->textures->of($wall);
     }
 
     /** @return list<Slot> the stations of the nearest straightedge beside a place, in rising order */

@@ -72,13 +72,10 @@ final readonly class ScribeLine
         return $this->blank()->minus(Length::ofDouble($this->gap->most));
     }
 
-    /**
-     * What may remain open after the line is cut to from its stations, mm: never less than a saw's, and as much as the other
-     * readings say that the wall is elsewhere.
-     */
+    /** What may remain open after the line is cut to from its stations, mm. */
     public function mayRemain(): float
     {
-        return $this->gap->byRule ? max(1.5, $this->gap->strays) : 3.0;
+        return $this->gap->remains;
     }
 
     /** Depth to cut at a station of the gap: o − g. */

@@ -15,8 +15,11 @@ final readonly class Levels
 {
     private Point $highest;
 
-    /** @param list<Point> $corners of the plan */
-    public function __construct(public Adjusted $adjusted, private int $planes, array $corners)
+    /**
+     * @param  list<Point>  $corners  of the plan
+     * @param  float  $rough  σ of one place of the ceiling off its plane, mm
+     */
+    public function __construct(public Adjusted $adjusted, private int $planes, array $corners, private float $rough = 0.0)
     {
         $height = fn (Point $at) => self::value($adjusted, LevelNetwork::floor($at));
         $highest = $corners[0] ?? new Point(0.0, 0.0);
@@ -65,7 +68,8 @@ final readonly class Levels
 
     public function ceilingSigmaAt(Point $at): float
     {
-        return $this->adjusted->sigmaOf($this->ceilingWeights($at));
+        // However well its plane is known, it is plastered.
+        return hypot($this->adjusted->sigmaOf($this->ceilingWeights($at)), $this->rough);
     }
 
     /**

@@ -11,6 +11,7 @@ use Incastro\Survey\Path;
 use Incastro\Survey\Plan\PlanNetwork;
 use Incastro\Survey\Slot;
 use Incastro\Survey\Space\SpaceShape;
+use Incastro\Survey\Textures;
 use Incastro\Survey\Things\Thing;
 
 /**
@@ -41,6 +42,7 @@ final readonly class Room
         public array $things,
         public array $offsets = [],
         private Frames $frames = new Frames(),
+        public Textures $textures = new Textures(),
     ) {
         $this->corners = array_map(fn (int $corner) => PlanNetwork::at($adjusted->unknowns, $corner), array_keys($shape->edges));
     }
@@ -52,7 +54,7 @@ final readonly class Room
      */
     public function with(array $things): self
     {
-        return new self($this->shape, $this->network, $this->adjusted, $this->levels, $this->heightInFront, $this->heightInFrontSigma, $this->skirtingHeight, $this->skirtingThickness, $things, $this->offsets, $this->frames);
+        return new self($this->shape, $this->network, $this->adjusted, $this->levels, $this->heightInFront, $this->heightInFrontSigma, $this->skirtingHeight, $this->skirtingThickness, $things, $this->offsets, $this->frames, $this->textures);
     }
 
     /** σ of a corner's place, mm. */
