@@ -13,9 +13,11 @@ use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Space\SpaceShape;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Trial\Dice;
+use Incastro\Trial\Grade;
 use Incastro\Trial\Judge;
 use Incastro\Trial\Person;
 use Incastro\Trial\PieceJudge;
+use Incastro\Trial\Plaster;
 use Incastro\Trial\RoomTrial;
 use Incastro\Trial\TrialReport;
 use Incastro\Trial\TrueRoom;
@@ -208,5 +210,62 @@ final class RoomTrialTest extends TestCase
         $required = array_filter($survey->slots, fn (Slot $slot) => $slot->required);
         self::assertSame([], array_diff(array_column($required, 'id'), $slots));
         self::assertLessThanOrEqual(count($required) + 2, count($slots));
+    }
+
+    /** As rough as a grade says: waves by their root mean square, over many places of many walls. */
+    public function test_plaster_is_as_rough_as_its_grade(): void
+    {
+        foreach ([[Grade::Plane, 0.0], [Grade::Mild, 0.8], [Grade::Old, 1.8]] as [$grade, $waves]) {
+            $squares = [];
+            for ($seed = 1; $seed <= 40; $seed++) {
+                $plaster = Plaster::random(new Dice($seed), $grade, 1000.0, 2400.0);
+                for ($x = 0.0; $x < 1000.0; $x += 90.0) {
+                    $squares[] = $plaster->at($x, 2.3 * $x) ** 2;
+                }
+            }
+            // Bumps and hollows add a little.
+            self::assertEqualsWithDelta($waves, sqrt(array_sum($squares) / count($squares)), 0.1 + 0.15 * $waves, $grade->value);
+        }
+    }
+
+    public function test_a_filled_corner_makes_hooks_read_short(): void
+    {
+        [$plane, $rough] = array_map(fn (Grade $grade) => new TrueRoom(SpaceShape::of(SpaceKind::Alcove), 7, 1150.0, $grade), [Grade::Plane, Grade::Mild]);
+        $slot = array_column((new Sheet($plane->shape, SheetChoices::defaults(\Incastro\Measure\Unit::Millimetre)))->slots(), null, 'id');
+        // From a filled corner to an open front: 0.41 of a radius of 5 to 8 for the diagonal, 0.15 for the depth; plaster besides.
+        foreach (['diagonal-left' => [2.05, 3.28], 'depth-left' => [0.75, 1.2]] as $id => [$least, $most]) {
+            $corner = fn (TrueRoom $room): float => $room->corner((int) $slot[$id]->from, 1150.0)->distanceTo($room->corner((int) $slot[$id]->to, 1150.0));
+            $at = new Slot(...['height' => 1150.0] + get_object_vars($slot[$id]));
+            self::assertEqualsWithDelta(0.0, $corner($plane) - $plane->truth($at), 1e-9);
+            $short = $corner($rough) - $rough->truth($at);
+            self::assertGreaterThanOrEqual($least, $short);
+            self::assertLessThanOrEqual($most, $short);
+        }
+    }
+
+    /** @return array<string, array{SpaceKind, Grade}> */
+    public static function rough(): array
+    {
+        return ['mild alcoves' => [SpaceKind::Alcove, Grade::Mild], 'old alcoves' => [SpaceKind::Alcove, Grade::Old], 'old closets' => [SpaceKind::Closet, Grade::Old], 'mild roof slopes' => [SpaceKind::RoofSlope, Grade::Mild]];
+    }
+
+    /** The campaign of thousands in short: honest readings of plaster are believed, and what is said of them holds. */
+    #[DataProvider('rough')]
+    public function test_honest_readings_of_plaster_are_believed(SpaceKind $kind, Grade $grade): void
+    {
+        $report = new TrialReport($kind, 500);
+        $trial = new RoomTrial($kind, 0.0, true, $grade, 0.5);
+        for ($seed = 500; $seed < 525; $seed++) {
+            $report->add($trial->run($seed));
+        }
+        $result = $report->toArray(0.0);
+        self::assertSame($grade->value, $result['grade']);
+        self::assertGreaterThanOrEqual(0.92, $result['first_time_fit'], json_encode($result['worst_rooms'], JSON_THROW_ON_ERROR));
+        self::assertLessThanOrEqual(0.12, $result['asked']);
+        self::assertLessThanOrEqual(0.04, $result['struck_honest']);
+        self::assertGreaterThanOrEqual(0.92, $result['span_claim']);
+        self::assertGreaterThanOrEqual(0.84, $result['height_claim']);
+        self::assertGreaterThanOrEqual(0.93, $result['within_said']);
+        self::assertLessThanOrEqual(1.0, $result['in_place_gap_mm']['p95']);
     }
 }
