@@ -15,18 +15,21 @@ use Incastro\Survey\Room\RoomNetwork;
  * The readings of a space as distances between its corners, near enough to construct a first plan, and to see which of them
  * no plan could hold. A width beside the back wall stands for the back wall's length, one in front for the front's.
  */
-final readonly class PlanClosing
+final class PlanClosing
 {
     /** A width so far off the line of corners may differ from it by this much, as a share of the distance between them. */
     private const NEAR = 120.0;
 
     /** @var list<PlanReading> */
-    private array $readings;
+    private readonly array $readings;
 
-    private Contradictions $contradictions;
+    private readonly Contradictions $contradictions;
+
+    /** The one of several that could explain every contradiction, if the rest of the readings told which. */
+    private ?PlanReading $told = null;
 
     /** @param array<string, Reading> $readings */
-    public function __construct(private RoomNetwork $network, array $readings)
+    public function __construct(private readonly RoomNetwork $network, array $readings)
     {
         $plan = [];
         foreach ($readings as $reading) {
@@ -81,13 +84,23 @@ final readonly class PlanClosing
     }
 
     /**
+     * Where several takes could explain every contradiction: leaves each out in turn, to hear which it is.
+     *
+     * @param  \Closure(list<string>): ?float  $misfit  Σ (residual/σ)² without some takes; null where the rest does not hold, or disagrees
+     */
+    public function ask(\Closure $misfit): void
+    {
+        $this->told = $this->contradictions->told($this->readings, fn (PlanReading $reading): ?float => $misfit([$reading->id]));
+    }
+
+    /**
      * Takes left out of the adjustment, since no plan holds them together.
      *
      * @return list<string>
      */
     public function excludedTakes(): array
     {
-        return array_map(fn (PlanReading $reading) => $reading->id, $this->contradictions->toLeaveOut());
+        return array_map(fn (PlanReading $reading) => $reading->id, $this->told === null ? $this->contradictions->toLeaveOut() : [$this->told]);
     }
 
     /**
@@ -97,7 +110,7 @@ final readonly class PlanClosing
      */
     public function provenWrong(): array
     {
-        $culprits = $this->contradictions->culprits();
+        $culprits = $this->told === null ? $this->contradictions->culprits() : [$this->told];
 
         return count($culprits) === 1 ? [$culprits[0]->id] : [];
     }

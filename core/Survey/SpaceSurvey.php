@@ -125,6 +125,7 @@ final class SpaceSurvey
     {
         $missing = array_values(array_filter($this->slots, fn (Slot $slot) => $slot->required && ! isset($this->readings[$slot->id])));
         $accusing = $this->textures->accusing();
+        $this->closing->ask(fn (array $without): ?float => $this->misfit($this->ofWalls($accusing, $without)));
         $observations = $this->ofWalls($accusing);
         $planIsChecked = true;
         $adjusted = $this->solver->solved($observations);
@@ -218,11 +219,7 @@ final class SpaceSurvey
     /** @param list<Observation> $candidates */
     private function scrutinised(Adjusted $adjusted, array $candidates): Scrutinised
     {
-        $scrutiny = new Scrutiny(
-            fn (array $observations) => $observations === $adjusted->observations ? $adjusted : Adjustment::solve($observations, $adjusted->unknowns),
-            $this->slip(...),
-            $candidates,
-        );
+        $scrutiny = $this->scrutiny($adjusted, $candidates);
         $observations = $adjusted->observations;
         $scrutinised = $scrutiny->of($observations);
         for ($i = 0; $i < self::ROUGH && ($rough = $this->confirmed($scrutinised)) !== []; $i++) {
@@ -232,6 +229,16 @@ final class SpaceSurvey
         }
 
         return $scrutinised;
+    }
+
+    /** @param list<Observation> $candidates */
+    private function scrutiny(Adjusted $adjusted, array $candidates): Scrutiny
+    {
+        return new Scrutiny(
+            fn (array $observations) => $observations === $adjusted->observations ? $adjusted : Adjustment::solve($observations, $adjusted->unknowns),
+            $this->slip(...),
+            $candidates,
+        );
     }
 
     /**
@@ -279,10 +286,25 @@ final class SpaceSurvey
         return array_map(fn (Observation $observation) => isset($rough[$observation->id]) ? $observation->widened($rough[$observation->id]) : $observation, $observations);
     }
 
-    /** @return list<Observation> what readings and walls say of where these stand, with the doubt that textures leave */
-    private function ofWalls(Textures $textures): array
+    /**
+     * @param  list<string>|null  $without  takes that are left out; null: those that no plan could hold
+     * @return list<Observation> what readings and walls say of where these stand, with the doubt that textures leave
+     */
+    private function ofWalls(Textures $textures, ?array $without = null): array
     {
-        return [...$this->observations($this->wallReadings->observation(...), $textures, $this->closing->excludedTakes()), ...($this->assumptions)($textures)->all()];
+        return [...$this->observations($this->wallReadings->observation(...), $textures, $without ?? $this->closing->excludedTakes()), ...($this->assumptions)($textures)->all()];
+    }
+
+    /**
+     * How much observations disagree; null where they do not make a room, or one of them is accused.
+     *
+     * @param  list<Observation>  $observations
+     */
+    private function misfit(array $observations): ?float
+    {
+        $adjusted = $this->solver->solved($observations);
+
+        return $adjusted !== null && $this->scrutiny($adjusted, [])->of($adjusted->observations)->isConsistent() ? $adjusted->sumOfSquares() : null;
     }
 
     /**

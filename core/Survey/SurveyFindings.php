@@ -207,6 +207,9 @@ final readonly class SurveyFindings
         if ($slot !== null && count($this->readings[$slot->id]->takes) > 1) {
             return [Finding::note(Code::Struck, sprintf('One take of “%s” cannot be: no plan closes with it. It does not count; the other does.', $slot->label), $slot->id)];
         }
+        if ($slot !== null) {
+            return [Finding::warning(Code::Suspect, sprintf('“%s” cannot be: no plan closes with it, and without it the others make one. Take it again.', $slot->label), $slot->id)];
+        }
         foreach (array_slice($closing->contradictions()->found, 0, 2) as [$long, $way]) {
             $sum = array_sum(array_map(fn (PlanReading $part) => $part->value, $way));
             $findings[] = Finding::warning(Code::PlanCannotClose, sprintf(

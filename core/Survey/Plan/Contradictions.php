@@ -13,6 +13,9 @@ final class Contradictions
     /** How many σ a way round may be short. */
     private const BEYOND = 4.0;
 
+    /** By so much less the rest disagrees without the one that is wrong, in squares of σ: 4 σ. */
+    private const CLEARLY = 16.0;
+
     /** @var list<array{PlanReading, list<PlanReading>}> a distance and the shorter way round */
     public readonly array $found;
 
@@ -109,6 +112,27 @@ final class Contradictions
         }
 
         return array_values($culprits ?? []);
+    }
+
+    /**
+     * Of readings of which any one would explain every contradiction the one without which the rest agrees, and with each of the others
+     * clearly does not: each is left out in turn.
+     *
+     * @param  list<PlanReading>  $readings  all there are
+     * @param  \Closure(PlanReading): ?float  $misfit  Σ (residual/σ)² of the network without it; null where it does not hold, or disagrees
+     */
+    public function told(array $readings, \Closure $misfit): ?PlanReading
+    {
+        $scores = [];
+        $culprits = $this->culprits();
+        foreach (count($culprits) < 2 ? [] : $culprits as $i => $culprit) {
+            $rest = new self(array_values(array_filter($readings, fn (PlanReading $reading) => $reading !== $culprit)));
+            $scores[$i] = $rest->found === [] ? $misfit($culprit) ?? INF : INF;
+        }
+        asort($scores);
+        [$best, $next] = [...array_values($scores), INF, INF];
+
+        return $best < INF && $next - $best >= self::CLEARLY ? $culprits[array_key_first($scores)] ?? null : null;
     }
 
     /**

@@ -51,10 +51,11 @@ final readonly class PlanSurvey
     public function solve(): PlanSolution
     {
         $contradictions = new Contradictions(array_values($this->readings));
-        $excluded = $contradictions->toLeaveOut();
-        $out = $contradictions->culprits() ?: $excluded;
+        $told = $contradictions->told(array_values($this->readings), $this->misfitWithout(...));
+        $excluded = $told === null ? $contradictions->toLeaveOut() : [$told];
+        $out = $told === null ? ($contradictions->culprits() ?: $excluded) : [$told];
         $kept = array_values(array_filter($this->readings, fn (PlanReading $reading) => ! in_array($reading, $excluded, true)));
-        $findings = $this->words->contradictions($contradictions);
+        $findings = $told === null ? $this->words->contradictions($contradictions) : [];
         $best = $this->best($kept);
         if ($best === null) {
             return new PlanSolution([], [], null, $excluded === [] ? $this->floating($kept) : $findings);
@@ -65,6 +66,15 @@ final readonly class PlanSurvey
         }
 
         return $this->solution($scrutinised, $findings);
+    }
+
+    /** How much the others disagree without a reading; null where they do not make a plan, or one of them is accused. */
+    private function misfitWithout(PlanReading $reading): ?float
+    {
+        $kept = array_values(array_filter($this->readings, fn (PlanReading $other) => $other !== $reading));
+        $best = $this->best($kept);
+
+        return $best !== null && $this->badness($best) < 1e4 && $this->scrutinised($kept, $best)->isConsistent() ? $best->sumOfSquares() : null;
     }
 
     /**

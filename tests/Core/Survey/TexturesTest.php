@@ -144,6 +144,20 @@ final class TexturesTest extends TestCase
         self::assertSame(['width-middle-front-0'], $again->struck);
     }
 
+    public function test_a_triangle_that_cannot_close_is_told_by_the_rest(): void
+    {
+        // 600 too long, the diagonal is longer than both sides of its triangle together; 500 too short, the width makes both diagonals so.
+        foreach ([['diagonal-left', 600.0], ['width-middle-back', -500.0]] as [$slot, $error]) {
+            foreach ([Textures::stated(Texture::Ordinary, []), new Textures()] as $textures) {
+                $survey = self::surveyed($textures, [$slot => [$error]]);
+                $said = array_values(array_filter($survey->findings, fn (Finding $finding) => $finding->code->isDisagreement()));
+                self::assertSame([[Code::Suspect, $slot]], array_map(fn (Finding $finding) => [$finding->code, $finding->place], $said));
+                self::assertStringContainsString('no plan closes with it, and without it the others make one', $said[0]->sentence);
+                self::assertSame(["$slot-0"], $survey->struck);
+            }
+        }
+    }
+
     public function test_rougher_walls_leave_more_doubt_and_smoother_ones_less(): void
     {
         $doubt = fn (Textures $textures): float => ($room = self::surveyed($textures, [])->room) === null ? 0.0 : $room->frame()->span($room->frame()->wholePath())->doubt;
