@@ -11,6 +11,7 @@ use Incastro\Measure\Unreadable;
 use Incastro\Survey\Plan\PlanKind;
 use Incastro\Survey\Plan\PlanReading;
 use Incastro\Survey\Plan\PlanSurvey;
+use Incastro\Survey\Textures;
 use Incastro\Survey\Tool;
 
 /** Reads the corners and readings of a plan from JSON, and names every fault by its path in the file. */
@@ -22,6 +23,9 @@ final class SurveyFile
 
     private const MOST_READINGS = 600;
 
+    /** No wall is rougher, mm. */
+    private const MOST_TEXTURE = 20.0;
+
     /** @var list<Fault> */
     private array $faults = [];
 
@@ -32,6 +36,8 @@ final class SurveyFile
     public readonly array $readings;
 
     public readonly Unit $unit;
+
+    private readonly Textures $textures;
 
     /** @throws BadFile */
     public function __construct(private readonly string $file, string $json)
@@ -49,6 +55,12 @@ final class SurveyFile
             $this->fault('.unit', sprintf('“%s” is not a unit here. It is mm or in.', is_scalar($unit) ? (string) $unit : 'that'));
         }
         $this->unit = $unit === 'in' ? Unit::Inch : Unit::Millimetre;
+        $texture = $data['texture'] ?? 0;
+        if (! is_int($texture) && ! is_float($texture) || $texture < 0 || $texture > self::MOST_TEXTURE) {
+            $this->fault('.texture', sprintf('“%s” is not how far a place of a wall is off its plane. It is a number of mm from 0 to %.0f, such as 1.2.', is_scalar($texture) ? (string) $texture : 'that', self::MOST_TEXTURE));
+            $texture = 0;
+        }
+        $this->textures = new Textures((float) $texture);
         $this->corners = $this->corners($data['corners'] ?? null);
         $this->readings = $this->readings($data['readings'] ?? null);
         if ($this->faults !== []) {
@@ -155,7 +167,7 @@ final class SurveyFile
             return null;
         }
 
-        return new PlanReading((string) $id, $kind, (int) $from, (int) $to, $at, (float) $value, is_scalar($item['value']) ? trim((string) $item['value']) : '', $tool, $legs, $outside);
+        return new PlanReading((string) $id, $kind, (int) $from, (int) $to, $at, (float) $value, is_scalar($item['value']) ? trim((string) $item['value']) : '', $tool, $legs, $outside, $this->textures->ofPlan($kind));
     }
 
     private function tool(string $path, mixed $given, PlanKind $kind): Tool

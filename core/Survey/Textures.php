@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Survey;
 
+use Incastro\Survey\Plan\PlanKind;
 use Incastro\Survey\Space\SpaceShape;
 
 /** The texture of a space's walls, floor and ceiling: one for all, and others for walls that differ. */
@@ -59,6 +60,18 @@ final readonly class Textures
     public function ofCeiling(): float
     {
         return $this->space;
+    }
+
+    /** What plaster of one texture all round adds to the σ of a reading of a plan, in mm; of a corner in degrees. */
+    public function ofPlan(PlanKind $kind): float
+    {
+        return match ($kind) {
+            PlanKind::Diagonal => self::HOOKED * $this->space,
+            PlanKind::Side => self::ALONG * M_SQRT2 * $this->space,
+            PlanKind::Tie, PlanKind::Offset => hypot(self::ALONG, 1.0) * $this->space,
+            PlanKind::Corner => rad2deg(M_SQRT2 * $this->space / self::ARM),
+            PlanKind::ThreeFourFive => M_SQRT2 * $this->space,
+        };
     }
 
     /** What the plaster adds to the σ of a reading, in mm; of an angle in degrees. */

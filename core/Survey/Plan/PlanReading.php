@@ -15,7 +15,10 @@ use Incastro\Survey\Tool;
  */
 final readonly class PlanReading
 {
-    /** @param array{float, float}|null $legs */
+    /**
+     * @param  array{float, float}|null  $legs
+     * @param  float  $rough  what the plaster of its walls adds to its σ, mm or degrees
+     */
     public function __construct(
         public string $id,
         public PlanKind $kind,
@@ -27,15 +30,16 @@ final readonly class PlanReading
         public Tool $tool,
         public ?array $legs = null,
         public bool $outside = false,
+        private float $rough = 0.0,
     ) {
     }
 
     /** σ in mm, or in degrees of a gauge. */
     public function sigma(): float
     {
-        return $this->kind === PlanKind::ThreeFourFive && $this->legs !== null
+        return hypot($this->rough, $this->kind === PlanKind::ThreeFourFive && $this->legs !== null
             ? self::sigmaOfLongSide($this->legs, $this->value, $this->tool)
-            : $this->tool->sigma(abs($this->value));
+            : $this->tool->sigma(abs($this->value)));
     }
 
     /**

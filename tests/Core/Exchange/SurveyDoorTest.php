@@ -62,6 +62,17 @@ final class SurveyDoorTest extends TestCase
         self::assertSame('corner', $answer['undecided'][0]['new_reading']['kind']);
     }
 
+    public function test_plaster_is_believed_where_the_file_says_how_rough_it_is(): void
+    {
+        // Both diagonals 4.5 too short, as hooks in filled corners make them: no plan of planes does that, with ordinary plaster one may.
+        $short = self::rectangle('2194.9');
+        $short['readings'][4]['value'] = '2194.9';
+        self::assertFalse($this->solved($short)['consistent']);
+        self::assertTrue($this->solved(['texture' => 1.2] + $short)['consistent']);
+        // A diagonal’s σ of √(1 + 0.66²) = 1.20 by tape, with 2 × 1.2 = 2.4 besides: 2.68.
+        self::assertGreaterThan($this->solved(self::rectangle())['corners']['C']['sigma_mm'], $this->solved(['texture' => 1.2] + self::rectangle())['corners']['C']['sigma_mm']);
+    }
+
     public function test_inches_outside_corners_and_three_four_fives_are_read(): void
     {
         $survey = self::rectangle();
@@ -105,6 +116,7 @@ final class SurveyDoorTest extends TestCase
         return [
             'two corners' => [['corners' => ['A', 'B']] + self::rectangle(), '$.corners: There are 2 corners. A plan has 3 to 24.'],
             'a corner twice' => [['corners' => ['A', 'B', 'B', 'D']] + self::rectangle(), '$.corners[2]: Corner B is named twice.'],
+            'a texture' => [['texture' => 'rough'] + self::rectangle(), '$.texture: “rough” is not how far a place of a wall is off its plane. It is a number of mm from 0 to 20, such as 1.2.'],
             'a unit' => [['unit' => 'cubit'] + self::rectangle(), '$.unit: “cubit” is not a unit here.'],
             'ten thousand readings' => [$many, '$.readings: There are 10000 readings. A plan takes at most 600.'],
             'a kind' => [$with(1, ['kind' => 'guess']), '$.readings[1].kind: “guess” is not a kind of reading here.'],
