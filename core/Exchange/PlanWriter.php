@@ -73,6 +73,7 @@ final readonly class PlanWriter
                 'joints' => (new SolidWriter($space))->joints(),
                 'movements' => (new SolidWriter($space))->movements(),
                 'measures' => $this->measures($space),
+                'decisions' => array_map((new LengthWriter($this->plan->job->format))->working(...), $space->decisions()),
                 'walls' => $space->survey->room === null ? [] : (new SolidWriter($space))->walls($space->survey->room),
                 'ceiling' => $space->survey->room === null ? [] : (new SolidWriter($space))->ceiling($space->survey->room),
                 'findings' => array_map(LengthWriter::finding(...), $space->findings),

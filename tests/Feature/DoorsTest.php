@@ -164,6 +164,10 @@ final class DoorsTest extends TestCase
         sort($kinds);
         self::assertSame(['groove', 'hole', 'line', 'pilot', 'pocket', 'screw', 'slide-line'], $kinds);
         self::assertContains('slide', array_column($space['joints'], 'kind'));
+        // What lies under each bearer of the plinth, from the floor as found: it falls 7 in this alcove.
+        $shims = array_filter($space['decisions'], fn (string $name) => str_starts_with($name, 'Under P1, bearer '), ARRAY_FILTER_USE_KEY);
+        self::assertNotSame([], $shims);
+        self::assertContains('shim', array_column(array_merge(...array_column(array_values($shims), 'steps')), 'label'));
     }
 
     public function test_a_job_file_with_a_fault_says_where_it_is(): void

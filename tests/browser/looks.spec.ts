@@ -200,3 +200,13 @@ test.describe('on a phone', () => {
     expect((box?.x ?? -1) >= 0 && (box?.x ?? 0) + (box?.width ?? 999) <= 390).toBe(true)
   })
 })
+
+test('what goes under each bearer of a plinth is told from the floor as found', async ({ page }) => {
+  await landingAlcove(page, 'fit')
+  await page.getByText('Shims under P1, from the floor as found').click()
+  const under = page.getByRole('region', { name: 'Run' }).getByRole('button', {
+    name: /^Shims under P1, bearer \d, (front|back)/,
+  })
+  await under.first().click()
+  await expect(page.getByText(/^shim$|a tapered pair/).first()).toBeVisible()
+})

@@ -68,7 +68,9 @@ final readonly class CleatShelf
             $joints[] = new Joint($strip->piece->key, $shelf->piece->key, JointKind::Glue, 'strips under shelves');
         }
 
-        return new Assembly($placed, $joints, $bought, bearings: $this->bearing($shelf));
+        $over = Working::start('from where the floor is highest to its underside', Length::ofDouble($this->shelf->z));
+
+        return new Assembly($placed, $joints, $bought, ["Cleats of {$shelf->piece->mark}, their upper edges" => $over], bearings: $this->bearing($shelf));
     }
 
     /** Under the front edge, before the cleats at its ends. */

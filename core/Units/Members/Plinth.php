@@ -28,6 +28,7 @@ use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\ScribedOutline;
+use Incastro\Units\Make\ShimPack;
 use Incastro\Units\MemberUnit;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
@@ -88,7 +89,26 @@ final readonly class Plinth implements MemberUnit
         $before = $plinth->ledge->isZero() ? ':rail-front' : ':ledge-rail';
         $joints = $toe === null ? $joints : [...$joints, new Joint($toe->piece->key, $plinth->id.$before, JointKind::Screws, 'toe boards to plinths')];
 
-        return new Assembly($toe === null ? $placed : [...$placed, $toe], $joints);
+        return new Assembly($toe === null ? $placed : [...$placed, $toe], $joints, decisions: self::shims($site, $plinth, $v, $v + $depth));
+    }
+
+    /**
+     * What goes under each bearer, at its back and at its front, where the floor lies lower than where it is highest.
+     *
+     * @return array<string, Working>
+     */
+    private static function shims(MemberSite $site, Under $plinth, float $back, float $front): array
+    {
+        $shims = [];
+        $half = $site->terms->board() / 2;
+        foreach (self::bearers($site, $plinth) as $i => $u) {
+            foreach (['back' => $back, 'front' => $front] as $at => $v) {
+                $pack = ShimPack::under(-$site->run->frame->floorAt($u + $half, $v), $site->terms->rules);
+                $shims += $pack === null ? [] : [sprintf('Under %s, bearer %d, %s', $plinth->mark, $i + 1, $at) => $pack];
+            }
+        }
+
+        return $shims;
     }
 
     /** A step before the boxes, its board flush with what they stand on: a rail in front, bearers between, and the board on both. */

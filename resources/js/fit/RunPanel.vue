@@ -62,6 +62,12 @@ async function addRun(wall: number): Promise<void> {
   if (made) openRun.value = made.id
 }
 
+/** What goes under a plinth, by bearer. */
+const shims = (mark: string) =>
+  Object.entries(props.station.decisions)
+    .filter(([name]) => name.startsWith(`Under ${mark}, `))
+    .map(([name, working]) => [name.slice(`Under ${mark}, `.length), working] as const)
+
 const remove = (id: string) => set(`layout.members.${id}`, null)
 </script>
 
@@ -109,6 +115,15 @@ const remove = (id: string) => set(`layout.members.${id}`, null)
           :label="`Length of ${one.holds.label.toLowerCase()} ${row.mark}`"
         />
       </div>
+      <template v-for="row in one.rows" :key="`under-${row.mark}`">
+        <details v-if="shims(row.mark).length > 0">
+          <summary>Shims under {{ row.mark }}, from the floor as found</summary>
+          <div v-for="[name, working] in shims(row.mark)" :key="name" class="row">
+            <span>{{ name }}</span>
+            <WorkingButton :working="working" :label="`Shims under ${row.mark}, ${name}`" />
+          </div>
+        </details>
+      </template>
       <UnitPanel :holds="one.holds" :path="`layout.members.${one.id}`" />
       <Button
         size="small"
@@ -169,6 +184,14 @@ h2 {
   justify-content: space-between;
   gap: 8px;
   min-height: 44px;
+}
+details {
+  margin: 4px 0;
+}
+summary {
+  min-height: 40px;
+  padding: 8px 0;
+  cursor: pointer;
 }
 .actions {
   display: flex;
