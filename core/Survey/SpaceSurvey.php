@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Incastro\Survey;
 
 use Incastro\Geometry\Point;
-use Incastro\Geometry\Polygon;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unit;
 use Incastro\Rules\Code;
@@ -21,13 +20,13 @@ use Incastro\Survey\Network\Undetermined;
 use Incastro\Survey\Plan\PlanNetwork;
 use Incastro\Survey\Room\LevelNetwork;
 use Incastro\Survey\Room\Levels;
+use Incastro\Survey\Room\Plausible;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\Room\RoomNetwork;
 use Incastro\Survey\Room\RoomSolver;
 use Incastro\Survey\Room\WallAssumptions;
 use Incastro\Survey\Room\WallReadings;
 use Incastro\Survey\Space\Sheet;
-use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Space\Spot;
 
 /**
@@ -39,19 +38,8 @@ use Incastro\Survey\Space\Spot;
  */
 final class SpaceSurvey
 {
-    /** No room is as large as this, mm: an adjustment that goes beyond it has not found one. */
-    private const LARGEST = 100_000.0;
-
     /** Times that places are found to be rougher than the readings suppose. */
     private const ROUGH = 4;
-
-    /** A wall is no rougher than this: mm, and degrees over a gauge’s arms. What is off by more was read wrongly again. */
-    private const ROUGH_MOST = 12.0;
-
-    private const ROUGH_ANGLE = 2.5;
-
-    /** So many takes alike leave no doubt but the wall’s. */
-    private const SURELY = 3;
 
     /** @var list<Slot> */
     private array $slots;
@@ -78,8 +66,7 @@ final class SpaceSurvey
     /** @var array<string, float> places that are rougher than was supposed, by take: how far off they are */
     private array $rough = [];
 
-    /** @var list<Reading> takes of one place that agree */
-    private array $places = [];
+    private Places $places;
 
 
     /**
@@ -105,8 +92,8 @@ final class SpaceSurvey
             foreach ($reading->takes as $take) {
                 $this->takes[$take->id] = [$take, $reading->slot];
             }
-            array_push($this->places, ...$reading->agreeing());
         }
+        $this->places = new Places($this->readings);
         $taken = array_values(array_map(fn (Reading $reading) => $reading->slot, $this->readings));
         $this->network = new RoomNetwork($this->sheet, $taken);
         $this->wallReadings = new WallReadings($this->network);
@@ -145,10 +132,10 @@ final class SpaceSurvey
         $levelCandidates = $this->levelCandidates($network);
         $levels = $this->levels($network, $levelCandidates);
         $room = $this->room($adjusted, $levels?->adjusted);
-        if (! $this->isPlausible($room)) {
+        if ($room === null || ! Plausible::isOne($room)) {
             $isDraft = true;
         }
-        $struck = array_merge($this->closing->provenWrong(), ...array_map(fn (Suspect $suspect) => $this->takesWith($suspect->id), [...($walls->suspects ?? []), ...($levels->suspects ?? [])]));
+        $struck = array_merge($this->closing->provenWrong(), ...array_map(fn (Suspect $suspect) => $this->places->takesWith($suspect->id), [...($walls->suspects ?? []), ...($levels->suspects ?? [])]));
         $lines = new StraightLines($this->readings, $struck, $this->format, $this->textures->accusing());
         $findings = new SurveyFindings($this->sheet, $this->slots, $this->readings, $this->takes, $this->network, $this->format);
         $isFit = ! $isDraft && $this->hasHeights() && $room !== null;
@@ -204,7 +191,7 @@ final class SpaceSurvey
     private function observations(\Closure $observe, Textures $textures, array $excluded = []): array
     {
         $observations = [];
-        foreach ($this->places as $place) {
+        foreach ($this->places->all as $place) {
             $id = $place->takes[count($place->takes) - 1]->id;
             $sigma = hypot($place->sigma(), $textures->sigma($place->slot, $this->sheet->shape));
             $observation = array_intersect($excluded, array_map(fn (Take $take) => $take->id, $place->takes)) === [] ? $observe($id, $place->slot, $place->value(), $sigma) : null;
@@ -222,7 +209,7 @@ final class SpaceSurvey
         $scrutiny = $this->scrutiny($adjusted, $candidates);
         $observations = $adjusted->observations;
         $scrutinised = $scrutiny->of($observations);
-        for ($i = 0; $i < self::ROUGH && ($rough = $this->confirmed($scrutinised)) !== []; $i++) {
+        for ($i = 0; $i < self::ROUGH && ($rough = $this->places->confirmed($scrutinised)) !== []; $i++) {
             $this->rough = $rough + $this->rough;
             $observations = $this->widened($observations, $rough);
             $scrutinised = $scrutiny->of($observations);
@@ -239,41 +226,6 @@ final class SpaceSurvey
             $this->slip(...),
             $candidates,
         );
-    }
-
-    /**
-     * Places that are off the others, and were read more than once alike: no slip does that but one that is made again, which is then
-     * a typical one. The wall is rougher there than the readings suppose: they count less, and nobody is asked a third time.
-     *
-     * @return array<string, float> by take: how far off it is
-     */
-    private function confirmed(Scrutinised $scrutinised): array
-    {
-        $rough = [];
-        foreach ($scrutinised->suspects as $suspect) {
-            if ($this->isConfirmed($suspect->id, $suspect->error, $suspect->slip)) {
-                $rough[$suspect->id] = abs($suspect->error);
-            }
-        }
-        foreach ($scrutinised->undecided as $set) {
-            if (array_filter($set->ids, fn (string $id, int $i) => ! $this->isConfirmed($id, $set->errors[$i], $set->slips[$i]), ARRAY_FILTER_USE_BOTH) === []) {
-                $rough += array_combine($set->ids, array_map(abs(...), $set->errors));
-            }
-        }
-
-        return $rough;
-    }
-
-    /**
-     * Whether a place was read more than once, alike, and in no other way, and is off by no more than a wall can be. What a typical slip
-     * would explain may be made twice, not three times.
-     */
-    private function isConfirmed(string $id, float $error, ?string $slip): bool
-    {
-        $most = $this->takes[$id][1]->kind->isAngle() ? self::ROUGH_ANGLE : self::ROUGH_MOST;
-        $alike = count($this->takesWith($id));
-
-        return count($this->readings[$this->takes[$id][1]->id]->agreeing()) === 1 && ($alike >= self::SURELY ? abs($error) <= 2 * $most : $alike > 1 && $slip === null && abs($error) <= $most);
     }
 
     /**
@@ -318,19 +270,6 @@ final class SpaceSurvey
         $kept = array_values(array_filter($this->widened($observations, $this->rough), fn (Observation $observation) => ! $accused->suspects($observation->id)));
 
         return new Scrutinised(Adjustment::solve($kept, $accused->adjusted->unknowns), $accused->suspects, $accused->undecided, $accused->tooFew);
-    }
-
-    /** @return list<string> a take and those that agree with it */
-    private function takesWith(string $id): array
-    {
-        foreach ($this->places as $place) {
-            $ids = array_map(fn (Take $take) => $take->id, $place->takes);
-            if (in_array($id, $ids, true)) {
-                return $ids;
-            }
-        }
-
-        return [$id];
     }
 
     private function slip(string $id, float $error, float $sigma): ?Slip
@@ -427,44 +366,5 @@ final class SpaceSurvey
             array_values(array_map(fn (Reading $reading) => $reading->slot, array_filter($this->readings, fn (Reading $reading) => $reading->slot->kind === ReadingKind::Offset || $reading->slot->onCeiling))),
             textures: $this->textures,
         );
-    }
-
-    /** Whether the walls, carried on to the ends of the room, stay within what a room can be. */
-    private function isPlausible(?Room $room): bool
-    {
-        if ($room === null || ! (new Polygon($room->corners))->isSimple() || (new Polygon($room->corners))->signedArea() <= 0.0) {
-            return false;
-        }
-        foreach ([...$room->adjusted->unknowns, ...$room->levels->adjusted->unknowns] as $unknown) {
-            if (! (abs($unknown) < self::LARGEST)) {
-                return false;
-            }
-        }
-        $frame = $room->frame();
-        $top = $frame->lowestCeiling(max(0.0, $frame->mouth()))[0];
-        if ($frame->mouth() <= 0.0 || $top <= 0.0 || $top > self::LARGEST) {
-            return $this->sheet->shape->kind === SpaceKind::UnderStair && $frame->mouth() > 0.0;
-        }
-        foreach ([0.0, $frame->mouth()] as $v) {
-            foreach ([0.0, $top, 2 * $top] as $z) {
-                if (! (abs($frame->leftAt($v, $z)) + abs($frame->rightAt($v, $z)) < self::LARGEST)) {
-                    return false;
-                }
-            }
-        }
-
-        foreach (array_keys($room->network->fields) as $wall) {
-            $length = $room->edgeLength($wall);
-            $height = $room->frame($wall)->ceilingAt($length / 2, 0.0);
-            foreach ([0.0, $length / 2, $length] as $along) {
-                foreach ([0.0, $height / 2, $height] as $z) {
-                    if (! (abs($height) + abs($room->wallOffset($wall, $along, $z)) < self::LARGEST)) {
-                        return false;
-                    }
-                }
-            }
-        }
-
-        return true;
     }
 }
