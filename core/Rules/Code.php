@@ -155,6 +155,7 @@ enum Code: string
     case CrawlSleep = 'crawl-sleep';
     case RoofLift = 'roof-lift';
     case RoofHeavy = 'roof-heavy';
+    case RoofJoint = 'roof-joint';
     case DeckNoAir = 'deck-no-air';
     case Sags = 'sags';
     case VentClosed = 'vent-closed';

@@ -75,6 +75,9 @@ final readonly class BedPlatform implements CellUnit
         #[Size('Ribs under the roof', ['120', '5'], 60, 250)]
         #[When('canopy', true)]
         public Length $rib,
+        #[Toggle('Roof in two halves', false, 'Where it would not pass a turn on its way.')]
+        #[When('canopy', true)]
+        public bool $halves,
         #[Made('Ledgers and rails of', Purpose::Rail)] public ?string $rails = null,
         #[Made('Slats of', Purpose::Slat)] public ?string $slats = null,
         #[Size('Height of its deck', null, 150, 1900, 'Usually so that one lies 500 mm or 20 in high.')] public ?Length $deck = null,

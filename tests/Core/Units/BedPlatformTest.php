@@ -12,6 +12,7 @@ use Incastro\Rules\Finding;
 use Incastro\Rules\Severity;
 use Incastro\Strength\Guard;
 use Incastro\Trial\Dice;
+use Incastro\Units\Hardware;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestLayout;
 
@@ -127,6 +128,29 @@ final class BedPlatformTest extends TestCase
         // Board 2.08 × 0.96, ribs 2 × 2.044 × 0.12, supports 5 × 0.924 × 0.12, all × 0.0178 × 680 = 36.8 kg.
         $told = array_values(array_filter($plan->findings, fn (Finding $finding) => $finding->code === Code::RoofHeavy));
         self::assertStringContainsString('The roof weighs 37 kg with its ribs, an end panel 25', $told[0]->sentence);
+    }
+
+    public function test_a_roof_in_two_halves_passes_a_turn_and_is_bolted_in_its_place(): void
+    {
+        $layout = self::layout(['canopy' => true, 'deck' => 320, 'halves' => true], 2080.0, 960.0);
+        $plan = $layout->plan();
+        self::assertSame([], self::wrong($plan));
+        $pieces = [];
+        foreach ($plan->pieces() as $piece) {
+            $pieces[substr($piece->mark, strpos($piece->mark, '-') + 1)] = [$piece->length->result->toDouble(), $piece->width->result->toDouble()];
+        }
+        // 2080/2 = 1040; 2044.4/2 = 1022.2; ⌈(1022 − 17.8)/600⌉ + 1 = 3 supports each, those in the middle 4 boards shorter than 960: 888.8.
+        self::assertSame([[1040.0, 960.0], [1040.0, 960.0]], [$pieces['roof-L'], $pieces['roof-R']]);
+        self::assertSame([[1022.0, 120.0], [1022.0, 120.0]], [$pieces['rib-back-L'], $pieces['rib-front-R']]);
+        self::assertSame([[924.0, 120.0], [924.0, 120.0], [888.0, 120.0]], [$pieces['cross-L-1'], $pieces['cross-L-2'], $pieces['cross-L-3']]);
+        self::assertSame([888.0, 120.0], $pieces['cross-R-1']);
+        self::assertSame([460.0, 120.0], $pieces['plate-back']);
+        // Half a roof is lifted by two: what is told of it weighs about half of 37.
+        $told = array_values(array_filter($plan->findings, fn (Finding $finding) => $finding->code === Code::RoofHeavy));
+        self::assertSame([], array_filter($told, fn (Finding $finding) => ! str_contains($finding->sentence, 'The roof weighs 19 kg')));
+        $bolts = array_sum(array_map(fn (Hardware $one) => str_starts_with($one->name, 'connecting bolt') ? $one->quantity : 0, $plan->hardware()));
+        // 8 to the panels, 8 of the rails; 4 face to face, and 8 through each plate.
+        self::assertSame(16 + 4 + 16, $bolts);
     }
 
     public function test_a_roof_that_cannot_be_lifted_or_sags(): void

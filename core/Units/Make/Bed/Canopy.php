@@ -4,14 +4,9 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Make\Bed;
 
-use Incastro\Geometry\Pose;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
-use Incastro\Pieces\Grain;
-use Incastro\Pieces\Piece;
-use Incastro\Pieces\Works\Finish;
-use Incastro\Pieces\Works\Finished;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
@@ -19,6 +14,7 @@ use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\WayOut;
 use Incastro\Strength\Beam;
+use Incastro\Strength\Bolts;
 use Incastro\Strength\Loads;
 use Incastro\Strength\Section;
 use Incastro\Units\Assembly;
@@ -34,9 +30,7 @@ use Incastro\Units\Placed;
  */
 final readonly class Canopy
 {
-    /** Cross supports no further apart; back rails, how wide and where the upper one lies; the lip over the roof; mm and inches. */
-    private const APART = [600.0, 24.0];
-
+    /** Back rails, how wide and where the upper one lies; the lip over the roof; mm and inches. */
     private const RAIL = [120.0, 5.0];
 
     private const UPPER = [1000.0, 40.0];
@@ -65,7 +59,8 @@ final readonly class Canopy
     {
         $s = $this->sizes;
         $terms = $s->site->terms;
-        $is = fn (array $size): Length => $terms->rules->either(...$size);
+        $parts = new CanopyParts($s);
+        $is = $parts->is(...);
         [$t, $tr] = [$terms->materials->carcass->thickness, $terms->materials->for(Purpose::Top)->thickness];
         $thick = $t->toDouble();
         $outer = Working::start('width of its place', $s->site->cell->width->result)->roundedDown($terms->format);
@@ -73,46 +68,40 @@ final readonly class Canopy
         $between = $s->long();
         $under = Working::start('height of the roof', $s->bed->roof)->minus('roof board', $tr);
         [$long, $wide, $high] = [$between->result->toDouble(), $deep->result->toDouble(), $under->result->toDouble()];
-        $rib = Working::start('height of a rib', $s->bed->rib);
         $low = $high - $s->bed->rib->toDouble();
-        $panels = [$this->put($this->piece('end-panel-L', 'End panel', $under, $deep, 'four bolts to the roof'), -$thick, 0.0, 0.0, Way::Up, Way::Out, Way::Right), $this->put($this->piece('end-panel-R', 'End panel', $under, $deep, 'four bolts to the roof'), $long, 0.0, 0.0, Way::Up, Way::Out, Way::Right)];
-        $roof = $this->put($this->piece('roof', 'Roof, the shelf above', $outer, $deep, 'screwed down to ribs and cross supports', Purpose::Top), -$thick, 0.0, $high, Way::Right, Way::Out, Way::Up, Part::Worktop);
-        $ribs = [$this->put($this->piece('rib-back', 'Rib', $between, $rib, 'glued and screwed to the roof'), 0.0, 0.0, $low, Way::Right, Way::Up, Way::Out), $this->put($this->piece('rib-front', 'Rib', $between, $rib, 'glued and screwed to the roof'), 0.0, $wide - $thick, $low, Way::Right, Way::Up, Way::Out, Part::Face)];
-        $crosses = $joints = [];
-        $count = (int) ceil(($long - $thick) / $is(self::APART)->toDouble() - 1e-9) + 1;
-        for ($i = 0; $i < $count; $i++) {
-            $crosses[] = $cross = $this->put($this->piece('cross-'.($i + 1), 'Cross support', $deep->minusTimes('ribs', 2, $t), $rib, $i === 0 || $i === $count - 1 ? 'bolted to the end panel' : 'between the ribs'), $i * ($long - $thick) / ($count - 1), $thick, $low, Way::Out, Way::Up, Way::Right);
-            array_push($joints, ...array_map(fn (Placed $one) => new Joint($cross->piece->key, $one->piece->key, JointKind::Pocket, 'roofs of beds'), $ribs));
-        }
-        foreach ([...$ribs, ...$crosses] as $one) {
-            $joints[] = new Joint($roof->piece->key, $one->piece->key, JointKind::Screws, 'roofs of beds');
-        }
+        $panels = array_map(fn (string $hand, float $x) => $parts->put($parts->piece("end-panel-$hand", 'End panel', $under, $deep, 'four bolts to the roof'), $x, 0.0, 0.0, Way::Up, Way::Out, Way::Right), ['L', 'R'], [-$thick, $long]);
+        $modules = (new CanopyRoof($s, $outer, $deep, $low, $high))->modules();
+        $roof = Assembly::all(...$modules);
         $skirting = $terms->rules->skirtingStays ? $s->site->run->frame->skirtingTop() + self::OVER_SKIRTING : 0.0;
         $rails = [];
         foreach (['low' => $skirting, 'up' => $is(self::UPPER)->toDouble()] as $at => $z) {
-            $rails[] = $this->put($this->piece("back-rail-$at", 'Back rail', $between, Working::start('width of a rail', $is(self::RAIL)), $at === 'up' ? 'bolted to the end panels; into two studs, so that it does not sway' : 'bolted to the end panels'), 0.0, 0.0, $z, Way::Right, Way::Up, Way::Out);
+            $rails[] = $parts->put($parts->piece("back-rail-$at", 'Back rail', $between, Working::start('width of a rail', $is(self::RAIL)), $at === 'up' ? 'bolted to the end panels; into two studs, so that it does not sway' : 'bolted to the end panels'), 0.0, 0.0, $z, Way::Right, Way::Up, Way::Out);
         }
-        $lip = $this->put($this->piece('roof-lip', 'Lip of the roof', $outer, Working::start('over the roof', $is(self::LIP))->plus('roof board', $tr), 'screwed from behind, taken off for moving', Purpose::Frame), -$thick, $wide, $high, Way::Right, Way::Up, Way::Out, Part::Face);
-        $joints[] = new Joint($roof->piece->key, $lip->piece->key, JointKind::Screws, 'lips of roofs');
+        $lip = $parts->put($parts->piece('roof-lip', 'Lip of the roof', $outer, Working::start('over the roof', $is(self::LIP))->plus('roof board', $tr), 'screwed from behind, taken off for moving', Purpose::Frame), -$thick, $wide, $high, Way::Right, Way::Up, Way::Out, Part::Face);
+        $boards = array_values(array_filter($roof->placed, fn (Placed $one) => $one->part === Part::Worktop));
+        $joints = array_map(fn (Placed $board) => new Joint($board->piece->key, $lip->piece->key, JointKind::Screws, 'lips of roofs'), $boards);
         $weigh = fn (Placed ...$all): float => array_sum(array_map(fn (Placed $one) => $one->piece->weight(), $all));
-        $module = $weigh($roof, ...$ribs, ...$crosses);
+        [$board, $whole] = [$weigh(...$boards), $weigh(...$roof->placed)];
 
-        return new Assembly([...$panels, $roof, ...$ribs, ...$crosses, ...$rails, $lip], $joints, [
+        return Assembly::all($roof, new Assembly([...$panels, ...$rails, $lip], $joints, [
             new Hardware('connecting bolt M6', 2 * 4 + 2 * 4, 'roof and rails of the bed to its end panels', ArticleKind::Connector),
             new Hardware('angle bracket', 4 + 2, 'roof of the bed, and its upper rail to studs', ArticleKind::AngleBracket),
-        ], [], [...$this->lifted(), ...$this->carried($module, $panels[0]->piece->weight()), ...$this->strong($weigh($roof), $weigh(...$ribs, ...$crosses), $long)]);
+        ], [], [...$this->lifted(), ...$this->carried(CanopyRoof::heaviest(...$modules), $panels[0]->piece->weight()), ...$this->strong($board, $whole - $board, $long), ...$this->joined($whole, $long)]));
     }
 
-    private function piece(string $role, string $name, Working $length, Working $width, string $how, Purpose $of = Purpose::Carcass): Piece
+    /** @return list<Finding> whether the bolts hold where two halves of a rib meet, in its middle, where it is bent most */
+    private function joined(float $weight, float $long): array
     {
-        return $this->sizes->site->make->inner($role, $name, $length, $width, $of, Grain::Length, $of === Purpose::Carcass ? [] : [new Finished('front, long', Finish::Banded)], [$how]);
-    }
+        $s = $this->sizes;
+        if (! $s->bed->halves) {
+            return [];
+        }
+        $load = Loads::newtons(Loads::ROOF * $long / 1000 + $weight) / $long;
+        $force = Bolts::inColumn($load * $long ** 2 / 8 / 2, CanopyRoof::COLUMNS);
+        $most = 2 * Bolts::M6;
+        $tier = $s->site->cell->tier->id;
 
-    private function put(Piece $piece, float $x, float $y, float $z, Way $length, Way $width, Way $thickness, Part $part = Part::Body): Placed
-    {
-        $cell = $this->sizes->site->cell;
-
-        return new Placed($piece, Pose::at($this->sizes->from() + $x, $cell->back + $y, $z, $length, $width, $thickness), $part, $cell->tier->id);
+        return $force <= $most ? [] : [Finding::clash(Code::RoofJoint, sprintf('Where both halves of a rib meet its bolts would carry %.0f N in a column; two of M6 carry %.0f. Make the roof in one, or its board thinner.', $force, $most), $tier)->withWaysOut([new WayOut('The roof in one', Edits::tier($tier)->setting(['halves' => false]))])];
     }
 
     /** @return list<Finding> whether it can be lifted over its panels */
