@@ -129,7 +129,7 @@ final class SpaceChoices
             'shape.outside' => $shape->kind !== SpaceKind::Other ? null : Field::numbersBelow('Outside corners', $shape->corners(), $shape->corners() - 3),
             'skipped' => Field::listOf('Readings that cannot be taken', array_map(fn (Slot $slot) => $slot->id, (new Sheet($shape, SheetChoices::defaults($format->unit)))->slots()), 0, 100),
             'texture' => Field::oneOf('How even the walls are', array_column(Texture::cases(), 'value'))->orComputed(),
-            'textures' => Field::listOf('How even each wall is', ['', ...array_column(Texture::cases(), 'value')], 0, $shape->corners()),
+            'textures' => Field::listOf('How even each wall is', ['same', ...array_column(Texture::cases(), 'value')], 0, $shape->corners()),
             'sheet.low' => Field::length('Height of the lowest widths above the floor', $format, $mm(0), $mm(1000)),
             'sheet.middle' => Field::length('Height of the middle widths above the floor', $format, $mm(100), $mm(5000))->orComputed(),
             'sheet.high' => Field::length('Distance of the highest widths from the ceiling', $format, $mm(0), $mm(1000)),

@@ -33,7 +33,7 @@ final readonly class Textures
     /**
      * As a person said it: ordinary plaster where nobody did.
      *
-     * @param  list<string>  $walls  by edge; the name of no texture: as the space
+     * @param  list<string>  $walls  by edge; “same”: as the space
      */
     public static function stated(?Texture $space, array $walls): self
     {

@@ -532,7 +532,7 @@ export interface SpaceChoices {
   skipped: string[]
   /** How even the walls are; absent or null: not stated. */
   texture?: string | null
-  /** Of walls that differ, by edge; empty: as the space. */
+  /** Of walls that differ, by edge; “same”: as the space. */
   textures?: string[]
   things: ThingEntry[]
   practice: number | null

@@ -21,7 +21,7 @@ const walls = computed(() =>
     .map((edge, at) => ({ at, label: edge.label, isWall: edge.kind === 'wall' }))
     .filter((edge) => edge.isWall),
 )
-const others = computed(() => walls.value.filter((wall) => own.value[wall.at]))
+const others = computed(() => walls.value.filter((wall) => (own.value[wall.at] ?? 'same') !== 'same'))
 const ofWall = computed(() => [{ value: 'same', label: 'as the others' }, ...words.value.textures])
 
 async function state(value: string) {
@@ -29,7 +29,7 @@ async function state(value: string) {
   isOpen.value = false
 }
 function setWall(at: number, value: string) {
-  const all = props.shape.edges.map((_, edge) => (edge === at ? value : (own.value[edge] ?? '')))
+  const all = props.shape.edges.map((_, edge) => (edge === at ? value : (own.value[edge] ?? 'same')))
   return job.edit('space', { path: 'textures', value: all })
 }
 </script>
@@ -73,12 +73,12 @@ function setWall(at: number, value: string) {
         <label v-for="wall in walls" :key="wall.at">
           <span>{{ wall.label }}</span>
           <Select
-            :model-value="own[wall.at] || 'same'"
+            :model-value="own[wall.at] ?? 'same'"
             :options="ofWall"
             option-value="value"
             option-label="label"
             :aria-label="`How even the ${wall.label} is`"
-            @update:model-value="setWall(wall.at, $event === 'same' ? '' : $event)"
+            @update:model-value="setWall(wall.at, $event)"
           />
         </label>
       </div>

@@ -61,7 +61,7 @@ final class TexturesTest extends TestCase
     public function test_a_wall_that_differs_counts_where_it_is_touched(): void
     {
         // The left wall, 1, is old: √(1.2² + 2²) = 2.332 for a width between it and the right one; a plumb of the right wall knows nothing of it.
-        $textures = Textures::stated(Texture::Ordinary, ['', 'old', '', '']);
+        $textures = Textures::stated(Texture::Ordinary, ['same', 'old', 'same', 'same']);
         $shape = SpaceShape::of(SpaceKind::Alcove);
         self::assertEqualsWithDelta(2.332, $textures->sigma(self::slot('width-low-back'), $shape), 0.001);
         self::assertEqualsWithDelta(1.697, $textures->sigma(self::slot('plumb-right-low'), $shape), 0.001);
@@ -69,7 +69,7 @@ final class TexturesTest extends TestCase
 
     public function test_nobody_is_accused_of_what_ordinary_plaster_does(): void
     {
-        $smooth = Textures::stated(Texture::Smooth, ['', 'old']);
+        $smooth = Textures::stated(Texture::Smooth, ['same', 'old']);
         self::assertSame([0.8, 2.0], [$smooth->of(0), $smooth->of(1)]);
         self::assertSame([1.2, 2.0], [$smooth->accusing()->of(0), $smooth->accusing()->of(1)]);
         // What nobody said is ordinary; and a plane is meant as one.
