@@ -22,12 +22,17 @@ export async function choose(page: Page, place: 'What it holds' | 'In front', un
   await page.getByRole('dialog').getByRole('radio', { name: unit, exact: true }).click()
 }
 
-/** Chooses in a list, and waits until it is taken: what follows from it may move the rows below. */
+/** Chooses in a list. What was set before may still move the rows below, which closes a list: then it is opened once more. */
 export async function pick(page: Page, label: string, option: string): Promise<void> {
   const list = page.getByRole('combobox', { name: label, exact: true })
-  await list.click()
-  await page.getByRole('option', { name: option, exact: true }).click()
-  await expect(list).toHaveText(option)
+  await expect(async () => {
+    if ((await list.textContent())?.trim() !== option) {
+      await list.click()
+      await page.getByRole('option', { name: option, exact: true }).click({ timeout: 3000 })
+    }
+    await expect(list).toHaveText(option, { timeout: 3000 })
+  }).toPass()
+  await expect(page.getByRole('listbox')).toHaveCount(0)
 }
 
 /** Types into a field and leaves it. */

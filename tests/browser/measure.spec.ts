@@ -216,6 +216,7 @@ test('how even the walls are is said once, and sizes are reckoned so', async ({ 
     await list.click()
     await page.getByRole('option', { name: 'Smooth board' }).click()
     await expect(list).toHaveText('Smooth board')
+    await expect(page.getByRole('listbox')).toHaveCount(0)
   }
   await expect.poll(wide).toBeLessThan(old)
   await walls.getByRole('button', { name: 'Done' }).click()
