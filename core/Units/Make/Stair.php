@@ -25,8 +25,8 @@ final readonly class Stair
     /** @param Over $of one of them */
     public function __construct(private MemberSite $site, Over $of, private float $thick)
     {
-        $id = explode('/', $of->id)[0];
-        $treads = array_values(array_filter($site->run->over(), fn (Over $over) => explode('/', $over->id)[0] === $id));
+        $id = $of->memberId();
+        $treads = array_values(array_filter($site->run->over(), fn (Over $over) => $over->memberId() === $id));
         usort($treads, fn (Over $a, Over $b) => $a->u <=> $b->u);
         [$first, $last] = [$treads[0], $treads[count($treads) - 1]];
         [$left, $right] = [$this->beside($first, true), $this->beside($last, false)];
@@ -41,7 +41,7 @@ final readonly class Stair
         $tops = [];
         foreach ($this->site->run->over() as $over) {
             $apart = $isLeft ? $end->u - $over->end() : $over->u - $end->end();
-            if (abs($apart) < self::BESIDE && $over->z > $end->z && explode('/', $over->id)[0] !== explode('/', $end->id)[0]) {
+            if (abs($apart) < self::BESIDE && $over->z > $end->z && $over->memberId() !== $end->memberId()) {
                 $tops[] = $over->z + $over->holds->demand($this->site->terms->rules, $this->site->terms->materials)->thickness->toDouble();
             }
         }

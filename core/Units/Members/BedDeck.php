@@ -131,7 +131,7 @@ final readonly class BedDeck implements MemberUnit
     {
         [$wide, $long] = $this->mattress->size() ?? [$this->width, $this->length];
         [$u, $v] = $this->across ? [$wide, $long] : [$long, $wide];
-        $id = explode('/', $top->id)[0];
+        $id = $top->memberId();
 
         return new Lying($site->run, $site->terms, $top->id, Edits::member($id), $top->u, $top->length->result->toDouble(), $top->v, $top->depth->result->toDouble() - $front, $top->front(), $top->z + $thick, $u, $v, $this->thickness, $this->play, $this->across, new WayOut('Take the bed away', Edits::withoutMember($id)));
     }
@@ -181,7 +181,7 @@ final readonly class BedDeck implements MemberUnit
         }
         $fine = fn (float $mm): string => $site->terms->format->finest()->write(Length::ofDouble($mm));
         $holding = array_values(array_filter($site->terms->materials->all, fn ($other) => $other->wood !== null && $other->thickness->isGreaterThan($sheet->thickness) && $deck->ofThickness($other->thickness->toDouble())->holds()));
-        $made = $holding === [] ? [] : [new WayOut("Make it of {$holding[0]->name}", Edits::member(explode('/', $top->id)[0])->setting(['made' => $holding[0]->id]))];
+        $made = $holding === [] ? [] : [new WayOut("Make it of {$holding[0]->name}", Edits::member($top->memberId())->setting(['made' => $holding[0]->id]))];
 
         return [Finding::warning(Code::Sags, sprintf('Over %s the deck bends %s under one person; %s is the most. Put a board under its middle, or divide the bay. Guidance for furniture, not for the house.', $site->terms->write($span), $fine($deck->sag()), $fine($deck->limit())), $top->id)->withWaysOut($made)];
     }
@@ -190,6 +190,6 @@ final readonly class BedDeck implements MemberUnit
     private function closed(Over $top): array
     {
         return $this->holes ? [] : [Finding::warning(Code::DeckNoAir, 'The mattress lies on a closed board and will get damp.', $top->id)
-            ->withWaysOut([new WayOut('Bore air holes', Edits::member(explode('/', $top->id)[0])->setting(['holes' => true]))])];
+            ->withWaysOut([new WayOut('Bore air holes', Edits::member($top->memberId())->setting(['holes' => true]))])];
     }
 }

@@ -142,7 +142,7 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
 
     private function away(Over $top): WayOut
     {
-        return new WayOut('Take the lids away', Edits::withoutMember(explode('/', $top->id)[0]));
+        return new WayOut('Take the lids away', Edits::withoutMember($top->memberId()));
     }
 
     private function strip(MemberSite $site, Over $top, Length $behind): Placed

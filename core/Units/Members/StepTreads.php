@@ -154,13 +154,13 @@ final readonly class StepTreads implements MemberUnit
         }
         $least = $deck->leastThickness();
         $holding = array_values(array_filter($site->terms->materials->all, fn ($other) => $other->wood !== null && $other->thickness->toDouble() > $least && $deck->ofThickness($other->thickness->toDouble())->isStrong()));
-        $ways = $holding === [] ? [] : [new WayOut("Make it of {$holding[0]->name}", Edits::member(explode('/', $tread->id)[0])->setting(['made' => $holding[0]->id]))];
+        $ways = $holding === [] ? [] : [new WayOut("Make it of {$holding[0]->name}", Edits::member($tread->memberId())->setting(['made' => $holding[0]->id]))];
 
         return [Finding::clash(Code::TreadBends, sprintf('Over %s a tread of %s may break under one foot; it takes %s. Guidance for furniture, not for the house.', $site->terms->write($span), $site->terms->format->write($sheet->thickness), $site->terms->format->finest()->write(Length::ofDouble($least))), $tread->id)->withWaysOut([...$ways, $this->away($tread)])];
     }
 
     private function away(Over $tread): WayOut
     {
-        return new WayOut('Take the steps away', Edits::withoutMember(explode('/', $tread->id)[0]));
+        return new WayOut('Take the steps away', Edits::withoutMember($tread->memberId()));
     }
 }

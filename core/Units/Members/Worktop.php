@@ -88,7 +88,7 @@ final readonly class Worktop implements MemberUnit
     private function end(MemberSite $site, Over $worktop): Assembly
     {
         foreach ($site->run->over() as $next) {
-            if ($next->id !== $worktop->id && explode('/', $next->id)[0] === explode('/', $worktop->id)[0] && abs($next->z - $worktop->z) < self::MEETS && abs($next->u - $worktop->end()) < self::MEETS) {
+            if ($next->id !== $worktop->id && $next->memberId() === $worktop->memberId() && abs($next->z - $worktop->z) < self::MEETS && abs($next->u - $worktop->end()) < self::MEETS) {
                 $bolts = $worktop->depth->result->isGreaterThan($site->terms->rules->either(...self::DEEP)) ? 3 : 2;
 
                 return new Assembly([], hardware: [new Hardware('worktop bolt', $bolts, 'worktops to each other, their ends cut together in one pass', ArticleKind::Connector)]);
@@ -115,6 +115,6 @@ final readonly class Worktop implements MemberUnit
         $less = Length::ofDouble(floor($most))->roundedDown($site->terms->format->step);
 
         return [Finding::warning(Code::OverhangLong, sprintf('The worktop stands %s out with nothing under it; %s holds somebody who leans on it. Guidance for furniture, not for the house.', $site->terms->format->write($this->overhang), $site->terms->format->write($less)), $worktop->id)
-            ->withWaysOut([new WayOut('Let it stand out '.$site->terms->format->write($less), Edits::member(explode('/', $worktop->id)[0])->measuring('with.overhang', $less))])];
+            ->withWaysOut([new WayOut('Let it stand out '.$site->terms->format->write($less), Edits::member($worktop->memberId())->measuring('with.overhang', $less))])];
     }
 }

@@ -52,7 +52,7 @@ final readonly class SeatRoom
     /** @return list<Finding> where a leaning back leaves too little to sit on */
     public function eaten(LeaningBack $back): array
     {
-        $id = explode('/', $this->top->id)[0];
+        $id = $this->top->memberId();
         $on = $this->on($back->upTo() - $this->z);
         if ($on !== []) {
             return [Finding::clash(Code::BackEatsSeat, sprintf('Box %s stands over the seat where the back would lean.', $on[0]->mark), $this->top->id)->about([$on[0]->id])

@@ -266,7 +266,7 @@ final readonly class KneeFields
 
     private function member(): string
     {
-        return explode('/', $this->top->id)[0];
+        return $this->top->memberId();
     }
 
     /** @param array{float, float} $size */
