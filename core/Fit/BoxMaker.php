@@ -7,6 +7,7 @@ namespace Incastro\Fit;
 use Incastro\Fit\Holds\HoldsOpening;
 use Incastro\Fit\Holds\LeavesBottomOut;
 use Incastro\Fit\Holds\SpansOpenings;
+use Incastro\Fit\Holds\StandsForward;
 use Incastro\Fit\Layout\Option;
 use Incastro\Fit\Layout\Tier;
 use Incastro\Fit\Layout\TopForm;
@@ -126,14 +127,16 @@ final class BoxMaker
         $first = $group[0];
         $last = $group[count($group) - 1];
         $isLast = $k === count($divisions[$first->bay->id]->sizes) - 1;
-        $depth = $tier->depth === null ? $this->depth : Working::start('depth as chosen', $tier->depth);
-        $face = $this->back + $depth->result->toDouble();
+        $forward = $this->forward($group, $k);
+        $depth = $this->deep($tier, $forward);
+        $back = $forward === null ? $this->back : $this->back + $this->depth->result->toDouble() - $depth->result->toDouble();
+        $face = $back + $depth->result->toDouble();
         $high = $height->result->toDouble();
         [$left, $right] = $isLast ? $this->sides($first, $last, $high) : [$high, $high];
         // The bays of a group are clear openings: the box's own sides stand outside the outer two.
         $around = count($group) > 1 ? $this->board->toDouble() : 0.0;
-        [$top, $v] = $this->top($first, $first->u - $around, $last->end + $around, $left, $right, $z, $foot);
-        $depth = $v > $this->back + 1e-6 ? $depth->minus('stands forward under the slope', Length::ofDouble($v - $this->back))->roundedDown($this->terms->format) : $depth;
+        [$top, $v] = $this->top($first, $first->u - $around, $last->end + $around, $left, $right, $z, $foot, $back);
+        $depth = $v > $back + 1e-6 ? $depth->minus('stands forward under the slope', Length::ofDouble($v - $back))->roundedDown($this->terms->format) : $depth;
         $v = $face - $depth->result->toDouble();
         if ($top->isRaked()) {
             $higher = $right > $left ? $last->right : $first->left;
@@ -150,6 +153,36 @@ final class BoxMaker
         $this->cellsOf($group, $divisions, $k, $z, $box, [$left, $right, $high], [$v, $face]);
     }
 
+    /**
+     * What lets a stack stand at the front of its run.
+     *
+     * @param  non-empty-list<FittedBay>  $group
+     */
+    private function forward(array $group, int $k): ?StandsForward
+    {
+        foreach ($group as $bay) {
+            foreach ($bay->bay->stacks()[$k] as $tier) {
+                foreach ($tier->options as $option) {
+                    if ($option->holds instanceof StandsForward) {
+                        return $option->holds;
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private function deep(Tier $tier, ?StandsForward $forward): Working
+    {
+        if ($forward === null) {
+            return $tier->depth === null ? $this->depth : Working::start('depth as chosen', $tier->depth);
+        }
+        $deep = $tier->depth === null ? Working::start('usual at the front of its run', $forward->usualDepth($this->terms->rules)) : Working::start('depth as chosen', $tier->depth);
+
+        return $deep->atMost('depth of the run', $this->depth->result);
+    }
+
     /** @param non-empty-list<FittedBay> $group */
     private function isOpen(array $group, int $k): bool
     {
@@ -163,21 +196,21 @@ final class BoxMaker
     }
 
     /** @return array{BoxTop, float} the outline above, and where the back stands */
-    private function top(FittedBay $first, float $from, float $to, float $left, float $right, float $z, float $foot): array
+    private function top(FittedBay $first, float $from, float $to, float $left, float $right, float $z, float $foot, float $stands): array
     {
         if (abs($left - $right) > 1e-6) {
-            return [BoxTop::raked($left, $right), $this->back];
+            return [BoxTop::raked($left, $right), $stands];
         }
         $height = $left;
         $back = $first->back->result->toDouble() - ($z - $foot);
         if ($back >= $height - 1e-6 || ! $this->headroom->isSloped($from, $to)) {
-            return [BoxTop::flat($height), $this->back];
+            return [BoxTop::flat($height), $stands];
         }
-        $breaks = $this->headroom->clears($from, $to, $height, $z);
-        if ($first->bay->top === TopForm::Stepped) {
+        $breaks = max($stands, $this->headroom->clears($from, $to, $height, $z));
+        if ($first->bay->top === TopForm::Stepped || ($stands > $this->back && $breaks < $stands + self::LEAST_BACK)) {
             return [BoxTop::flat($height), $breaks];
         }
-        $v = $back >= self::LEAST_BACK ? $this->back : $this->headroom->clears($from, $to, self::LEAST_BACK, $z);
+        $v = $back >= self::LEAST_BACK ? $stands : max($stands, $this->headroom->clears($from, $to, self::LEAST_BACK, $z));
 
         return [BoxTop::sloped(max($back, self::LEAST_BACK), $height, $breaks - $v), $v];
     }

@@ -156,6 +156,8 @@ enum Code: string
     case RoofLift = 'roof-lift';
     case RoofHeavy = 'roof-heavy';
     case RoofJoint = 'roof-joint';
+    case DeckHangs = 'deck-hangs';
+    case DeckOnBought = 'deck-on-bought';
     case DeckNoAir = 'deck-no-air';
     case Sags = 'sags';
     case VentClosed = 'vent-closed';

@@ -6,10 +6,13 @@ namespace Incastro\Fit\Demand;
 
 use Incastro\Measure\Length;
 
-/** What a member needs: how thick it is, how far it stands out over the face, and whether it is made in parts however long it is. */
+/**
+ * What a member needs: how thick it is, how far it stands out over the face, whether it is made in parts however long it is, and whether
+ * it reaches to the walls at the ends of its run, past what closes the gaps there below it.
+ */
 final readonly class MemberDemand
 {
-    public function __construct(public Length $thickness, public Length $overhang, public bool $isInParts = false)
+    public function __construct(public Length $thickness, public Length $overhang, public bool $isInParts = false, public bool $reachesWalls = false)
     {
     }
 }

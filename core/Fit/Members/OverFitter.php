@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Fit\Members;
 
 use Incastro\Fit\Box;
+use Incastro\Fit\Demand\MemberDemand;
 use Incastro\Fit\Ends;
 use Incastro\Fit\FittedCell;
 use Incastro\Fit\Headroom;
@@ -19,6 +20,7 @@ use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
+use Incastro\Survey\Path;
 use Incastro\Survey\Room\RunFrame;
 
 /** Places what lies over tiers whose tops are level. */
@@ -29,6 +31,9 @@ final readonly class OverFitter
 
     /** A shorter or shallower one serves cells that have no room themselves, mm. */
     private const LEAST = 60.0;
+
+    /** What reaches to the walls goes past its bays where it gains so much by it, mm. */
+    private const WORTH = 5.0;
 
     public function __construct(private Terms $terms, private RunFrame $frame, private Ends $house)
     {
@@ -78,8 +83,9 @@ final readonly class OverFitter
                     $from = $isUnder && abs($panel->u + $this->terms->board() - $from) < self::LEVEL ? $panel->u : $from;
                     $to = $isUnder && abs($panel->u - $to) < self::LEVEL ? $to + $this->terms->board() : $to;
                 }
-                $meetsLeft = $this->house->isWall('left') && abs($from - $ends[0]) < self::LEVEL;
-                $meetsRight = $this->house->isWall('right') && abs($to - $ends[1]) < self::LEVEL;
+                [$from, $to, $long] = $demand->reachesWalls ? $this->toWalls($from, $to, $ends, $z, $demand) : [$from, $to, Working::start('over its bays', Length::ofDouble($to - $from))];
+                $meetsLeft = $this->house->isWall('left') && $from < $ends[0] + self::LEVEL;
+                $meetsRight = $this->house->isWall('right') && $to > $ends[1] - self::LEVEL;
                 // It is scribed up to the walls, where a rake may be lower than over its box.
                 $stands = max($back, $headroom->clears($meetsLeft ? min($from, $this->frame->leftAt($face, $z)) : $from, $meetsRight ? max($to, $this->frame->rightAt($face, $z)) : $to, $demand->thickness->toDouble(), $z));
                 if ($stands > $face - self::LEAST) {
@@ -96,7 +102,7 @@ final readonly class OverFitter
                     $from,
                     $stands,
                     $z,
-                    Working::start('over its bays', Length::ofDouble($to - $from)),
+                    $long,
                     $depth->plus('stands over the face', $demand->overhang),
                     $meetsLeft,
                     $meetsRight,
@@ -107,6 +113,26 @@ final readonly class OverFitter
         }
 
         return [$tops, $findings];
+    }
+
+    /**
+     * At ends of the run where walls are, up to them at its own height, less allowance and doubt, past what closes the gap below it.
+     *
+     * @param  array{float, float}  $ends
+     * @return array{float, float, Working}
+     */
+    private function toWalls(float $from, float $to, array $ends, float $z, MemberDemand $demand): array
+    {
+        $span = $this->terms->room->span($this->frame, new Path(0.0, $this->frame->mouth(), $z, $z + $demand->thickness->toDouble()), $this->terms->rules->skirtingStays);
+        $less = $this->terms->rule(Rule::SideAllowance) + $span->doubt / 2;
+        $left = $this->house->isWall('left') && abs($from - $ends[0]) < self::LEVEL ? min($from, $span->left + $less) : $from;
+        $right = $this->house->isWall('right') && abs($to - $ends[1]) < self::LEVEL ? max($to, $span->right - $less) : $to;
+        if ($right - $left < $to - $from + self::WORTH) {
+            return [$from, $to, Working::start('over its bays', Length::ofDouble($to - $from))];
+        }
+        $long = Working::start('to the walls at its height, less allowances and doubt', Length::ofDouble($right - $left))->roundedDown($this->terms->format);
+
+        return [$left, $left + $long->result->toDouble(), $long];
     }
 
     private function noRoom(Member $member): Finding

@@ -7,6 +7,8 @@ namespace Incastro\Units\Members;
 use Incastro\Fit\Box;
 use Incastro\Fit\Demand\MemberDemand;
 use Incastro\Fit\Demand\MemberForm;
+use Incastro\Fit\Holds\StandsBought;
+use Incastro\Fit\Holds\StandsForward;
 use Incastro\Fit\Members\Over;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Way;
@@ -37,6 +39,7 @@ use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\Bed\Lying;
 use Incastro\Units\Make\Bed\MattressRoom;
+use Incastro\Units\Make\Bed\RowDeck;
 use Incastro\Units\Mattress;
 use Incastro\Units\MemberUnit;
 use Incastro\Units\Part;
@@ -52,9 +55,6 @@ final readonly class BedDeck implements MemberUnit
 {
     /** Play at the walls and between panels, mm and inches. */
     private const PLAY = [3.0, 1 / 8];
-
-    /** A panel is no wider, so that one person lifts it through a door; mm and inches. */
-    private const WIDEST = [1200.0, 48.0];
 
     private const HOLE = [30.0, 1.25];
 
@@ -73,6 +73,7 @@ final readonly class BedDeck implements MemberUnit
         #[Toggle('Lies across, from the wall out', false)] public bool $across,
         #[Size('Front board stands over the deck', ['30', '1'], 0, 80)] public Length $lip,
         #[Toggle('Air holes', true, 'On a closed deck a mattress gets damp.')] public bool $holes,
+        #[Toggle('On rails over bought cabinets', false, 'They carry it on their sides: the middle of a bought top bears nobody.')] public bool $rails,
         #[Made('Made of', Purpose::Top)] public ?string $made = null,
     ) {
     }
@@ -84,7 +85,9 @@ final readonly class BedDeck implements MemberUnit
 
     public function demand(HouseRules $rules, Catalogue $materials): MemberDemand
     {
-        return new MemberDemand($materials->using(Purpose::Top, $this->made)->for(Purpose::Top)->thickness, $materials->for(Purpose::Front)->thickness, isInParts: true);
+        $thick = $materials->using(Purpose::Top, $this->made)->for(Purpose::Top)->thickness;
+
+        return new MemberDemand($this->rails ? $thick->plus($materials->for(Purpose::Rail)->thickness) : $thick, $materials->for(Purpose::Front)->thickness, isInParts: true, reachesWalls: true);
     }
 
     public function build(MemberSite $site): Assembly
@@ -99,19 +102,16 @@ final readonly class BedDeck implements MemberUnit
         $front = $terms->materials->for(Purpose::Front)->thickness;
         $boxes = array_values(array_filter($site->run->boxes, fn (Box $box) => in_array($box->id.':top', $top->carriers, true)));
         usort($boxes, fn (Box $a, Box $b) => $a->u <=> $b->u);
-        $deep = Working::start('from the wall behind to its front', $top->depth->result)->minus('front board', $front)->minusTimes('play', 2, $terms->rules->either(...self::PLAY));
-        $panels = $joints = [];
-        $cuts = $this->cuts($site, $top, $boxes);
-        foreach ($cuts as $i => [$from, $to]) {
-            $piece = $site->make->inner('panel-'.($i + 1), 'Deck', Working::start('over its boxes', Length::ofDouble($to - $from)), $deep, Purpose::Top, Grain::Length, $this->holes ? [new AirHoles($terms->rules->either(...self::HOLE), $terms->rules->either(...self::HOLES_APART))] : [], ['screwed down to the boxes']);
-            $panels[] = $panel = new Placed($piece, Pose::at($from, $top->v + $terms->rules->either(...self::PLAY)->toDouble(), $top->z, Way::Right, Way::Out, Way::Up), Part::Worktop, $top->id);
-            foreach ($boxes as $box) {
-                if ($box->u < $to - 1.0 && $box->right() > $from + 1.0) {
-                    $joints[] = new Joint($piece->key, $box->id.':top', JointKind::Screws, 'decks of beds');
-                }
-            }
+        $play = $terms->rules->either(...self::PLAY);
+        $holes = $this->holes ? [new AirHoles($terms->rules->either(...self::HOLE), $terms->rules->either(...self::HOLES_APART))] : [];
+        $row = $boxes !== [] && ($this->rails || RowDeck::bridges($top, $boxes)) ? new RowDeck($site, $top, $boxes, $this->rails, $play, $holes) : null;
+        if ($row?->isCarried() === false) {
+            return new Assembly([], findings: [$this->hangs($top, $boxes)]);
         }
-        $high = Working::start('deck', $sheet->thickness)->plus('stands over it', $this->lip);
+        $cuts = $this->cuts($site, $top, $boxes);
+        $deck = $row?->build() ?? $this->panels($site, $top, $boxes, $cuts, $holes);
+        $rail = $terms->materials->for(Purpose::Rail)->thickness;
+        $high = ($this->rails ? Working::start('rail', $rail)->plus('deck', $sheet->thickness) : Working::start('deck', $sheet->thickness))->plus('stands over it', $this->lip);
         $boards = [];
         // In one piece where one is long enough, else they meet where the deck does.
         foreach ($top->length->result->isGreaterThan($terms->rules->get(Rule::LongestPiece)) ? $cuts : [[$top->u, $top->end()]] as $i => [$from, $to]) {
@@ -119,12 +119,37 @@ final readonly class BedDeck implements MemberUnit
             $piece = $site->make->inner($role, 'Front board', Working::start('before its deck', Length::ofDouble($to - $from)), $high, Purpose::Front, Grain::Length, [new Finished('upper, long', Finish::Banded)], ['screwed to the edge of the deck']);
             $boards[] = new Placed($piece, Pose::at($from, $top->front() - $front->toDouble(), $top->z, Way::Right, Way::Up, Way::Out), Part::Face, $top->id);
         }
-        $lying = $this->lying($site, $top, $sheet->thickness->toDouble(), $front->toDouble());
+        $lying = $this->lying($site, $top, $sheet->thickness->toDouble() + ($this->rails ? $rail->toDouble() : 0.0), $front->toDouble());
         $on = array_values(array_filter($site->run->boxes, fn (Box $box) => $box->z > $top->z - 1.0 && $box->z < $lying->top() && $box->u < $top->end() && $box->right() > $top->u));
         $mattress = $on === [] ? new Assembly([], findings: (new MattressRoom($lying))->findings(), fixtures: [$lying->fixture()])
             : new Assembly([], findings: [Finding::clash(Code::MattressJams, sprintf('Box %s stands on the deck, where the mattress lies.', $on[0]->mark), $top->id)->about([$on[0]->id])->withWaysOut([new WayOut('Leave an open gap there', Edits::tier($on[0]->id)->emptied()), $lying->away])]);
 
-        return Assembly::all(new Assembly([...$panels, ...$boards], $joints, findings: [...$this->strong($site, $top, $boxes), ...$this->closed($top)]), $mattress);
+        return Assembly::all($deck, new Assembly($boards, findings: [...$this->strong($site, $top, $boxes, $row), ...$this->closed($top), ...$this->bought($top, $boxes)]), $mattress);
+    }
+
+    /**
+     * Sheets that meet where boxes do, along the run.
+     *
+     * @param  list<Box>  $boxes
+     * @param  list<array{float, float}>  $cuts
+     * @param  list<AirHoles>  $holes
+     */
+    private function panels(MemberSite $site, Over $top, array $boxes, array $cuts, array $holes): Assembly
+    {
+        $terms = $site->terms;
+        $deep = Working::start('from the wall behind to its front', $top->depth->result)->minus('front board', $terms->materials->for(Purpose::Front)->thickness)->minusTimes('play', 2, $terms->rules->either(...self::PLAY));
+        $panels = $joints = [];
+        foreach ($cuts as $i => [$from, $to]) {
+            $piece = $site->make->inner('panel-'.($i + 1), 'Deck', Working::start('over its boxes', Length::ofDouble($to - $from)), $deep, Purpose::Top, Grain::Length, $holes, ['screwed down to the boxes']);
+            $panels[] = new Placed($piece, Pose::at($from, $top->v + $terms->rules->either(...self::PLAY)->toDouble(), $top->z, Way::Right, Way::Out, Way::Up), Part::Worktop, $top->id);
+            foreach ($boxes as $box) {
+                if ($box->u < $to - 1.0 && $box->right() > $from + 1.0) {
+                    $joints[] = new Joint($piece->key, $box->id.':top', JointKind::Screws, 'decks of beds');
+                }
+            }
+        }
+
+        return new Assembly($panels, $joints);
     }
 
     private function lying(MemberSite $site, Over $top, float $thick, float $front): Lying
@@ -145,7 +170,7 @@ final readonly class BedDeck implements MemberUnit
     private function cuts(MemberSite $site, Over $top, array $boxes): array
     {
         $play = $site->terms->rules->either(...self::PLAY)->toDouble();
-        $widest = $site->terms->rules->either(...self::WIDEST)->toDouble();
+        $widest = $site->terms->rules->either(...RowDeck::WIDEST)->toDouble();
         $cuts = [];
         $from = $top->u + $play;
         foreach ($boxes as $i => $box) {
@@ -161,19 +186,19 @@ final readonly class BedDeck implements MemberUnit
     }
 
     /**
-     * A person in one place, and all that lies on the bed, from side to side of the widest box.
+     * A person in one place, and all that lies on the bed, from side to side of the widest box, or behind a row of them.
      *
      * @param  list<Box>  $boxes
      * @return list<Finding>
      */
-    private function strong(MemberSite $site, Over $top, array $boxes): array
+    private function strong(MemberSite $site, Over $top, array $boxes, ?RowDeck $row): array
     {
         $sheet = $site->terms->materials->for(Purpose::Top);
         $wood = $sheet->wood?->strength();
         if ($wood === null || $boxes === []) {
             return [];
         }
-        $span = max(array_map(fn (Box $box) => max(array_map(fn ($column) => $column->width->result->toDouble(), $box->columns)), $boxes));
+        $span = $row?->span() ?? max(array_map(fn (Box $box) => max(array_map(fn ($column) => $column->width->result->toDouble(), $box->columns)), $boxes));
         [$wide, $long] = $this->mattress->size() ?? [$this->width, $this->length];
         $deck = new Deck($top->depth->result->toDouble(), $sheet->thickness->toDouble(), $span, $wood->along, $wood->bendingAlong, Loads::newtons(Loads::PERSON), Loads::SITS_ON, Loads::newtons(Loads::BED) / ($wide->toDouble() * $long->toDouble()));
         if ($deck->holds()) {
@@ -184,6 +209,30 @@ final readonly class BedDeck implements MemberUnit
         $made = $holding === [] ? [] : [new WayOut("Make it of {$holding[0]->name}", Edits::member($top->memberId())->setting(['made' => $holding[0]->id]))];
 
         return [Finding::warning(Code::Sags, sprintf('Over %s the deck bends %s under one person; %s is the most. Put a board under its middle, or divide the bay. Guidance for furniture, not for the house.', $site->terms->write($span), $fine($deck->sag()), $fine($deck->limit())), $top->id)->withWaysOut($made)];
+    }
+
+    /** @param list<Box> $boxes */
+    private function hangs(Over $top, array $boxes): Finding
+    {
+        $forward = array_values(array_filter($boxes, fn (Box $box) => $box->has(StandsForward::class)));
+        $back = count($forward) === 1 ? [new WayOut("Let box {$forward[0]->mark} stand at the wall", Edits::withoutOption($forward[0]->optionId(StandsForward::class)))] : [];
+
+        return Finding::clash(Code::DeckHangs, 'The boxes under it do not stand alike: behind those at the front nothing carries it. Let all of them stand at the front of the run, with a wall behind that is level with the deck, or none.', $top->id)
+            ->about(array_map(fn (Box $box) => $box->id, $forward))
+            ->withWaysOut([...$back, new WayOut('Take the bed away', Edits::withoutMember($top->memberId()))]);
+    }
+
+    /**
+     * @param  list<Box>  $boxes
+     * @return list<Finding>
+     */
+    private function bought(Over $top, array $boxes): array
+    {
+        $bought = array_values(array_filter($boxes, fn (Box $box) => $box->has(StandsBought::class)));
+
+        return $this->rails || $bought === [] ? [] : [Finding::clash(Code::DeckOnBought, 'Bought cabinets carry a bed on their sides, never on the middle of a top. Lay rails over them.', $top->id)
+            ->about(array_map(fn (Box $box) => $box->id, $bought))
+            ->withWaysOut([new WayOut('Lay rails over them', Edits::member($top->memberId())->setting(['rails' => true]))])];
     }
 
     /** @return list<Finding> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Options;
 
+use Incastro\Fit\Holds\StandsForward;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Vector;
@@ -83,7 +84,9 @@ final readonly class ReadyMade implements BoughtBox
         $cabinet = new Fixture('Cabinet', $box->id, new Block($u, $u + $wide, $box->v, $box->v + min($this->depth->toDouble(), $box->outerDepth()->toDouble()), $box->z, $box->z + $high));
 
         return Assembly::all(
-            new Assembly([], hardware: $this->fixed($site), decisions: $this->packing($site), findings: $this->findings($site, $low), fixtures: [$cabinet]),
+            // At the front of its run no wall is behind it.
+            $box->option(StandsForward::class) === null ? new Assembly([], hardware: $this->fixed($site), decisions: $this->packing($site)) : new Assembly([]),
+            new Assembly([], findings: $this->findings($site, $low), fixtures: [$cabinet]),
             $this->seam($site),
             $this->cut && $box->top->isRaked() && $this->height->toDouble() > $low ? $this->sloped($site, $low) : new Assembly([]),
         );
