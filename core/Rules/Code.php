@@ -158,6 +158,7 @@ enum Code: string
     case RoofJoint = 'roof-joint';
     case DeckHangs = 'deck-hangs';
     case DeckOnBought = 'deck-on-bought';
+    case CurtainHeat = 'curtain-heat';
     case DeckNoAir = 'deck-no-air';
     case Sags = 'sags';
     case VentClosed = 'vent-closed';

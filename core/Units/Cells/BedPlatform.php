@@ -26,6 +26,7 @@ use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
 use Incastro\Units\BedGuard;
 use Incastro\Units\CellUnit;
+use Incastro\Units\Make\Bed\BedCurtain;
 use Incastro\Units\Make\Bed\BedFrame;
 use Incastro\Units\Make\Bed\BedLadder;
 use Incastro\Units\Make\Bed\BedRoom;
@@ -33,6 +34,7 @@ use Incastro\Units\Make\Bed\BedSizes;
 use Incastro\Units\Make\Bed\Canopy;
 use Incastro\Units\Make\Bed\CastorDrawer;
 use Incastro\Units\Make\Bed\GuardRail;
+use Incastro\Units\Make\Bed\MattressFiller;
 use Incastro\Units\Mattress;
 use Incastro\Units\Sites\CellSite;
 
@@ -62,6 +64,7 @@ final readonly class BedPlatform implements CellUnit
         #[Toggle('Lies across, from the wall out', false)] public bool $across,
         #[Size('Gap between slats, at most', ['70', '2 3/4'], 20, 70)] public Length $gap,
         #[Size('Front board stands over the deck', ['30', '1'], 0, 80)] public Length $lip,
+        #[Toggle('Boards fill the gap beside the mattress', false, 'Where it is wide enough to hold a child’s head.')] public bool $filler,
         #[Toggle('Drawers on castors below', false)] public bool $drawers,
         #[Choice('Guard along the front', BedGuard::None)] public BedGuard $guard,
         #[Size('Guard over the mattress', ['260', '10 1/4'], 160, 500, 'Local standards go first.')]
@@ -78,6 +81,7 @@ final readonly class BedPlatform implements CellUnit
         #[Toggle('Roof in two halves', false, 'Where it would not pass a turn on its way.')]
         #[When('canopy', true)]
         public bool $halves,
+        #[Toggle('Curtain before it', false)] public bool $curtain,
         #[Made('Ledgers and rails of', Purpose::Rail)] public ?string $rails = null,
         #[Made('Slats of', Purpose::Slat)] public ?string $slats = null,
         #[Size('Height of its deck', null, 150, 1900, 'Usually so that one lies 500 mm or 20 in high.')] public ?Length $deck = null,
@@ -138,7 +142,17 @@ final readonly class BedPlatform implements CellUnit
             $parts[] = $ladder->build($this->guard === BedGuard::EntryLeft ? 0.0 : $sizes->pu - $entry);
         }
 
-        return Assembly::all(...[...$parts, new Assembly([], [], [], ['Deck over the floor' => $this->deckAt($site)], (new BedRoom($sizes))->findings(), fixtures: [$sizes->lying()->fixture()])]);
+        if ($this->curtain) {
+            $parts[] = (new BedCurtain($sizes, $this->curtainRail($site, $sizes)))->build();
+        }
+        $lying = $sizes->lying();
+        if ($this->filler) {
+            $filler = new MattressFiller($lying, $site->make, $site->terms->materials->for(Purpose::Top)->thickness->toDouble());
+            $parts[] = $filler->build();
+            $lying = $filler->left();
+        }
+
+        return Assembly::all(...[...$parts, new Assembly([], [], [], ['Deck over the floor' => $this->deckAt($site)], (new BedRoom($sizes, $lying))->findings(), fixtures: [$lying->fixture()])]);
     }
 
     /** Over the datum: as chosen, or so that one lies as high as one sits, no higher than its place; over other cells, as low as its rails let it. */
@@ -155,6 +169,18 @@ final readonly class BedPlatform implements CellUnit
         }
 
         return Working::start('one lies as high as', $rules->either(...self::LIES))->minus('mattress', $this->thickness)->atMost('top of its place', Length::ofDouble($site->cell->z + min($site->cell->left, $site->cell->right)));
+    }
+
+    /** Where its curtain hangs: under its own deck where one lives there, under its roof, or under the ceiling; over the datum, mm. */
+    private function curtainRail(CellSite $site, BedSizes $sizes): float
+    {
+        $cell = $site->cell;
+
+        return match (true) {
+            $sizes->deck > BedRoom::HIGH => $sizes->zl,
+            $this->canopy => $this->roof->minus($this->rib)->toDouble(),
+            default => min(array_map(fn (float $u) => $site->run->frame->ceilingAt($u, $cell->face), [$cell->u, $cell->end()])),
+        };
     }
 
     /** @return list<Assembly> a drawer between each two posts */

@@ -38,6 +38,7 @@ use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\Bed\Lying;
+use Incastro\Units\Make\Bed\MattressFiller;
 use Incastro\Units\Make\Bed\MattressRoom;
 use Incastro\Units\Make\Bed\RowDeck;
 use Incastro\Units\Mattress;
@@ -73,6 +74,7 @@ final readonly class BedDeck implements MemberUnit
         #[Toggle('Lies across, from the wall out', false)] public bool $across,
         #[Size('Front board stands over the deck', ['30', '1'], 0, 80)] public Length $lip,
         #[Toggle('Air holes', true, 'On a closed deck a mattress gets damp.')] public bool $holes,
+        #[Toggle('Boards fill the gap beside the mattress', false, 'Where it is wide enough to hold a child’s head.')] public bool $filler,
         #[Toggle('On rails over bought cabinets', false, 'They carry it on their sides: the middle of a bought top bears nobody.')] public bool $rails,
         #[Made('Made of', Purpose::Top)] public ?string $made = null,
     ) {
@@ -120,8 +122,10 @@ final readonly class BedDeck implements MemberUnit
             $boards[] = new Placed($piece, Pose::at($from, $top->front() - $front->toDouble(), $top->z, Way::Right, Way::Up, Way::Out), Part::Face, $top->id);
         }
         $lying = $this->lying($site, $top, $sheet->thickness->toDouble() + ($this->rails ? $rail->toDouble() : 0.0), $front->toDouble());
+        $filler = $this->filler ? new MattressFiller($lying, $site->make, $sheet->thickness->toDouble()) : null;
+        $lying = $filler?->left() ?? $lying;
         $on = array_values(array_filter($site->run->boxes, fn (Box $box) => $box->z > $top->z - 1.0 && $box->z < $lying->top() && $box->u < $top->end() && $box->right() > $top->u));
-        $mattress = $on === [] ? new Assembly([], findings: (new MattressRoom($lying))->findings(), fixtures: [$lying->fixture()])
+        $mattress = $on === [] ? Assembly::all($filler?->build() ?? new Assembly([]), new Assembly([], findings: (new MattressRoom($lying))->findings(), fixtures: [$lying->fixture()]))
             : new Assembly([], findings: [Finding::clash(Code::MattressJams, sprintf('Box %s stands on the deck, where the mattress lies.', $on[0]->mark), $top->id)->about([$on[0]->id])->withWaysOut([new WayOut('Leave an open gap there', Edits::tier($on[0]->id)->emptied()), $lying->away])]);
 
         return Assembly::all($deck, new Assembly($boards, findings: [...$this->strong($site, $top, $boxes, $row), ...$this->closed($top), ...$this->bought($top, $boxes)]), $mattress);

@@ -176,15 +176,40 @@ final class BedPlatformTest extends TestCase
         self::assertSame([], self::wrong($layout->edited($jams[0]->waysOut[0]->edit)->plan()));
         // 2400 − 1500 − 180 = 720: nobody turns there.
         self::assertContains('bed-air', self::wrong(self::layout(['deck' => 1500, 'guard' => 'entry-left'])->plan()));
+    }
+
+    public function test_boards_fill_a_gap_that_holds_a_head(): void
+    {
         // 2040 − 1900 = 140 beside the mattress: a head goes in.
-        self::assertContains('bed-gap-trap', self::wrong(self::layout(['deck' => 380, 'length' => 1900])->plan()));
+        $layout = self::layout(['deck' => 380, 'length' => 1900]);
+        $trap = array_values(array_filter($layout->plan()->findings, fn (Finding $finding) => $finding->code === Code::BedGapTrap));
+        $plan = $layout->edited($trap[0]->waysOut[0]->edit)->plan();
+        self::assertSame([], self::wrong($plan));
+        $pieces = self::pieces($plan);
+        // 2 off the wall: 138 less 20 of play. 962.2 deep; 180 less the board on them.
+        self::assertSame([1, 962.0, 118.0], $pieces['filler-beside-top']);
+        self::assertSame([2, 962.0, 162.0], $pieces['filler-beside']);
+        // The mattress lies in the middle of what is left: 1920.
+        self::assertEqualsWithDelta(10.0, $plan->assemblies[0]->fixtures[0]->block->u0 - $plan->assemblies[0]->placed[0]->bounds->u0, 1e-6);
+    }
+
+    public function test_a_curtain_by_hand(): void
+    {
+        // An opening of 1500 under a ceiling at 2400: 0.12 × 1500 + 50; 1.8 × 1500 + 80; 2400 − 20; and 150 more to cut.
+        $decisions = self::layout(['length' => 1400, 'curtain' => true], 1500.0)->plan()->assemblies[0]->decisions;
+        $result = fn (string $name): float => $decisions["Curtain, $name"]->result->toDouble();
+        self::assertSame([230.0, 1270.0, 2780.0], [$result('drawn aside'), $result('clear when it is drawn aside'), $result('width of the cloth')]);
+        self::assertSame([2380.0, 2530.0], [$result('drop'), $result('cut length of the cloth')]);
+        // Before drawers it ends over the deck: 2400 − 380 − 50.
+        $inside = self::layout(['length' => 1400, 'curtain' => true, 'drawers' => true, 'deck' => 380], 1500.0)->plan()->assemblies[0]->decisions;
+        self::assertSame(1970.0, $inside['Curtain, drop']->result->toDouble());
     }
 
     /** Gaps of slats are equal to the working step and never wider than the limit; a guard's hold no head, or it says so. */
     public function test_gaps_of_random_beds_stay_within_their_limits(): void
     {
         $dice = new Dice(11);
-        for ($i = 0; $i < 60; $i++) {
+        for ($i = 0; $i < 300; $i++) {
             $long = round($dice->between(1250, 2400));
             $with = ['length' => $long - 30, 'width' => round($dice->between(500, 900)), 'thickness' => round($dice->between(80, 300)), 'gap' => round($dice->between(20, 70)), 'deck' => round($dice->between(250, 1400)), 'guard' => $dice->chance(0.5) ? 'entry-left' : 'entry-right', 'over' => round($dice->between(160, 400)), 'rails' => $dice->chance(0.5) ? 'beam' : 'rail'];
             $plan = self::layout($with, $long)->plan();

@@ -23,14 +23,14 @@ final readonly class BedRoom
     /** A deck higher than this wants a guard, mm. */
     public const HIGH = 700.0;
 
-    public function __construct(private BedSizes $sizes)
+    public function __construct(private BedSizes $sizes, private Lying $lying)
     {
     }
 
     /** @return list<Finding> */
     public function findings(): array
     {
-        return [...(new MattressRoom($this->sizes->lying()))->findings(), ...$this->guarded(), ...$this->studs(), ...$this->legs()];
+        return [...(new MattressRoom($this->lying))->findings(), ...$this->guarded(), ...$this->studs(), ...$this->legs()];
     }
 
     /** @param array<string, mixed> $with */
@@ -53,7 +53,7 @@ final readonly class BedRoom
         }
         $child = Finding::note(Code::BedHigh, 'A bed as high as this is for nobody under six, wants a guard on every open side, a light that one reaches, and no lamp, fan or window within reach of a fall. The mattress may be no thicker than it was reckoned with. Local standards go first.', $this->tier());
 
-        return $s->bed->guard !== BedGuard::None ? [$child] : [$child, Finding::clash(Code::GuardMissing, sprintf('One falls %s from this bed; it has no guard.', $s->site->terms->write($s->lying()->top())), $this->tier())
+        return $s->bed->guard !== BedGuard::None ? [$child] : [$child, Finding::clash(Code::GuardMissing, sprintf('One falls %s from this bed; it has no guard.', $s->site->terms->write($this->lying->top())), $this->tier())
             ->withWaysOut([new WayOut('A guard with the way in at the right', $this->setting(['guard' => BedGuard::EntryRight->value])), new WayOut('A guard with the way in at the left', $this->setting(['guard' => BedGuard::EntryLeft->value]))])];
     }
 

@@ -38,6 +38,12 @@ final readonly class MattressRoom
     {
     }
 
+    /** Whether a gap beside a mattress holds a child's head. */
+    public static function isTrap(float $gap): bool
+    {
+        return $gap > self::TRAP[0] && $gap < self::TRAP[1];
+    }
+
     /** @return list<Finding> */
     public function findings(): array
     {
@@ -101,8 +107,8 @@ final readonly class MattressRoom
     {
         $l = $this->lying;
         foreach (['beside' => $l->long - $l->alongU->toDouble(), 'behind' => $l->deep - $l->alongV->toDouble()] as $where => $gap) {
-            if ($gap > self::TRAP[0] && $gap < self::TRAP[1]) {
-                return [Finding::warning(Code::BedGapTrap, sprintf('Pushed to one side, the mattress leaves %s open %s it: a gap of 75 to 230 mm holds a child’s head. Fill it with a board on edge, or choose another mattress; local standards go first.', $l->terms->write($gap), $where), $l->id)];
+            if (self::isTrap($gap)) {
+                return [Finding::warning(Code::BedGapTrap, sprintf('Pushed to one side, the mattress leaves %s open %s it: a gap of 75 to 230 mm holds a child’s head. Fill it, or choose another mattress; local standards go first.', $l->terms->write($gap), $where), $l->id)->withWaysOut([new WayOut('Fill it with boards', $l->unit->setting(['filler' => true]))])];
             }
         }
 
