@@ -27,19 +27,16 @@ use Incastro\Units\Part;
 
 /**
  * Whether a box that hangs on its wall is held there: its weight with what is in it, on the screws that studs allow, in shear and
- * pulled out at its head (the moment of its weight about its lower edge over the height of its screws); and whether it can be hung at
- * all. Limits are those of a 5 mm screw 25 mm in a stud, for furniture: guidance, not for the house's structure.
+ * pulled out at its head (the moment of its weight about its lower edge over the height of its screws), both together no more than they
+ * carry; and whether it can be hung at all. Limits are those of a 6 mm screw 25 mm in a stud, for furniture: guidance, not for the
+ * house's structure.
  */
 final readonly class Hung
 {
     /** Diameter of its screws, mm. */
-    private const SCREW = 5;
+    private const SCREW = 6;
 
-    /** Screws in each stud at the head. */
-    private const A_STUD = 2;
-
-    /** From stud to stud where nobody looked for them, mm. */
-    private const STUDS = 400.0;
+    private const MOST_SCREWS = 4;
 
     /** What anchors in a wall alone carry: N in all, and a box no deeper than this, mm and inches. */
     private const ANCHORED = 150.0;
@@ -102,18 +99,20 @@ final readonly class Hung
             ];
         }
         [$studs, $areKnown] = $this->studs($box);
-        $screws = self::A_STUD * $studs;
         $pulled = $force * $box->outerDepth()->toDouble() / 2 / max(1.0, $this->head($box, $hung));
-        $shear = $screws * Studs::shear(self::SCREW);
-        $pull = $screws * Studs::pull(self::SCREW);
-        $note = $areKnown ? [] : [Finding::note(Code::NoStud, sprintf('Find the studs behind box %s and note them: here it is reckoned with %d, one every %s.', $box->mark, $studs, $this->terms->write(self::STUDS)), $box->id)];
-        if ($force <= $shear && $pulled <= $pull) {
+        // Besides those at its head, one in each stud at its foot, and one through its ledge.
+        $all = fn (int $screws): int => $studs * ($screws + ($hung->by() === HungBy::Nailer ? 1 : 0) + ($hung->hasLedge() ? 1 : 0));
+        $used = fn (int $screws): float => Studs::hung($force, $pulled, $screws * max(1, $studs), max(1, $all($screws)), self::SCREW);
+        $note = $areKnown ? [] : [Finding::note(Code::NoStud, sprintf('Find the studs behind box %s and note them: here it is reckoned with %d, one every %s.', $box->mark, $studs, $this->terms->write(Studs::APART)), $box->id)];
+        if ($studs > 0 && $used($hung->screws()) <= 1.0) {
             return $note;
         }
-        [$asked, $may] = $force / $shear > $pulled / $pull ? [$force, $shear] : [$pulled, $pull];
+        $enough = $studs === 0 ? [] : array_filter(range($hung->screws(), self::MOST_SCREWS), fn (int $screws) => $used($screws) <= 1.0);
+        $more = $enough === [] ? [] : [new WayOut(sprintf('%d screws in each stud', min($enough)), Edits::option($box->optionId(HungBox::class))->setting(['screws' => min($enough)]))];
+        $said = $studs === 0 ? 'no stud stands behind it' : sprintf('its %d screws are used to %.0f %%', $all($hung->screws()), 100 * $used($hung->screws()));
 
-        return [...$note, Finding::clash(Code::TooFewStuds, sprintf('Filled, box %s weighs about %.0f kg: %d screws would carry %.0f N; they may carry %.0f. Reach one more stud, or screw a strip on three of them and hang it on that.', $box->mark, $weight, $screws, $asked, $may), $box->id)
-            ->withWaysOut($this->shallower($box))];
+        return [...$note, Finding::clash(Code::TooFewStuds, sprintf('Filled, box %s weighs about %.0f kg: %s. Reach one more stud, or screw a strip on three of them and hang it on that.', $box->mark, $weight, $said), $box->id)
+            ->withWaysOut([...$more, ...$this->shallower($box)])];
     }
 
     /** @return list<WayOut> */
@@ -143,7 +142,7 @@ final readonly class Hung
             return $middle > $box->u + $this->terms->board() && $middle < $box->right() - $this->terms->board();
         });
 
-        return $studs === [] ? [max(1, (int) floor($box->outerWidth()->toDouble() / self::STUDS)), false] : [count($behind), true];
+        return $studs === [] ? [max(1, Studs::surely($box->outerWidth()->toDouble(), Studs::APART)), false] : [count($behind), true];
     }
 
     /** @return list<Finding> whether it can be lifted over its cleat */

@@ -142,6 +142,7 @@ final readonly class UsualMaterials
             ArticleKind::PocketScrew => [100, 6.5, 1.0],
             ArticleKind::Screw => [200, 7.0, 0.9],
             ArticleKind::StrongScrew => [100, 6.0, 1.1],
+            ArticleKind::StructuralScrew => [50, 14.0, 1.8],
             ArticleKind::Brad => [1000, 5.5, 0.0],
             ArticleKind::ShelfPin => [20, 3.2, 0.0],
             ArticleKind::Hinge => [2, 6.9, 0.0],

@@ -10,6 +10,9 @@ namespace Incastro\Strength;
  */
 final class Studs
 {
+    /** From stud to stud where nobody looked for them, mm. */
+    public const APART = 400.0;
+
     /** By diameter in mm: shear and pull, N. */
     private const SCREWS = [5 => [500.0, 350.0], 6 => [700.0, 500.0], 8 => [1200.0, 700.0]];
 

@@ -13,6 +13,7 @@ enum ArticleKind: string
     case PocketScrew = 'pocket-screw';
     case Screw = 'screw';
     case StrongScrew = 'strong-screw';
+    case StructuralScrew = 'structural-screw';
     case Brad = 'brad';
     case ShelfPin = 'shelf-pin';
     case Hinge = 'hinge';
@@ -49,6 +50,7 @@ enum ArticleKind: string
             self::PocketScrew => 'Pocket screws',
             self::Screw => 'Wood screws 4 mm, no. 8',
             self::StrongScrew => 'Wood screws 5 mm, no. 10',
+            self::StructuralScrew => 'Structural screws 6 mm, 1/4 in, with washer heads',
             self::Brad => 'Brads',
             self::ShelfPin => 'Shelf pins',
             self::Hinge => 'Concealed hinge',
@@ -84,7 +86,7 @@ enum ArticleKind: string
     public function hasLength(): bool
     {
         return match ($this) {
-            self::PocketScrew, self::Screw, self::StrongScrew, self::Brad, self::Slides, self::HeavySlides, self::UnderSlides, self::Rail, self::PianoHinge, self::Bead => true,
+            self::PocketScrew, self::Screw, self::StrongScrew, self::StructuralScrew, self::Brad, self::Slides, self::HeavySlides, self::UnderSlides, self::Rail, self::PianoHinge, self::Bead => true,
             default => false,
         };
     }
@@ -99,6 +101,7 @@ enum ArticleKind: string
         [$millimetres, $sixteenths] = match ($this) {
             self::PocketScrew => [[25, 32, 38, 64], [16, 20, 24, 40]],
             self::Screw, self::StrongScrew => [[16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100], [10, 12, 16, 20, 26, 32, 40, 48, 56, 64]],
+            self::StructuralScrew => [[60, 70, 80, 90, 100, 120, 140], [40, 48, 56, 64, 80, 96]],
             self::UnderSlides => [[300, 350, 400, 450, 500, 550], [192, 224, 256, 288, 320, 352]],
             self::Slides => [[250, 300, 350, 400, 450, 500, 550, 600, 650, 700], [160, 192, 224, 256, 288, 320, 352, 384, 416, 448]],
             self::HeavySlides => [range(300, 1000, 50), range(192, 640, 32)],
@@ -124,6 +127,6 @@ enum ArticleKind: string
     /** Whether some of it are lost on the way: screws, brads and pins. */
     public function isLost(): bool
     {
-        return in_array($this, [self::PocketScrew, self::Screw, self::StrongScrew, self::Brad, self::ShelfPin], true);
+        return in_array($this, [self::PocketScrew, self::Screw, self::StrongScrew, self::StructuralScrew, self::Brad, self::ShelfPin], true);
     }
 }

@@ -10,6 +10,7 @@ use Incastro\Measure\LengthFormat;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Catalogue;
+use Incastro\Strength\Studs;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
@@ -30,9 +31,6 @@ final class Screws
     private const IN_STUD = 32.0;
 
     private const WALLBOARD = 12.5;
-
-    /** From stud to stud where nobody looked for them, mm. */
-    private const STUDS = 400.0;
 
     /** The longest pocket screw by the thinner of the two boards: up to so many mm, so many mm. */
     private const POCKET = [[17.0, 25.4], [22.0, 32.0], [30.0, 38.1], [INF, 64.0]];
@@ -113,7 +111,7 @@ final class Screws
     /** What fixes a batten, which carries little: one at each stud, and at its ends. */
     public function toStuds(Piece $batten, string $use): Hardware
     {
-        return $this->intoStuds($batten, 1 + (int) ceil($batten->length->result->toDouble() / self::STUDS), $use);
+        return $this->intoStuds($batten, 1 + (int) ceil($batten->length->result->toDouble() / Studs::APART), $use);
     }
 
     /** What holds a cleat behind a back to the strip before it: as long as all three are thick, less what must be left. */
@@ -126,6 +124,12 @@ final class Screws
     public function toStudsPast(float $before, int $count, string $use): Hardware
     {
         return $this->screw(ArticleKind::StrongScrew, $this->longest(ArticleKind::StrongScrew, $before + self::WALLBOARD + self::IN_STUD), $use)->times($count);
+    }
+
+    /** The same for what carries people or a heavy box. */
+    public function structuralPast(float $before, int $count, string $use): Hardware
+    {
+        return $this->screw(ArticleKind::StructuralScrew, $this->longest(ArticleKind::StructuralScrew, $before + self::WALLBOARD + self::IN_STUD), $use)->times($count);
     }
 
     private function intoStuds(Piece $piece, int $count, string $use): Hardware
@@ -207,6 +211,7 @@ final class Screws
         return match ($kind) {
             ArticleKind::PocketScrew => 'pocket screw, '.$long.($isMetric ? ' mm' : ''),
             ArticleKind::StrongScrew => ($isMetric ? 'wood screw 5 × ' : 'wood screw no. 10 × ').$long,
+            ArticleKind::StructuralScrew => ($isMetric ? 'structural screw 6 × ' : 'structural screw 1/4 × ').$long,
             default => ($isMetric ? 'wood screw 4 × ' : 'wood screw no. 8 × ').$long,
         };
     }

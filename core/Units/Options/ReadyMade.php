@@ -24,6 +24,7 @@ use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\WayOut;
+use Incastro\Strength\Studs;
 use Incastro\Units\Assembly;
 use Incastro\Units\BoughtBox;
 use Incastro\Units\Fixture;
@@ -52,9 +53,6 @@ final readonly class ReadyMade implements BoughtBox
 
     /** Screws through the back into each stud. */
     private const A_STUD = 2;
-
-    /** From stud to stud, mm. */
-    private const STUDS = 400.0;
 
     public function __construct(
         #[Size('Width of the cabinet', ['800', '29 1/2'], 100, 2400)] public Length $width,
@@ -111,7 +109,7 @@ final readonly class ReadyMade implements BoughtBox
     /** @return list<Hardware> */
     private function fixed(BoxSite $site): array
     {
-        $studs = max(1, (int) floor($this->width->toDouble() / self::STUDS));
+        $studs = max(1, Studs::surely($this->width->toDouble(), Studs::APART));
         $before = $this->recess->toDouble() + $site->terms->materials->back->thickness->toDouble();
 
         return [(new Screws($site->terms->materials, $site->terms->format))->toStudsPast($before, self::A_STUD * $studs, 'bought cabinets to studs')];

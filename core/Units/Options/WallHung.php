@@ -17,10 +17,15 @@ use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Choice;
+use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\Toggle;
+use Incastro\Rules\Parameters\Unless;
 use Incastro\Rules\Parameters\When;
+use Incastro\Strength\Studs;
 use Incastro\Units\Assembly;
 use Incastro\Units\Contents;
+use Incastro\Units\Hardware;
 use Incastro\Units\HungBox;
 use Incastro\Units\HungBy;
 use Incastro\Units\Joint;
@@ -44,6 +49,11 @@ final readonly class WallHung implements HungBox
     /** Height of the strip at the foot that keeps the box off the wall there, mm and inches. */
     private const SPACER = [60.0, 2.375];
 
+    /** A ledge is so much shorter than its box is wide, and so high; mm and inches. */
+    private const LEDGE = [40.0, 1.5];
+
+    private const LEDGE_HIGH = [38.0, 1.5];
+
     /** Books on a metre of shelf, kg; other things as they weigh beside books. */
     private const A_METRE = 35.0;
 
@@ -56,6 +66,12 @@ final readonly class WallHung implements HungBox
         #[Size('Long face of the cleats', ['80', '3 1/8'], 50, 150)]
         #[When('by', HungBy::Cleat)]
         public Length $cleat,
+        #[Count('Screws in each stud at its head', 2, 2, 4)]
+        #[Unless('by', HungBy::Anchors)]
+        public int $screws,
+        #[Toggle('A ledge under it carries it while one screws', false, 'It may stay, behind a light rail.')]
+        #[Unless('by', HungBy::Anchors)]
+        public bool $ledge,
     ) {
     }
 
@@ -79,8 +95,22 @@ final readonly class WallHung implements HungBox
         return $this->by === HungBy::Cleat ? self::UNDER_TOP + 1.5 * $this->cleat->toDouble() - $board : $board + $strip / 2;
     }
 
+    public function screws(): int
+    {
+        return $this->screws;
+    }
+
+    public function hasLedge(): bool
+    {
+        return $this->ledge && $this->by !== HungBy::Anchors;
+    }
+
     public function change(OpeningSite $site, Assembly $box, string $id): Assembly
     {
+        $box = $this->hasLedge() ? Assembly::all($box, $this->ledge($site)) : $box;
+        if ($this->by === HungBy::Nailer) {
+            return $box->bought([$this->throughStrips($site)]);
+        }
         if ($this->by !== HungBy::Cleat || $site->box->top->isRaked() || $site->box->top->isSloped()) {
             return $box;
         }
@@ -109,7 +139,35 @@ final readonly class WallHung implements HungBox
         $screws = new Screws($terms->materials, $terms->format);
         $through = 2 * $t + ($backs === [] ? 0.0 : $terms->materials->back->thickness->toDouble());
 
-        return Assembly::all($box, new Assembly($placed, $joints, [$screws->toWall($wall, 'cleats to studs'), $screws->throughBack($own, $through, 'hanging cleats'), $screws->throughBack($spacer, $through, 'hanging cleats')]));
+        return Assembly::all($box, new Assembly($placed, $joints, [$screws->structuralPast($t, $this->studs($site) * $this->screws, 'cleats to studs'), $screws->throughBack($own, $through, 'hanging cleats'), $screws->throughBack($spacer, $through, 'hanging cleats')]));
+    }
+
+    /** Through its strips: those at its head, and one in each stud at its foot. */
+    private function throughStrips(OpeningSite $site): Hardware
+    {
+        $terms = $site->terms;
+        $before = $terms->board() + $terms->materials->back->thickness->toDouble();
+
+        return (new Screws($terms->materials, $terms->format))->structuralPast($before, $this->studs($site) * ($this->screws + 1), 'hung boxes to studs');
+    }
+
+    /** Studs behind it where nobody looked for them. */
+    private function studs(OpeningSite $site): int
+    {
+        return max(1, Studs::surely($site->box->outerWidth()->toDouble(), Studs::APART));
+    }
+
+    /** A strip under its lower edge, level, a screw in each stud. */
+    private function ledge(OpeningSite $site): Assembly
+    {
+        $terms = $site->terms;
+        $rail = $terms->materials->for(Purpose::Rail)->thickness;
+        $length = Working::start('width of the box', $site->box->outerWidth())->minus('shorter than the box', $terms->rules->either(...self::LEDGE));
+        $piece = $site->make->of($site->box->id)->inner('ledge', 'Ledge', $length, Working::start('height of a ledge', $terms->rules->either(...self::LEDGE_HIGH)), Purpose::Rail, Grain::Length, [], ['level, a screw in every stud; carries the box while it is screwed']);
+        $u = $site->box->u + ($site->box->outerWidth()->toDouble() - $piece->length->result->toDouble()) / 2;
+        $placed = new Placed($piece, Pose::at($u, $site->box->v, $site->box->z - $piece->width->result->toDouble(), Way::Right, Way::Up, Way::Out), Part::Cleat, $site->box->id);
+
+        return new Assembly([$placed], hardware: [(new Screws($terms->materials, $terms->format))->structuralPast($rail->toDouble(), $this->studs($site), 'ledges under hung boxes')]);
     }
 
     /** Half of a cleat, its length along the wall: the box's half bevelled at its foot, that on the wall at its head. */

@@ -14,25 +14,16 @@ use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
 use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Purpose;
-use Incastro\Strength\Loads;
-use Incastro\Strength\Studs;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
-use Incastro\Units\Make\Screws;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
 
 /** Ledgers on the walls behind and beside, a front rail on posts, rails between where the slats need them, slats, and a front board. */
 final readonly class BedFrame
 {
-    /** From stud to stud where nobody looked for them, mm. */
-    private const STUDS = 400.0;
-
-    /** Screws of a ledger are so thick, mm. */
-    private const SCREW = 6;
-
     /** @param Length $lip how far its front board stands over the deck */
     public function __construct(private BedSizes $sizes, private Length $lip)
     {
@@ -185,16 +176,14 @@ final readonly class BedFrame
     private function hardware(Placed $back, array $sides, array $open, int $rails, int $posts): array
     {
         $s = $this->sizes;
-        $screws = new Screws($s->site->terms->materials, $s->site->terms->format);
         $share = ($s->span->result->toDouble() / 2 + $s->lw) / max(1.0, $s->front());
-        $each = Studs::screws(Studs::atOne($share * Loads::newtons(Loads::BED) / max(1.0, $s->pu), self::STUDS), self::SCREW);
-        $studs = fn (Placed $ledger): int => 1 + (int) floor($ledger->piece->length->result->toDouble() / self::STUDS);
+        $screws = new LedgerScrews($s->site->terms, $share, $s->pu);
         $hung = array_values(array_filter($sides, fn (Placed $side) => ! in_array(substr($side->piece->key, (int) strrpos($side->piece->key, '-') + 1), $open, true)));
         $brackets = 2 * $rails + 2 * $posts + 4 * count($open);
 
         return [
-            $screws->toStudsPast($s->lw, $each * $studs($back), 'ledgers of beds'),
-            ...array_map(fn (Placed $side) => $screws->toStudsPast($s->lw, $each * $studs($side), 'ledgers of beds'), $hung),
+            $screws->of($s->lw, $back->piece->length->result->toDouble()),
+            ...array_map(fn (Placed $side) => $screws->of($s->lw, $side->piece->length->result->toDouble()), $hung),
             new Hardware('angle bracket', $brackets, 'rails and posts of beds', ArticleKind::AngleBracket),
             new Hardware('felt strip', 2 + $rails, 'under slats, so that they do not creak', ArticleKind::Felt),
         ];

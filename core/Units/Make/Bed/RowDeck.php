@@ -15,8 +15,6 @@ use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\AirHoles;
 use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Purpose;
-use Incastro\Strength\Loads;
-use Incastro\Strength\Studs;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
@@ -38,12 +36,6 @@ final readonly class RowDeck
 
     /** A panel that spans more than this from ledger to box gets bearers that are no further apart, mm and inches. */
     private const ACROSS = [600.0, 24.0];
-
-    /** From stud to stud where nobody looked for them, mm. */
-    private const STUDS = 400.0;
-
-    /** Screws of a ledger are so thick, mm. */
-    private const SCREW = 6;
 
     /** Boxes whose backs stand no further from the wall than this carry a deck alone, mm. */
     private const AT_WALL = 60.0;
@@ -227,8 +219,6 @@ final readonly class RowDeck
     }
 
     /**
-     * The ledger by what one stud carries: its share of the bed, and one person beside it (handbook, "Strength").
-     *
      * @param  list<Placed>  $rails
      * @return list<Hardware>
      */
@@ -237,8 +227,7 @@ final readonly class RowDeck
         $screws = new Screws($this->site->terms->materials, $this->site->terms->format);
         $long = $this->top->length->result->toDouble();
         $share = ($this->clear()->result->toDouble() / 2 + $this->bearer) / max(1.0, $this->top->depth->result->toDouble());
-        $each = Studs::screws(Studs::atOne($share * Loads::newtons(Loads::BED) / max(1.0, $long), self::STUDS), self::SCREW);
-        $hardware = $this->isBridging ? [$screws->toStudsPast($this->bearer, $each * (1 + (int) floor($long / self::STUDS)), 'ledgers of beds')] : [];
+        $hardware = $this->isBridging ? [(new LedgerScrews($this->site->terms, $share, $long))->of($this->bearer, $long)] : [];
         foreach ($rails as $rail) {
             $sides = array_filter(array_map(fn (Box $box) => $box->option(ReadyMade::class)?->side->toDouble(), $this->boxes));
             $hardware[] = $screws->throughBack($rail->piece, $this->bearer + ($sides === [] ? $this->site->terms->board() : min($sides)), 'rails of beds to cabinets');
