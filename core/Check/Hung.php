@@ -7,6 +7,8 @@ namespace Incastro\Check;
 use Incastro\Fit\Box;
 use Incastro\Fit\FittedCell;
 use Incastro\Fit\FittedRun;
+use Incastro\Fit\Members\Over;
+use Incastro\Fit\Members\Under;
 use Incastro\Fit\Terms;
 use Incastro\Fit\ThingPlace;
 use Incastro\Measure\Length;
@@ -46,6 +48,9 @@ final readonly class Hung
     /** A box is lifted over its cleat by a thickness and this, mm. */
     private const LIFT = 2.0;
 
+    /** A ledge under it is so high, mm. */
+    private const LEDGE = 38.1;
+
     /** The lower edge of a deep box between these heights is where heads are, mm; one as shallow as this is not. */
     private const HEADS = [1400.0, 1900.0];
 
@@ -62,7 +67,7 @@ final readonly class Hung
         foreach ($this->run->boxes as $box) {
             $hung = $box->option(HungBox::class);
             if ($hung !== null) {
-                array_push($findings, ...$this->of($box, $hung, $this->weight($box, $hung, $assembly)), ...$this->hooked($box, $hung), ...$this->atHeads($box));
+                array_push($findings, ...$this->of($box, $hung, $this->weight($box, $hung, $assembly)), ...$this->hooked($box, $hung), ...$this->ledge($box, $hung), ...$this->atHeads($box));
             }
         }
 
@@ -165,6 +170,21 @@ final readonly class Hung
 
         return [Finding::clash(Code::CleatCannotDrop, sprintf('Box %s is lifted %s over its cleat; %s more is wanted over it.', $box->mark, $this->terms->write($this->terms->board() + self::LIFT), $this->terms->write($short)), $box->id)
             ->withWaysOut([...$ways, new WayOut('Screw it through its strips into studs', Edits::option($box->optionId(HungBox::class))->setting(['by' => HungBy::Nailer->value]))])];
+    }
+
+    /** @return list<Finding> whether anything is where the ledge under it goes */
+    private function ledge(Box $box, HungBox $hung): array
+    {
+        $foot = $box->z - self::LEDGE;
+        $tops = [
+            ...array_map(fn (Box $other) => [$other->u, $other->right(), $other->highest()], array_filter($this->run->boxes, fn (Box $other) => $other !== $box && $other->z < $box->z)),
+            ...array_map(fn (Under $under) => [$under->u, $under->end(), $under->height->toDouble()], $this->run->under()),
+            ...array_map(fn (Over $over) => [$over->u, $over->end(), $over->top], array_filter($this->run->over(), fn (Over $over) => $over->z < $box->z)),
+        ];
+        $isTaken = array_filter($tops, fn (array $top) => $top[0] < $box->right() - 1.0 && $top[1] > $box->u + 1.0 && $top[2] > $foot + 0.5) !== [];
+
+        return ! $hung->hasLedge() || (! $isTaken && $foot > 0.0) ? [] : [Finding::clash(Code::LedgeNoRoom, sprintf('A ledge under box %s takes %s; something stands there.', $box->mark, $this->terms->write(self::LEDGE)), $box->id)
+            ->withWaysOut([new WayOut('Leave the ledge out', Edits::option($box->optionId(HungBox::class))->setting(['ledge' => false]))])];
     }
 
     /** @return list<Finding> */

@@ -113,6 +113,7 @@ enum Code: string
     case TierDepth = 'tier-depth';
     case ToolLacks = 'tool-lacks';
     case TooFew = 'too-few';
+    case LedgeNoRoom = 'ledge-no-room';
     case TooFewStuds = 'too-few-studs';
     case TooLarge = 'too-large';
     case TooShallow = 'too-shallow';

@@ -8,7 +8,7 @@ use Incastro\Fit\Holds\SpansCells;
 use Incastro\Measure\Working;
 
 /**
- * What lies over cells, in its place: its underside at z, from u along its length and from v out to its front edge, mm. Length and depth
+ * What lies over cells, in its place: its underside at z, its upper side at its top, from u along its length and from v out to its front edge, mm. Length and depth
  * are those of its reference lines; what is scribed to the walls goes beyond.
  */
 final readonly class Over extends LyingMember
@@ -21,6 +21,7 @@ final readonly class Over extends LyingMember
         float $u,
         float $v,
         public float $z,
+        public float $top,
         Working $length,
         Working $depth,
         public bool $meetsLeft,

@@ -102,6 +102,7 @@ final readonly class OverFitter
                     $from,
                     $stands,
                     $z,
+                    $z + $demand->thickness->toDouble(),
                     $long,
                     $depth->plus('stands over the face', $demand->overhang),
                     $meetsLeft,

@@ -28,11 +28,14 @@ use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\Sizes;
 use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Parameters\Unless;
+use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
 use Incastro\Rules\Schools\DrawerRun;
 use Incastro\Rules\Schools\Mount;
 use Incastro\Rules\WayOut;
+use Incastro\Strength\Rolling;
 use Incastro\Units\Assembly;
+use Incastro\Units\DrawerFill;
 use Incastro\Units\InsideUnit;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
@@ -68,6 +71,9 @@ final readonly class Drawers implements InsideUnit
     /** A box that stands lower than this stands on the floor, mm. */
     private const ON_FLOOR = 1.0;
 
+    /** Kg. */
+    private const USUAL_LOAD = 25;
+
     /** A front wider than this has two pulls. */
     private const TWO_PULLS = 600.0;
 
@@ -75,7 +81,9 @@ final readonly class Drawers implements InsideUnit
     public function __construct(
         #[Count('Drawers', 3, 1, 10)] public int $count,
         #[Size('Each front higher than the one over it', ['0', '0'], 0, 100)] public Length $grade,
-        #[Count('Load in each, kg', 25, 5, 100)] public int $load,
+        #[Count('Load in each, kg', self::USUAL_LOAD, 5, 100)]
+        #[When('fill', DrawerFill::Stated)]
+        public int $load,
         #[Choice('Opened by', Pull::Bar)] public Pull $pull,
         #[Choice('Fronts close', Mount::Inset, without: [Mount::Lipped])] public Mount $mount = Mount::Inset,
         #[Choice('Run on', DrawerRun::Side)] public DrawerRun $run = DrawerRun::Side,
@@ -87,6 +95,7 @@ final readonly class Drawers implements InsideUnit
         public int $along = 0,
         #[Toggle('Each with a front of its own', true, 'Without, they stand behind a door.')] public bool $fronts = true,
         #[Sizes('Heights of the fronts from the top', 10, 40, 600, 'Those not given share what is left: 120; 160')] public array $heights = [],
+        #[Choice('Filled with', DrawerFill::Stated)] public DrawerFill $fill = DrawerFill::Stated,
     ) {
     }
 
@@ -283,13 +292,36 @@ final readonly class Drawers implements InsideUnit
         }
         $moving = [$body->front, ...$body->keys(), ...($face === null ? [] : [$face->piece->key])];
         $movement = new Movement(sprintf('Drawer %s of %s', $number, $site->name()), $site->opening->tierId, $moving, array_map(Solid::block(...), $swept), array_map(fn (Block $block) => $block->footprint(), $swept), Motion::slide(Way::Out->vector(), $travel), $travel);
-        $hardware = [...$run->hardware($site, $length, $body->weight() + $this->load), ...($face === null ? [] : $this->pull->bought($pulls, 'drawer fronts'))];
+        $weight = $body->weight() + $this->carried($site, $wide, $body);
+        $hardware = [...$run->hardware($site, $length, $weight), ...($face === null ? [] : $this->pull->bought($pulls, 'drawer fronts'))];
 
         return Assembly::all(
             $body->built,
-            new Assembly($face === null ? [] : [$face], $face === null ? [] : [new Joint($body->front, $face->piece->key, JointKind::Screws, 'drawer fronts')], $hardware, [], [], [$movement], uses: $this->run === DrawerRun::Side && $this->fronts ? [$this->play($site, $body)] : []),
+            new Assembly($face === null ? [] : [$face], $face === null ? [] : [new Joint($body->front, $face->piece->key, JointKind::Screws, 'drawer fronts')], $hardware, [], $this->weak($site, $number, $weight), [$movement], uses: $this->run === DrawerRun::Side && $this->fronts ? [$this->play($site, $body)] : []),
             $run->carried($site, $number, $body, $length, $y1, $up, $i === 0 ? $foot + $share->toDouble() : null),
         );
+    }
+
+    /** What is in a drawer so wide, as it is said or by its volume; kg. */
+    private function carried(OpeningSite $site, float $wide, DrawerBody $body): float
+    {
+        $thick = 2 * $site->terms->materials->for(Purpose::Drawer)->thickness->toDouble();
+        $aLitre = $this->fill->aLitre();
+
+        return $aLitre === null ? $this->load : Rolling::contents(max(0.0, $wide - $thick) * max(0.0, $body->deep - $thick) * $body->high, $aLitre);
+    }
+
+    /** @return list<Finding> where slides as thick as they are reckoned carry less */
+    private function weak(OpeningSite $site, string $number, float $weight): array
+    {
+        $strongest = Slides::strongest($site->terms->rules);
+        if ($this->run !== DrawerRun::Side || Slides::SPARE * $weight <= $strongest->value) {
+            return [];
+        }
+        $tier = Edits::tier($site->opening->tierId);
+        $ways = $this->fill === DrawerFill::Stated ? [new WayOut(sprintf('Put no more than %d kg in it', self::USUAL_LOAD), $tier->setting(['load' => self::USUAL_LOAD]))] : [new WayOut('Keep clothes in it', $tier->setting(['fill' => DrawerFill::Clothes->value]))];
+
+        return [Finding::clash(Code::SlidesWeak, sprintf('Drawer %s weighs %.0f kg with what is in it; slides of this thickness carry %.0f kg with enough to spare. Make more and lower drawers of it, or put less in.', $number, $weight, $strongest->value / Slides::SPARE), $site->opening->tierId)->withWaysOut([...$ways, $site->emptied()])];
     }
 
     private function play(OpeningSite $site, DrawerBody $body): SizeUse

@@ -54,7 +54,7 @@ final readonly class HutchPlace
         $standsOn = $under === [] ? '' : $under[0]->id.':top';
         foreach ($site->run->over() as $top) {
             if ($beside($top->u, $top->end()) && $top->z < $cell->z + self::NEAR) {
-                $foot = max($foot, $top->z + $top->holds->demand($site->terms->rules, $site->terms->materials)->thickness->toDouble());
+                $foot = max($foot, $top->top);
                 $standsOn = $top->id.':top';
             }
         }

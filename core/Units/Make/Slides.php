@@ -38,6 +38,17 @@ enum Slides: int
         return null;
     }
 
+    /** Those that carry most of such as are no thicker than drawers are reckoned with. */
+    public static function strongest(HouseRules $rules): self
+    {
+        $strongest = self::Light;
+        foreach (self::cases() as $class) {
+            $strongest = $class->thickness($rules)->isGreaterThan($rules->get(Rule::SlideThickness)) ? $strongest : $class;
+        }
+
+        return $strongest;
+    }
+
     public function kind(): ArticleKind
     {
         return $this->value < 100 ? ArticleKind::Slides : ArticleKind::HeavySlides;

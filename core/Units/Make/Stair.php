@@ -23,7 +23,7 @@ final readonly class Stair
     private ?float $upTo;
 
     /** @param Over $of one of them */
-    public function __construct(private MemberSite $site, Over $of, private float $thick)
+    public function __construct(private MemberSite $site, Over $of)
     {
         $id = $of->memberId();
         $treads = array_values(array_filter($site->run->over(), fn (Over $over) => $over->memberId() === $id));
@@ -42,7 +42,7 @@ final readonly class Stair
         foreach ($this->site->run->over() as $over) {
             $apart = $isLeft ? $end->u - $over->end() : $over->u - $end->end();
             if (abs($apart) < self::BESIDE && $over->z > $end->z && $over->memberId() !== $end->memberId()) {
-                $tops[] = $over->z + $over->holds->demand($this->site->terms->rules, $this->site->terms->materials)->thickness->toDouble();
+                $tops[] = $over->top;
             }
         }
 
@@ -72,7 +72,7 @@ final readonly class Stair
     /** The upper side of the tread after so many others, over the datum, mm. */
     public function top(int $step): float
     {
-        return $this->treads[$step]->z + $this->thick;
+        return $this->treads[$step]->top;
     }
 
     /** How many came before it. */

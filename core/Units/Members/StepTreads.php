@@ -79,7 +79,7 @@ final readonly class StepTreads implements MemberUnit
         if (! $tread instanceof Over) {
             return new Assembly([]);
         }
-        $stair = new Stair($site, $tread, $this->demand($site->terms->rules, $site->terms->materials)->thickness->toDouble());
+        $stair = new Stair($site, $tread);
         $site = $site->madeOf(Purpose::Top, $this->made);
         $step = $stair->step($tread);
         // The first stands over the floor: it needs no nosing.

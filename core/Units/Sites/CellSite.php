@@ -31,13 +31,18 @@ final readonly class CellSite
         return new self($this->run, $this->cell, $this->terms->making($purpose, $material), $this->mark);
     }
 
-    /** @return list<'left'|'right'> its ends at which neither a wall nor a box stands */
-    public function openEnds(): array
+    /**
+     * Its ends at which neither a wall nor a box stands.
+     *
+     * @param  float  $foot  a box that begins higher does not count, nor one that ends under the head; over the datum, mm
+     * @return list<'left'|'right'>
+     */
+    public function openEnds(float $foot = INF, float $head = -INF): array
     {
         $open = [];
         foreach (['left' => [$this->cell->u, $this->run->left], 'right' => [$this->cell->end(), $this->run->right]] as $end => [$at, $ofRun]) {
             $isAtWall = abs($at - $ofRun) < self::NEAR && ! $this->run->frame->isOpen($end);
-            $boxes = array_filter($this->run->boxes, fn (Box $box) => abs(($end === 'left' ? $box->right() : $box->u) - $at) < self::NEAR);
+            $boxes = array_filter($this->run->boxes, fn (Box $box) => abs(($end === 'left' ? $box->right() : $box->u) - $at) < self::NEAR && $box->z < $foot + 1.0 && $box->highest() > $head - 1.0);
             if (! $isAtWall && $boxes === []) {
                 $open[] = $end;
             }

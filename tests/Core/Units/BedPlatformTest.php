@@ -6,6 +6,7 @@ namespace Tests\Core\Units;
 
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\Recipes\Recipe;
 use Incastro\Planning\SpacePlan;
 use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
@@ -191,6 +192,16 @@ final class BedPlatformTest extends TestCase
         self::assertSame([2, 962.0, 162.0], $pieces['filler-beside']);
         // The mattress lies in the middle of what is left: 1920.
         self::assertEqualsWithDelta(10.0, $plan->assemblies[0]->fixtures[0]->block->u0 - $plan->assemblies[0]->placed[0]->bounds->u0, 1e-6);
+    }
+
+    public function test_one_falls_from_an_end_that_is_open(): void
+    {
+        $bays = fn (float $low) => [TestLayout::bay('a', [], [Doc::tier('a-1', ['holds' => Doc::holds('bed-platform', ['deck' => TestLayout::mm(1200.0), 'guard' => 'entry-left', 'thickness' => TestLayout::mm(120.0)])])]), TestLayout::bay('b', ['size' => TestLayout::mm(500.0)], $low > 0.0 ? [Doc::tier('b-1', ['size' => TestLayout::mm($low), 'holds' => Recipe::box(0, 2)]), Doc::tier('b-2', ['joined' => false, 'holds' => Recipe::gap()])] : [Doc::tier('b-1', ['holds' => Recipe::gap()])])];
+        $falls = fn (float $low) => array_values(array_map(fn (Finding $finding) => $finding->sentence, array_filter(TestLayout::of($bays($low), ['depth' => TestLayout::mm(980)], 2600.0, 1080.0)->with(['members' => []])->plan()->findings, fn (Finding $finding) => $finding->code === Code::GuardMissing)));
+        self::assertSame(['One falls from the right end of this bed: neither a wall nor anything as high as a guard stands there.'], $falls(0.0));
+        // A box beside it guards where it ends no lower than the guard: 1200 + 120 + 260.
+        self::assertCount(1, $falls(1500.0));
+        self::assertSame([], $falls(1600.0));
     }
 
     public function test_a_curtain_by_hand(): void

@@ -9,6 +9,7 @@ use Incastro\Measure\Length;
 use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unit;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Materials\Article;
 use Incastro\Rules\Materials\ArticleKind;
@@ -18,6 +19,7 @@ use Incastro\Rules\Schools\Edges;
 use Incastro\Rules\Schools\Mount;
 use Incastro\Rules\Schools\Schools;
 use Incastro\Units\Assembly;
+use Incastro\Units\DrawerFill;
 use Incastro\Units\Hand;
 use Incastro\Units\Hardware;
 use Incastro\Units\Insides\Drawers;
@@ -82,6 +84,20 @@ final class DrawersTest extends TestCase
         self::assertSame([27.34375, 17.375], $pieces['drawer-1-bottom']);
         self::assertContains('pair of drawer slides 18 in, 45 kg', array_map(fn (Hardware $one) => $one->name, $built->hardware));
         self::assertSame([], $built->findings);
+    }
+
+    public function test_what_it_is_filled_with_chooses_its_slides(): void
+    {
+        $box = new UnitBox('800', '900', '560');
+        $names = fn (DrawerFill $fill, int $load = 25): array => array_values(array_unique(array_map(fn (Hardware $one) => $one->name, array_filter($box->build(new Drawers(2, Length::zero(), $load, Pull::Bar, fill: $fill))->hardware, fn (Hardware $one) => $one->kind === ArticleKind::Slides))));
+        // 673.5 × 476 × 376 inside: 120.5 litres, 85 % of them filled; at 0.25 kg a litre 25.6 kg. 1.25 times that and the box: 45.
+        self::assertSame(['pair of drawer slides 500 mm, 45 kg'], $names(DrawerFill::Kitchen, 100));
+        self::assertSame(['pair of drawer slides 500 mm, 70 kg'], $names(DrawerFill::Stated, 45));
+        // Of paper 61.5 kg: more than slides of 12.7 carry.
+        $heavy = $box->build(new Drawers(2, Length::zero(), 25, Pull::Bar, fill: DrawerFill::Paper))->findings;
+        self::assertSame(Code::SlidesWeak, $heavy[0]->code);
+        self::assertStringContainsString('carry 56 kg', $heavy[0]->sentence);
+        self::assertSame('Keep clothes in it', $heavy[0]->waysOut[0]->label);
     }
 
     public function test_fronts_over_banded_edges_by_hand(): void

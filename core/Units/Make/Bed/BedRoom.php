@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Units\Make\Bed;
 
 use Incastro\Fit\ThingPlace;
+use Incastro\Measure\Length;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Edits;
@@ -53,8 +54,18 @@ final readonly class BedRoom
         }
         $child = Finding::note(Code::BedHigh, 'A bed as high as this is for nobody under six, wants a guard on every open side, a light that one reaches, and no lamp, fan or window within reach of a fall. The mattress may be no thicker than it was reckoned with. Local standards go first.', $this->tier());
 
-        return $s->bed->guard !== BedGuard::None ? [$child] : [$child, Finding::clash(Code::GuardMissing, sprintf('One falls %s from this bed; it has no guard.', $s->site->terms->write($this->lying->top())), $this->tier())
+        $open = $s->bed->canopy ? [] : $s->site->openEnds($s->deck, $this->lying->top() + $s->bed->over->toDouble());
+        $ends = array_map(fn (string $end) => Finding::clash(Code::GuardMissing, sprintf('One falls from the %s end of this bed: neither a wall nor anything as high as a guard stands there.', $end), $this->tier())
+            ->withWaysOut([new WayOut(sprintf('Its deck %s high', $s->site->terms->format->write($this->low())), Edits::tier($this->tier())->measuring('with.deck', $this->low()))]), $open);
+
+        return $s->bed->guard !== BedGuard::None ? [$child, ...$ends] : [$child, ...$ends, Finding::clash(Code::GuardMissing, sprintf('One falls %s from this bed; it has no guard.', $s->site->terms->write($this->lying->top())), $this->tier())
             ->withWaysOut([new WayOut('A guard with the way in at the right', $this->setting(['guard' => BedGuard::EntryRight->value])), new WayOut('A guard with the way in at the left', $this->setting(['guard' => BedGuard::EntryLeft->value]))])];
+    }
+
+    /** The highest deck from which no fall is guarded. */
+    private function low(): Length
+    {
+        return $this->sizes->site->terms->rules->either(self::HIGH, 27.5);
     }
 
     /** @return list<Finding> a ledger that meets fewer than two studs holds nobody */
