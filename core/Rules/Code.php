@@ -146,6 +146,7 @@ enum Code: string
     case StepsNowhere = 'steps-nowhere';
     case StepsBent = 'steps-bent';
     case StepsHold = 'steps-hold';
+    case SeatBends = 'seat-bends';
     case TreadBends = 'tread-bends';
     case OverhangLong = 'overhang-long';
     case HutchLow = 'hutch-low';

@@ -22,8 +22,14 @@ final readonly class BoxJoints
     /** Left between two dadoes at one height in a divider, mm. */
     private const BETWEEN = 8.0;
 
-    public function __construct(private Terms $terms, private Box $box)
+    /** @param bool $isDivided whether boards meet others from both sides */
+    public function __construct(private Terms $terms, private bool $isDivided = false)
     {
+    }
+
+    public static function of(Terms $terms, Box $box): self
+    {
+        return new self($terms, count($box->columns) > 1);
     }
 
     /** How deep a board stands in each of those beside it. */
@@ -33,7 +39,7 @@ final readonly class BoxJoints
             return Length::zero();
         }
         $t = $this->terms->board();
-        $most = min($t / 3, $this->terms->rules->unit === Unit::Inch ? 6.35 : 6.0, count($this->box->columns) > 1 ? ($t - self::BETWEEN) / 2 : INF);
+        $most = min($t / 3, $this->terms->rules->unit === Unit::Inch ? 6.35 : 6.0, $this->isDivided ? ($t - self::BETWEEN) / 2 : INF);
 
         return Length::ofDouble($most)->roundedDown($this->terms->format->fine()->step);
     }

@@ -173,7 +173,7 @@ final readonly class BenchLid implements MemberUnit, OpensBoxes
         foreach ($bearers as $c => $bearer) {
             $last = count($box->columns) - 1;
             foreach ([$c === 0 ? 'side-L' : "divider-$c", $c === $last ? 'side-R' : 'divider-'.($c + 1)] as $side) {
-                $joints[] = (new BoxJoints($site->terms, $box))->butt($bearer->piece->key, $box->id.':'.$side, 'bearers to the boxes');
+                $joints[] = (BoxJoints::of($site->terms, $box))->butt($bearer->piece->key, $box->id.':'.$side, 'bearers to the boxes');
             }
         }
 

@@ -89,7 +89,7 @@ final readonly class Backs
 
         return match (true) {
             $this->behind->school === BoxBack::Rabbeted && $isSide => new Joint($back, $key, JointKind::Rabbet, 'backs', $this->rabbet->toDouble()),
-            $this->behind->school === BoxBack::Inset && ! str_starts_with($board, 'divider') => (new BoxJoints($this->terms, $this->box))->butt($back, $key, 'backs'),
+            $this->behind->school === BoxBack::Inset && ! str_starts_with($board, 'divider') => (BoxJoints::of($this->terms, $this->box))->butt($back, $key, 'backs'),
             default => new Joint($back, $key, JointKind::Screws, 'backs'),
         };
     }

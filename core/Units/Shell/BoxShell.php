@@ -57,7 +57,7 @@ final readonly class BoxShell
     public function __construct(private Box $box, private Terms $terms, private Behind $behind)
     {
         $this->make = new Workshop($box->id, $box->mark, $terms->materials, $terms->format);
-        $this->joints = new BoxJoints($terms, $box);
+        $this->joints = BoxJoints::of($terms, $box);
         $this->t = $terms->board();
         $this->depth = $behind->depth($behind->inner);
         $this->v = $box->v + $behind->inner->toDouble();

@@ -44,7 +44,7 @@ final readonly class Nailers
 
     public function build(Workshop $make, BoxShell $shell): Assembly
     {
-        $joining = new BoxJoints($this->terms, $this->box);
+        $joining = BoxJoints::of($this->terms, $this->box);
         $placed = $joints = [];
         foreach ($this->places as $c => $places) {
             $column = $this->box->columns[$c];

@@ -314,7 +314,7 @@ final readonly class OpeningSite
     /** How boards of the box meet. */
     public function joints(): BoxJoints
     {
-        return new BoxJoints($this->terms, $this->box);
+        return BoxJoints::of($this->terms, $this->box);
     }
 
     /** @return list<Joint> of a board that is fixed between those on both sides */
