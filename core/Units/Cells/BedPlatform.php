@@ -82,6 +82,7 @@ final readonly class BedPlatform implements CellUnit
         #[When('canopy', true)]
         public bool $halves,
         #[Toggle('Curtain before it', false)] public bool $curtain,
+        #[Size('Stands off the wall behind', ['0', '0'], 0, 2000, 'On posts there, not on a ledger.')] public Length $off,
         #[Made('Ledgers and rails of', Purpose::Rail)] public ?string $rails = null,
         #[Made('Slats of', Purpose::Slat)] public ?string $slats = null,
         #[Size('Height of its deck', null, 150, 1900, 'Usually so that one lies 500 mm or 20 in high.')] public ?Length $deck = null,
@@ -186,11 +187,11 @@ final readonly class BedPlatform implements CellUnit
     /** @return list<Assembly> a drawer between each two posts */
     private function below(CellSite $site, BedSizes $sizes): array
     {
-        $skirting = $site->terms->rules->skirtingStays ? max(0.0, $site->run->frame->skirtingThickness()) : 0.0;
+        $skirting = $site->terms->rules->skirtingStays && $this->off->isZero() ? max(0.0, $site->run->frame->skirtingThickness()) : 0.0;
         $drawers = [];
         for ($i = 1; $this->drawers && $i < $sizes->posts; $i++) {
             $drawer = new CastorDrawer($site, $i, $sizes->field, Working::start('under the rails', Length::ofDouble($sizes->zl)), Working::start('behind the front board', Length::ofDouble($sizes->front())));
-            $drawers[] = $drawer->build($sizes->from() + $sizes->postAt($i - 1) + $sizes->lh->toDouble(), $site->cell->back, $skirting);
+            $drawers[] = $drawer->build($sizes->from() + $sizes->postAt($i - 1) + $sizes->lh->toDouble(), $sizes->back, $skirting);
         }
 
         return $drawers;

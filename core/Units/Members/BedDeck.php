@@ -41,6 +41,7 @@ use Incastro\Units\Make\Bed\Lying;
 use Incastro\Units\Make\Bed\MattressFiller;
 use Incastro\Units\Make\Bed\MattressRoom;
 use Incastro\Units\Make\Bed\RowDeck;
+use Incastro\Units\Make\BoxesUnder;
 use Incastro\Units\Mattress;
 use Incastro\Units\MemberUnit;
 use Incastro\Units\Part;
@@ -102,8 +103,8 @@ final readonly class BedDeck implements MemberUnit
         $terms = $site->terms;
         $sheet = $terms->materials->for(Purpose::Top);
         $front = $terms->materials->for(Purpose::Front)->thickness;
-        $boxes = array_values(array_filter($site->run->boxes, fn (Box $box) => in_array($box->id.':top', $top->carriers, true)));
-        usort($boxes, fn (Box $a, Box $b) => $a->u <=> $b->u);
+        $under = new BoxesUnder($site, $top);
+        $boxes = $under->boxes;
         $play = $terms->rules->either(...self::PLAY);
         $holes = $this->holes ? [new AirHoles($terms->rules->either(...self::HOLE), $terms->rules->either(...self::HOLES_APART))] : [];
         $row = $boxes !== [] && ($this->rails || RowDeck::bridges($top, $boxes)) ? new RowDeck($site, $top, $boxes, $this->rails, $play, $holes) : null;
@@ -128,7 +129,7 @@ final readonly class BedDeck implements MemberUnit
         $mattress = $on === [] ? Assembly::all($filler?->build() ?? new Assembly([]), new Assembly([], findings: (new MattressRoom($lying))->findings(), fixtures: [$lying->fixture()]))
             : new Assembly([], findings: [Finding::clash(Code::MattressJams, sprintf('Box %s stands on the deck, where the mattress lies.', $on[0]->mark), $top->id)->about([$on[0]->id])->withWaysOut([new WayOut('Leave an open gap there', Edits::tier($on[0]->id)->emptied()), $lying->away])]);
 
-        return Assembly::all($deck, new Assembly($boards, findings: [...$this->strong($site, $top, $boxes, $row), ...$this->closed($top), ...$this->bought($top, $boxes)]), $mattress);
+        return Assembly::all($deck, new Assembly($boards, findings: [...$this->strong($site, $top, $under, $row), ...$this->closed($top), ...$this->bought($top, $boxes)]), $mattress);
     }
 
     /**
@@ -192,27 +193,24 @@ final readonly class BedDeck implements MemberUnit
     /**
      * A person in one place, and all that lies on the bed, from side to side of the widest box, or behind a row of them.
      *
-     * @param  list<Box>  $boxes
      * @return list<Finding>
      */
-    private function strong(MemberSite $site, Over $top, array $boxes, ?RowDeck $row): array
+    private function strong(MemberSite $site, Over $top, BoxesUnder $under, ?RowDeck $row): array
     {
         $sheet = $site->terms->materials->for(Purpose::Top);
         $wood = $sheet->wood?->strength();
-        if ($wood === null || $boxes === []) {
+        if ($wood === null || $under->boxes === []) {
             return [];
         }
-        $span = $row?->span() ?? max(array_map(fn (Box $box) => max(array_map(fn ($column) => $column->width->result->toDouble(), $box->columns)), $boxes));
+        $span = $row?->span() ?? $under->span();
         [$wide, $long] = $this->mattress->size() ?? [$this->width, $this->length];
         $deck = new Deck($top->depth->result->toDouble(), $sheet->thickness->toDouble(), $span, $wood->along, $wood->bendingAlong, Loads::newtons(Loads::PERSON), Loads::SITS_ON, Loads::newtons(Loads::BED) / ($wide->toDouble() * $long->toDouble()));
         if ($deck->holds()) {
             return [];
         }
         $fine = fn (float $mm): string => $site->terms->format->finest()->write(Length::ofDouble($mm));
-        $holding = array_values(array_filter($site->terms->materials->all, fn ($other) => $other->wood !== null && $other->thickness->isGreaterThan($sheet->thickness) && $deck->ofThickness($other->thickness->toDouble())->holds()));
-        $made = $holding === [] ? [] : [new WayOut("Make it of {$holding[0]->name}", Edits::member($top->memberId())->setting(['made' => $holding[0]->id]))];
 
-        return [Finding::warning(Code::Sags, sprintf('Over %s the deck bends %s under one person; %s is the most. Put a board under its middle, or divide the bay. Guidance for furniture, not for the house.', $site->terms->write($span), $fine($deck->sag()), $fine($deck->limit())), $top->id)->withWaysOut($made)];
+        return [Finding::warning(Code::Sags, sprintf('Over %s the deck bends %s under one person; %s is the most. Put a board under its middle, or divide the bay. Guidance for furniture, not for the house.', $site->terms->write($span), $fine($deck->sag()), $fine($deck->limit())), $top->id)->withWaysOut($under->thicker($deck, fn (Deck $thicker) => $thicker->holds()))];
     }
 
     /** @param list<Box> $boxes */

@@ -26,6 +26,7 @@ use Incastro\Strength\Loads;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
+use Incastro\Units\Make\BoxesUnder;
 use Incastro\Units\Make\ScribedTop;
 use Incastro\Units\Make\Stair;
 use Incastro\Units\MemberUnit;
@@ -143,18 +144,17 @@ final readonly class StepTreads implements MemberUnit
     {
         $sheet = $site->terms->materials->for(Purpose::Top);
         $wood = $sheet->wood?->strength();
-        $boxes = array_filter($site->run->boxes, fn (Box $box) => in_array($box->id.':top', $tread->carriers, true));
-        if ($wood === null || $boxes === []) {
+        $under = new BoxesUnder($site, $tread);
+        $span = $under->span();
+        if ($wood === null || $under->boxes === []) {
             return [];
         }
-        $span = max(array_map(fn (Box $box) => max(array_map(fn ($column) => $column->width->result->toDouble(), $box->columns)), $boxes));
         $deck = new Deck($tread->depth->result->toDouble(), $sheet->thickness->toDouble(), $span, $wood->along, $wood->bendingAlong, Loads::newtons(Loads::SEAT), Loads::STANDS_ON);
         if ($deck->isStrong()) {
             return [];
         }
         $least = $deck->leastThickness();
-        $holding = array_values(array_filter($site->terms->materials->all, fn ($other) => $other->wood !== null && $other->thickness->toDouble() > $least && $deck->ofThickness($other->thickness->toDouble())->isStrong()));
-        $ways = $holding === [] ? [] : [new WayOut("Make it of {$holding[0]->name}", Edits::member($tread->memberId())->setting(['made' => $holding[0]->id]))];
+        $ways = $under->thicker($deck, fn (Deck $thicker) => $thicker->isStrong());
 
         return [Finding::clash(Code::TreadBends, sprintf('Over %s a tread of %s may break under one foot; it takes %s. Guidance for furniture, not for the house.', $site->terms->write($span), $site->terms->format->write($sheet->thickness), $site->terms->format->finest()->write(Length::ofDouble($least))), $tread->id)->withWaysOut([...$ways, $this->away($tread)])];
     }

@@ -204,6 +204,19 @@ final class BedPlatformTest extends TestCase
         self::assertSame([], $falls(1600.0));
     }
 
+    public function test_off_the_wall_it_stands_on_posts_all_round(): void
+    {
+        $plan = self::layout(['deck' => 380, 'off' => 400], 2040.0, 1380.0)->plan();
+        self::assertSame([], self::wrong($plan));
+        $pieces = self::pieces($plan);
+        self::assertArrayNotHasKey('back-ledger', $pieces);
+        self::assertSame([[1, 2040.0, 89.0], [3, 263.0, 89.0], [3, 263.0, 89.0]], [$pieces['back-rail'], $pieces['back-post'], $pieces['front-post']]);
+        // 1380 − 400 − 17.8 − 2 × 3 = 956.2: as if the wall stood there.
+        self::assertSame([14, 956.0, 89.0], $pieces['slat']);
+        self::assertSame(['bed-gap-trap'], self::wrong(self::layout(['deck' => 380, 'off' => 150], 2040.0, 1130.0)->plan()));
+        self::assertContains('guard-missing', self::wrong(self::layout(['deck' => 1300, 'off' => 400, 'guard' => 'entry-left', 'thickness' => 120], 2040.0, 1380.0)->plan()));
+    }
+
     public function test_a_curtain_by_hand(): void
     {
         // An opening of 1500 under a ceiling at 2400: 0.12 × 1500 + 50; 1.8 × 1500 + 80; 2400 − 20; and 150 more to cut.

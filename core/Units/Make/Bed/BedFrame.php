@@ -34,7 +34,8 @@ final readonly class BedFrame
     {
         $s = $this->sizes;
         $zl = $s->zl;
-        $back = $this->placed($this->framing('back-ledger', 'Back ledger', $s->long(), ['into every stud, level']), 0.0, 0.0, $zl, Way::Right, Way::Up, Way::Out, Part::Cleat);
+        $isOff = ! $s->bed->off->isZero();
+        $back = $this->placed($isOff ? $this->framing('back-rail', 'Back rail', $s->long(), ['screwed down onto the posts']) : $this->framing('back-ledger', 'Back ledger', $s->long(), ['into every stud, level']), 0.0, 0.0, $zl, Way::Right, Way::Up, Way::Out, $isOff ? Part::Body : Part::Cleat);
         $front = $this->placed($this->framing('front-rail', 'Front rail', $s->long(), ['screwed down onto the posts']), 0.0, $s->front() - $s->lw, $zl, Way::Right, Way::Up, Way::Out);
         $sides = [];
         foreach (['left' => 0.0, 'right' => $s->pu - $s->lw] as $end => $x) {
@@ -67,7 +68,7 @@ final readonly class BedFrame
     {
         $cell = $this->sizes->site->cell;
 
-        return new Placed($piece, Pose::at($this->sizes->from() + $x, $cell->back + $y, $z, $length, $width, $thickness), $part, $cell->tier->id);
+        return new Placed($piece, Pose::at($this->sizes->from() + $x, $this->sizes->back + $y, $z, $length, $width, $thickness), $part, $cell->tier->id);
     }
 
     /**
@@ -91,7 +92,7 @@ final readonly class BedFrame
     }
 
     /**
-     * Under the front rail, and at the back corner of an end that is open.
+     * Under the front rail, and at the back corner of an end that is open; under the back rail too where it stands off the wall.
      *
      * @param  list<string>  $open
      * @return list<Placed>
@@ -104,6 +105,9 @@ final readonly class BedFrame
         $posts = [];
         for ($i = 0; $i < $s->posts; $i++) {
             $posts[] = $post('front-post-'.($i + 1), $s->postAt($i), $s->front() - $s->lw);
+        }
+        if (! $s->bed->off->isZero()) {
+            return [...$posts, ...array_map(fn (int $i) => $post('back-post-'.($i + 1), $s->postAt($i), 0.0), range(0, $s->posts - 1))];
         }
         foreach ($open as $end) {
             $posts[] = $post("back-post-$end", $end === 'left' ? 0.0 : $s->pu - $s->lh->toDouble(), 0.0);
@@ -179,10 +183,10 @@ final readonly class BedFrame
         $share = ($s->span->result->toDouble() / 2 + $s->lw) / max(1.0, $s->front());
         $screws = new LedgerScrews($s->site->terms, $share, $s->pu);
         $hung = array_values(array_filter($sides, fn (Placed $side) => ! in_array(substr($side->piece->key, (int) strrpos($side->piece->key, '-') + 1), $open, true)));
-        $brackets = 2 * $rails + 2 * $posts + 4 * count($open);
+        $brackets = 2 * $rails + 2 * $posts + 4 * count($open) + ($s->bed->off->isZero() ? 0 : 2 * $posts);
 
         return [
-            $screws->of($s->lw, $back->piece->length->result->toDouble()),
+            ...($s->bed->off->isZero() ? [$screws->of($s->lw, $back->piece->length->result->toDouble())] : []),
             ...array_map(fn (Placed $side) => $screws->of($s->lw, $side->piece->length->result->toDouble()), $hung),
             new Hardware('angle bracket', $brackets, 'rails and posts of beds', ArticleKind::AngleBracket),
             new Hardware('felt strip', 2 + $rails, 'under slats, so that they do not creak', ArticleKind::Felt),

@@ -80,7 +80,7 @@ final readonly class BedLadder
         for ($k = 1; $k < $rises; $k++) {
             $piece = $s->site->make->inner("tread-$k", 'Tread', Working::start('clear between the stiles', $this->is(self::CLEAR))->plusTimes('into the stiles', 2, $this->is(self::HOUSED)), Working::start('as it is bought', $s->lh), Purpose::Rail, Grain::Length, [], ['housed in the stiles, two screws at each end']);
             $front = $this->foot() - $k * $rise / tan($angle);
-            $treads[] = $tread = new Placed($piece, Pose::at($s->from() + $from + $s->lw - $housed, $cell->back + $s->pv + $front - $wide, $k * $rise - $s->lw, Way::Right, Way::Out, Way::Up), Part::Body, $cell->tier->id);
+            $treads[] = $tread = new Placed($piece, Pose::at($s->from() + $from + $s->lw - $housed, $s->back + $s->pv + $front - $wide, $k * $rise - $s->lw, Way::Right, Way::Out, Way::Up), Part::Body, $cell->tier->id);
             foreach ($stiles as $stile) {
                 $joints[] = new Joint($tread->piece->key, $stile->piece->key, JointKind::Dado, 'treads', $housed);
             }
@@ -109,7 +109,7 @@ final readonly class BedLadder
         // It leans to the bed: along it one goes in as one goes up.
         $along = new Vector(0.0, -cos($angle), sin($angle));
         $across = new Vector(0.0, sin($angle), cos($angle));
-        $foot = new Vector($s->from() + $x, $cell->back + $s->pv + $this->foot(), 0.0);
+        $foot = new Vector($s->from() + $x, $s->back + $s->pv + $this->foot(), 0.0);
         // The foot is the front lower corner, at 0 along and the whole width across.
         $corner = $foot->minus($across->times($wide));
 

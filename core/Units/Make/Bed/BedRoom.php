@@ -31,7 +31,7 @@ final readonly class BedRoom
     /** @return list<Finding> */
     public function findings(): array
     {
-        return [...(new MattressRoom($this->lying))->findings(), ...$this->guarded(), ...$this->studs(), ...$this->legs()];
+        return [...(new MattressRoom($this->lying))->findings(), ...$this->guarded(), ...$this->behind(), ...$this->studs(), ...$this->legs()];
     }
 
     /** @param array<string, mixed> $with */
@@ -55,7 +55,8 @@ final readonly class BedRoom
         $child = Finding::note(Code::BedHigh, 'A bed as high as this is for nobody under six, wants a guard on every open side, a light that one reaches, and no lamp, fan or window within reach of a fall. The mattress may be no thicker than it was reckoned with. Local standards go first.', $this->tier());
 
         $open = $s->bed->canopy ? [] : $s->site->openEnds($s->deck, $this->lying->top() + $s->bed->over->toDouble());
-        $ends = array_map(fn (string $end) => Finding::clash(Code::GuardMissing, sprintf('One falls from the %s end of this bed: neither a wall nor anything as high as a guard stands there.', $end), $this->tier())
+        $open = [...array_map(fn (string $end) => "$end end", $open), ...($s->bed->off->isZero() ? [] : ['back'])];
+        $ends = array_map(fn (string $end) => Finding::clash(Code::GuardMissing, sprintf('One falls from the %s of this bed: neither a wall nor anything as high as a guard stands there.', $end), $this->tier())
             ->withWaysOut([new WayOut(sprintf('Its deck %s high', $s->site->terms->format->write($this->low())), Edits::tier($this->tier())->measuring('with.deck', $this->low()))]), $open);
 
         return $s->bed->guard !== BedGuard::None ? [$child, ...$ends] : [$child, ...$ends, Finding::clash(Code::GuardMissing, sprintf('One falls %s from this bed; it has no guard.', $s->site->terms->write($this->lying->top())), $this->tier())
@@ -66,6 +67,15 @@ final readonly class BedRoom
     private function low(): Length
     {
         return $this->sizes->site->terms->rules->either(self::HIGH, 27.5);
+    }
+
+    /** @return list<Finding> a gap behind it that holds a head */
+    private function behind(): array
+    {
+        $off = $this->sizes->bed->off;
+
+        return ! MattressRoom::isTrap($off->toDouble()) ? [] : [Finding::warning(Code::BedGapTrap, sprintf('Behind the bed %s are open: a gap of 75 to 230 mm holds a child’s head. Let it stand at the wall, or further from it; local standards go first.', $this->sizes->site->terms->format->write($off)), $this->tier())
+            ->withWaysOut([new WayOut('Let it stand at the wall', Edits::tier($this->tier())->measuring('with.off', Length::zero()))])];
     }
 
     /** @return list<Finding> a ledger that meets fewer than two studs holds nobody */
@@ -85,6 +95,7 @@ final readonly class BedRoom
         }
 
         return match (true) {
+            ! $s->bed->off->isZero() => [],
             $known === 0 => [Finding::note(Code::NoStud, sprintf('Find the studs behind the bed and note them: its ledgers are reckoned with one every %s. Into masonry take frame plugs every %1$s.', $s->site->terms->write(400.0)), $this->tier())],
             $met < 2 => [Finding::clash(Code::TooFewStuds, sprintf('The back ledger meets %s; it takes two. Screw a board across three studs first, and the ledger to that.', $met === 0 ? 'no stud' : 'one stud'), $this->tier())->withWaysOut([new WayOut('Leave an open gap instead', Edits::tier($this->tier())->emptied())])],
             default => [],

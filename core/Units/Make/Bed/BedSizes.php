@@ -74,6 +74,9 @@ final readonly class BedSizes
 
     public float $frontLongest;
 
+    /** Where it begins from the wall behind, mm. */
+    public float $back;
+
     public float $pu;
 
     public float $pv;
@@ -89,6 +92,7 @@ final readonly class BedSizes
         $this->ts = $this->slat->thickness->toDouble();
         $this->zl = $deck - $this->ts - $this->lh->toDouble();
         $this->ends = $terms->rules->either(...self::ENDS);
+        $this->back = $site->cell->back + $bed->off->toDouble();
         $this->pu = $this->long()->result->toDouble();
         $this->pv = $this->deep()->result->toDouble();
         $this->slats = Spaced::over($this->long()->minusTimes('play at the ends', 2, $this->ends), $this->slatWidth(), $bed->gap, $terms->format);
@@ -126,7 +130,9 @@ final readonly class BedSizes
     /** From the wall behind to the face of its front board. */
     public function deep(): Working
     {
-        return Working::start('depth of its place', Length::ofDouble($this->site->cell->face - $this->site->cell->back))->roundedDown($this->site->terms->format);
+        $deep = Working::start('depth of its place', Length::ofDouble($this->site->cell->face - $this->site->cell->back));
+
+        return ($this->bed->off->isZero() ? $deep : $deep->minus('off the wall behind', $this->bed->off))->roundedDown($this->site->terms->format);
     }
 
     public function slatWidth(): Length
@@ -153,7 +159,7 @@ final readonly class BedSizes
         $cell = $this->site->cell;
         $tier = Edits::tier($cell->tier->id);
 
-        return new Lying($this->site->run, $this->site->terms, $cell->tier->id, $tier, $this->from(), $this->pu, $cell->back, $this->freeDeep(), $cell->face, $this->deck, $u, $v, $this->bed->thickness, $this->bed->play, $this->bed->across, new WayOut('Leave an open gap instead', $tier->emptied()));
+        return new Lying($this->site->run, $this->site->terms, $cell->tier->id, $tier, $this->from(), $this->pu, $this->back, $this->freeDeep(), $cell->face, $this->deck, $u, $v, $this->bed->thickness, $this->bed->play, $this->bed->across, new WayOut('Leave an open gap instead', $tier->emptied()));
     }
 
     /** @return list<float> where the centre rails begin, from the back, mm */

@@ -110,7 +110,7 @@ final readonly class Canopy
         $s = $this->sizes;
         $cell = $s->site->cell;
         $frame = $s->site->run->frame;
-        $ceiling = min(array_merge(...array_map(fn (float $u) => [$frame->ceilingAt($u, $cell->back), $frame->ceilingAt($u, $cell->face)], [$cell->u, $cell->end()])));
+        $ceiling = min(array_merge(...array_map(fn (float $u) => [$frame->ceilingAt($u, $s->back), $frame->ceilingAt($u, $cell->face)], [$cell->u, $cell->end()])));
         $most = Length::ofDouble(max(0.0, $ceiling - $s->bed->rib->toDouble() - self::LIFT))->roundedDown($s->site->terms->format->step);
         $tier = $cell->tier->id;
 

@@ -32,7 +32,7 @@ final readonly class CanopyParts
     {
         $cell = $this->sizes->site->cell;
 
-        return new Placed($piece, Pose::at($this->sizes->from() + $x, $cell->back + $y, $z, $length, $width, $thickness), $part, $cell->tier->id);
+        return new Placed($piece, Pose::at($this->sizes->from() + $x, $this->sizes->back + $y, $z, $length, $width, $thickness), $part, $cell->tier->id);
     }
 
     /** @param array{float, float} $size mm and inches */

@@ -59,7 +59,7 @@ final readonly class GuardRail
         $posts = max(2, (int) ceil(($long->result->toDouble() - $s->lw) / $field - 1e-9) + 1);
         $start = $this->guard === BedGuard::EntryLeft ? $s->pu - $long->result->toDouble() : 0.0;
         $cell = $s->site->cell;
-        $put = fn (string $role, string $name, Working $length, float $x, float $y, float $z, Way $l, Way $w, Way $t) => new Placed($s->site->make->inner($role, $name, $length, Working::start('as it is bought', $wide), Purpose::Rail, Grain::Length, [new Finished('all edges', Finish::Eased)], ['no gap that holds a head']), Pose::at($s->from() + $x, $cell->back + $y, $z, $l, $w, $t), Part::Body, $cell->tier->id);
+        $put = fn (string $role, string $name, Working $length, float $x, float $y, float $z, Way $l, Way $w, Way $t) => new Placed($s->site->make->inner($role, $name, $length, Working::start('as it is bought', $wide), Purpose::Rail, Grain::Length, [new Finished('all edges', Finish::Eased)], ['no gap that holds a head']), Pose::at($s->from() + $x, $s->back + $y, $z, $l, $w, $t), Part::Body, $cell->tier->id);
         $up = $high->plus('slat', $s->slat->thickness)->plus('front rail', $s->lh);
         $standing = $lying = $joints = [];
         for ($i = 0; $i < $posts; $i++) {
