@@ -33,6 +33,9 @@ final class ShelfFitter
     /** A shelf shallower than this is none: the ceiling leaves it no room, mm. */
     private const LEAST = 80.0;
 
+    /** Share of a wall's texture that is not known of a place between those that were read. */
+    private const BETWEEN = 0.7;
+
     /** Free on both sides together while a shelf is swung in, mm (handbook, "Allowances"). */
     private const SWING = 4.0;
 
@@ -74,7 +77,8 @@ final class ShelfFitter
     {
         $t = $this->terms->board();
         $play = $this->terms->rule(Rule::ShelfAllowance);
-        $doubt = $this->frame->span(new Path($cell->back, $cell->face, $z, $z + $t))->doubt * Normal::together($count) / Normal::ONE_SIDED_95 / 2;
+        $span = $this->frame->span(new Path($cell->back, $cell->face, $z, $z + $t))->doubt / Normal::ONE_SIDED_95;
+        $doubt = Normal::together($count) * hypot($span, $this->plaster()) / 2;
         $atWall = [
             'left' => abs($cell->u - $run[0]) < 1.0 && $this->ends->isWall('left'),
             'right' => abs($cell->end() - $run[1]) < 1.0 && $this->ends->isWall('right'),
@@ -98,6 +102,15 @@ final class ShelfFitter
         $depth = Working::start('from the wall behind to its front', Length::ofDouble(max($vs) - min($vs)));
 
         return new FittedShelf($cell->tier->id, $index, $z, $outline, $length, $depth, $this->tipping($length->result->toDouble(), $cell->face, $z));
+    }
+
+    /** A shelf lies between the places that were read, where both walls are as wavy as their plaster is; σ, mm. */
+    private function plaster(): float
+    {
+        $shape = $this->terms->room->shape;
+        $textures = $this->terms->room->textures;
+
+        return self::BETWEEN * hypot($textures->of($shape->after($this->frame->wall)), $textures->of($shape->before($this->frame->wall)));
     }
 
     /** How far out from the wall a shelf is clear of a ceiling that comes down behind it: v, mm. */
@@ -157,11 +170,14 @@ final class ShelfFitter
         return $points;
     }
 
-    /** How a shelf that is longer than the way in is surely wide gets in; null where it goes in straight. */
+    /**
+     * How a shelf gets in that may be longer than the way in is wide; null where it surely goes in straight. Its own length is as it is
+     * sawn: only the way in is in doubt. Free play it needs only while it is swung.
+     */
     private function tipping(float $length, float $face, float $z): ?Tipping
     {
         $front = $this->frame->span(new Path($face, max($face, $this->frame->mouth()), $z, $z + $this->terms->board()));
 
-        return Tipping::of($length, $this->terms->board(), $front->width - $front->doubt - self::SWING);
+        return $length <= $front->width - $front->doubt ? null : Tipping::of($length, $this->terms->board(), $front->width - $front->doubt - self::SWING, $length > $front->width);
     }
 }

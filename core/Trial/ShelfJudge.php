@@ -28,7 +28,10 @@ final class ShelfJudge
 
     public int $shelves = 0;
 
+    /** Those that must be tipped, and those that were said to. */
     public int $tipped = 0;
+
+    public int $saidTipped = 0;
 
     /** @var list<float> how much longer each could have been in its place, mm */
     public array $slack = [];
@@ -50,6 +53,7 @@ final class ShelfJudge
         $this->right = $this->room->shape->before($this->wall);
         foreach ($run->shelves as $shelf) {
             $this->shelves++;
+            $this->saidTipped += $shelf->tipping?->isLikely === true ? 1 : 0;
             $this->shelf($shelf);
         }
     }

@@ -44,6 +44,8 @@ final class TrialReport
 
     private int $tipped = 0;
 
+    private int $saidTipped = 0;
+
     /** @var list<float> */
     private array $shelfSlack = [];
 
@@ -104,6 +106,7 @@ final class TrialReport
         array_push($this->slack, ...$judge->slack);
         $this->shelves += $room->shelves->shelves;
         $this->tipped += $room->shelves->tipped;
+        $this->saidTipped += $room->shelves->saidTipped;
         array_push($this->shelfSlack, ...$room->shelves->slack);
         foreach ($room->slips() as $name => $count) {
             $this->slips[$name] += $count;
@@ -128,7 +131,7 @@ final class TrialReport
             'gaps_covered' => $share($this->covered, $this->edges), 'padded' => $share($this->padded, $this->boxes),
             'pieces_put_in' => $this->pieces, 'overlaps' => $this->overlaps, 'refused' => $share($this->refused, $this->rooms),
             'slack_mm' => self::spread($this->slack),
-            'shelves' => ['put_in' => $this->shelves, 'tipped' => $this->tipped, 'slack_mm' => self::spread($this->shelfSlack)],
+            'shelves' => ['put_in' => $this->shelves, 'tipped' => $this->tipped, 'said_tipped' => $this->saidTipped, 'slack_mm' => self::spread($this->shelfSlack)],
             'readings' => $this->rooms === $this->refused ? 0.0 : round($this->takes / ($this->rooms - $this->refused), 1),
             'grade' => implode(' and ', array_keys($this->grades)), 'asked' => $share($this->asked, $this->rooms), 'struck_honest' => $share($this->struckHonest, $this->rooms),
             'span_claim' => $share(count(array_filter($this->claims['spans'])), count($this->claims['spans'])),

@@ -23,7 +23,7 @@ final class TrialRoomsCommand extends Command
     protected $signature = 'trial:rooms 
         {--count=1000 : rooms of each kind}
         {--seed=1 : of the first room}
-        {--kind= : alcove, closet, under-stair or roof-slope; all four where left out}
+        {--kind= : alcove, closet, under-stair roof-slope or chimney; all five where left out}
         {--slips=0.01 : share of readings that go wrong}
         {--grade= : plane, mild or old walls; mild and old in turn where left out}
         {--optional=0.5 : share of the optional readings that are taken}
@@ -33,7 +33,7 @@ final class TrialRoomsCommand extends Command
 
     protected $description = 'Measures, plans and fits made-up crooked rooms, and says how many pieces go in at the first try';
 
-    private const KINDS = [SpaceKind::Alcove, SpaceKind::Closet, SpaceKind::UnderStair, SpaceKind::RoofSlope];
+    private const KINDS = [SpaceKind::Alcove, SpaceKind::Closet, SpaceKind::UnderStair, SpaceKind::RoofSlope, SpaceKind::Chimney];
 
     public function handle(): int
     {

@@ -15,6 +15,9 @@ use Incastro\Survey\Space\SpaceShape;
  */
 final readonly class StartingLayouts
 {
+    /** The wall at the other side of a chimney breast. */
+    private const BEYOND_BREAST = 4;
+
     public function __construct(private SpaceShape $shape, private string $seed, private LengthFormat $format)
     {
     }
@@ -27,6 +30,7 @@ final readonly class StartingLayouts
             SpaceKind::RoofSlope => ['knee-row' => 'A low row along the knee wall', 'sloped-row' => 'Boxes that follow the slope', 'stepped-row' => 'Boxes stepped back under the slope', 'platform' => 'A deep platform to lie on', 'desk' => 'A desk between two boxes'],
             SpaceKind::Closet => ['back-run' => 'Two cupboards along the back', 'three-runs' => 'Back and both sides', 'base-shelves' => 'Base cupboards, shelves above', 'wall-to-wall' => 'Shelves from wall to wall', 'one-tall' => 'One tall cupboard'],
             SpaceKind::RoomCorner => ['one-run' => 'Three cupboards along one wall', 'two-runs' => 'Both walls, one through the corner', 'base-shelves' => 'Base cupboards, open above', 'desk' => 'A desk between two boxes'],
+            SpaceKind::Chimney => ['both-sides' => 'A cupboard at each side of the breast', 'one-tall' => 'One tall cupboard', 'base-upper' => 'Base and upper cupboards', 'base-shelves' => 'Base cupboards, shelves above', 'wall-to-wall' => 'Shelves from wall to wall'],
             default => ['one-tall' => 'One tall cupboard', 'two-tall' => 'Two tall cupboards', 'base-upper' => 'Base and upper cupboards', 'base-shelves' => 'Base cupboards, shelves above', 'desk' => 'A desk between two boxes', 'wall-to-wall' => 'Shelves from wall to wall'],
         };
     }
@@ -87,6 +91,7 @@ final readonly class StartingLayouts
 
         return match ($name) {
             'one-tall' => $is->along(0, [$is->tall()]),
+            'both-sides' => $is->together($is->along(0, [$is->tall()]), $is->along(self::BEYOND_BREAST, [$is->tall()])),
             'two-tall', 'back-run' => $is->along(0, [$is->tall(), $is->tall()]),
             'one-run' => $is->along(0, [$is->tall(), $is->tall(), $is->tall()]),
             'base-upper' => $is->along(0, [$is->stacked(), $is->stacked()]),

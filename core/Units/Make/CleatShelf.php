@@ -114,7 +114,7 @@ final readonly class CleatShelf
     {
         $works = [new CutToWalls(), new Finished('front, long', Finish::Banded)];
         if ($this->shelf->tipping !== null) {
-            $works[] = new TippedIn($this->shelf->tipping->angle, $this->shelf->tipping->height);
+            $works[] = new TippedIn($this->shelf->tipping->angle, $this->shelf->tipping->height, $this->shelf->tipping->isLikely);
         }
         $outline = new Outline(new Polygon($this->shelf->outline));
         [$u, , $v] = $outline->bounds();
