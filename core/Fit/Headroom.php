@@ -32,21 +32,41 @@ final readonly class Headroom
     }
 
     /**
-     * Height and σ of the ceiling that something at (u, v) meets on its way from the mouth to its place: ceilings are
-     * concave, so the lowest is at an end of the way.
+     * Height and σ of the ceiling that something at (u, v) meets on its way to its place, from the mouth or, where its ceiling was read,
+     * from before it: ceilings are concave, so the lowest is at an end of the way.
      *
      * @return array{float, float}
      */
     public function over(float $u, float $v): array
     {
-        $best = [INF, 0.0];
-        foreach ([$v, $v + $this->mouth - $this->face] as $at) {
-            $height = $this->frame->ceilingAt($u, $at);
-            $sigma = $this->frame->ceilingSigmaAt($u, $at);
-            $best = $height - Normal::ONE_SIDED_95 * $sigma < $best[0] - Normal::ONE_SIDED_95 * $best[1] ? [$height, $sigma] : $best;
-        }
+        return self::lower($this->inPlace($u, $v), $this->onItsWay($u, $v));
+    }
 
-        return $best;
+    /** @return array{float, float} */
+    private function inPlace(float $u, float $v): array
+    {
+        return [$this->frame->ceilingAt($u, $v), $this->frame->ceilingSigmaAt($u, $v)];
+    }
+
+    /** @return array{float, float} */
+    private function onItsWay(float $u, float $v): array
+    {
+        $atMouth = $this->inPlace($u, $v + $this->mouth - $this->face);
+        $room = $this->terms->room;
+
+        return $room->heightInFront === null ? $atMouth : self::lower($atMouth, [$room->heightInFront + $this->frame->floorAt($u, $this->mouth), $room->heightInFrontSigma]);
+    }
+
+    /**
+     * The one that is lower less its doubt.
+     *
+     * @param  array{float, float}  $one  height and σ
+     * @param  array{float, float}  $other
+     * @return array{float, float}
+     */
+    private static function lower(array $one, array $other): array
+    {
+        return $other[0] - Normal::ONE_SIDED_95 * $other[1] < $one[0] - Normal::ONE_SIDED_95 * $one[1] ? $other : $one;
     }
 
     /** Whether the ceiling rakes along a stretch of the run, more than it slopes out from the wall. */
@@ -106,22 +126,31 @@ final readonly class Headroom
      */
     private function above(array $us, array $vs, float $foot, ?Length $reserve): Working
     {
-        [$lowest, $sigma] = [INF, 0.0];
+        $place = $way = [INF, 0.0];
         foreach ($us as $u) {
             foreach ($vs as $v) {
-                [$height, $of] = $this->over($u, $v);
-                $binds = $height - Normal::ONE_SIDED_95 * $of < $lowest - Normal::ONE_SIDED_95 * $sigma;
-                [$lowest, $sigma] = $binds ? [$height, $of] : [$lowest, $sigma];
+                $place = self::lower($place, $this->inPlace($u, $v));
+                $way = self::lower($way, $this->onItsWay($u, $v));
             }
         }
-        $working = Working::start('lowest clear height over its way home', Length::ofDouble($lowest));
-        $working = $foot > 0.0 ? $working->minus('plinth, from the highest floor point', Length::ofDouble($foot)) : $working;
         $top = $this->terms->rules->get(Rule::TopAllowance);
-        $working = $reserve !== null && $reserve->isGreaterThan($top)
-            ? $working->minus('kept free above for its closing', $reserve)
-            : $working->minus('above, to lift it into its place', $top);
+        if ($reserve === null || ! $reserve->isGreaterThan($top)) {
+            return $this->less(self::lower($place, $way), $foot, 'above, to lift it into its place', $top);
+        }
+        // What is kept free for a closing is over its place, not over its way.
+        $closed = $this->less($place, $foot, 'kept free above for its closing', $reserve);
+        $slid = $this->less($way, $foot, 'above, to lift it into its place', $top);
 
-        return $working->minus('doubt of the height, 95 %', Length::ofDouble(Normal::ONE_SIDED_95 * $sigma));
+        return $slid->result->isLessThan($closed->result) ? $slid : $closed;
+    }
+
+    /** @param array{float, float} $ceiling height and σ */
+    private function less(array $ceiling, float $foot, string $why, Length $free): Working
+    {
+        $working = Working::start('lowest clear height over its way home', Length::ofDouble($ceiling[0]));
+        $working = $foot > 0.0 ? $working->minus('plinth, from the highest floor point', Length::ofDouble($foot)) : $working;
+
+        return $working->minus($why, $free)->minus('doubt of the height, 95 %', Length::ofDouble(Normal::ONE_SIDED_95 * $ceiling[1]));
     }
 
     /** How far out from the wall the way is clear up to a height over the foot, mm from the wall; the face where it never is. */

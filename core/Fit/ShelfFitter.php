@@ -34,7 +34,7 @@ final class ShelfFitter
     private const LEAST = 80.0;
 
     /** Share of a wall's texture that is not known of a place between those that were read. */
-    private const BETWEEN = 0.7;
+    private const BETWEEN = 1.0;
 
     /** Free on both sides together while a shelf is swung in, mm (handbook, "Allowances"). */
     private const SWING = 4.0;
@@ -178,6 +178,8 @@ final class ShelfFitter
     {
         $front = $this->frame->span(new Path($face, max($face, $this->frame->mouth()), $z, $z + $this->terms->board()));
 
-        return $length <= $front->width - $front->doubt ? null : Tipping::of($length, $this->terms->board(), $front->width - $front->doubt - self::SWING, $length > $front->width);
+        $doubt = hypot($front->doubt, Normal::ONE_SIDED_95 * $this->plaster());
+
+        return $length <= $front->width - $doubt ? null : Tipping::of($length, $this->terms->board(), $front->width - $doubt - self::SWING, $length > $front->width);
     }
 }

@@ -98,7 +98,7 @@ final class JobReader
             $space['name'],
             new Sheet(
                 SpaceChoices::shape($space),
-                new SheetChoices(self::length($sheet['low']), $optional($sheet['middle']), self::length($sheet['high']), self::length($sheet['back']), self::length($sheet['front']), self::length($sheet['level']), $format),
+                new SheetChoices(self::length($sheet['low']), $optional($sheet['middle']), self::length($sheet['high']), self::length($sheet['back']), self::length($sheet['front']), self::length($sheet['level']), $format, $space['asks_front'] ?? false),
                 array_map(ExtraChoices::read(...), array_values($space['extras'])),
                 $space['skipped'],
             ),

@@ -38,6 +38,7 @@ final class SpaceChoices
             'shape' => ['ceiling' => $kind->ceiling()->value, 'edges' => $edges, 'outside' => SpaceShape::of($kind)->outside],
             'extras' => [],
             'skipped' => [],
+            'asks_front' => $sheet->asksFront,
             'texture' => null,
             'textures' => [],
             'things' => [],

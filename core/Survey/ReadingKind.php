@@ -20,6 +20,7 @@ enum ReadingKind: string
     case Slope = 'slope';
     case Offset = 'offset';
     case Skirting = 'skirting';
+    case Rise = 'rise';
 
     /** The two ends of which one must be named with the value: where the gap is, or which end is lower. */
     public function takesEnd(): bool
@@ -46,6 +47,6 @@ enum ReadingKind: string
     /** Whether nothing at all is a reading: a rule may read 0. */
     public function mayBeZero(): bool
     {
-        return in_array($this, [self::Plumb, self::Fall, self::Slope, self::Offset, self::Skirting], true);
+        return in_array($this, [self::Plumb, self::Fall, self::Slope, self::Offset, self::Skirting, self::Rise], true);
     }
 }

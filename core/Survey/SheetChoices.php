@@ -14,7 +14,8 @@ use Incastro\Measure\Unit;
  * `low` is above the floor, `high` below the ceiling, `middle` above the floor (null: half way); `back` and `front` are
  * the depths of the two rows of widths, from the back wall and from the front line; `level` is the level's own length. Places
  * that the person does not choose are round numbers in `format`; null: as they were before places were kept with takes,
- * in whole mm.
+ * in whole mm. `asksFront`: whether heights at the front and the highest place of the floor are required; in spaces that were begun before
+ * they were asked for, they are offered.
  */
 final readonly class SheetChoices
 {
@@ -26,13 +27,14 @@ final readonly class SheetChoices
         public Length $front,
         public Length $level,
         public ?LengthFormat $format = null,
+        public bool $asksFront = false,
     ) {
     }
 
     /** The same with the places of a time when takes did not keep theirs. */
     public function asBefore(): self
     {
-        return new self($this->low, $this->middle, $this->high, $this->back, $this->front, $this->level, null);
+        return new self($this->low, $this->middle, $this->high, $this->back, $this->front, $this->level, null, $this->asksFront);
     }
 
     public static function defaults(Unit $unit, ?LengthFormat $format = null): self
@@ -42,7 +44,7 @@ final readonly class SheetChoices
         $mm = Length::ofMillimetres(1);
 
         return $unit === Unit::Inch
-            ? new self($inch->times(4), null, $inch->times(4), $inch, $inch, $inch->times(48), $format)
-            : new self($mm->times(100), null, $mm->times(100), $mm->times(20), $mm->times(20), $mm->times(1200), $format);
+            ? new self($inch->times(4), null, $inch->times(4), $inch, $inch, $inch->times(48), $format, true)
+            : new self($mm->times(100), null, $mm->times(100), $mm->times(20), $mm->times(20), $mm->times(1200), $format, true);
     }
 }

@@ -94,7 +94,7 @@ final readonly class Textures
             ReadingKind::Fall => $slot->onCeiling ? M_SQRT2 * $room : M_SQRT2 * self::FLOOR * $room,
             ReadingKind::Slope => rad2deg(M_SQRT2 * $room / self::ARM),
             // A rule from a straightedge reads the very place.
-            ReadingKind::Offset, ReadingKind::Skirting => 0.0,
+            ReadingKind::Offset, ReadingKind::Skirting, ReadingKind::Rise => 0.0,
         };
     }
 }

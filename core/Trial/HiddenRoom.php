@@ -105,6 +105,9 @@ final readonly class HiddenRoom
         if ($slot->kind === ReadingKind::Skirting) {
             return $slot->id === 'skirting-height' ? $this->skirtingHeight : $this->skirtingThickness;
         }
+        if ($slot->kind === ReadingKind::Rise) {
+            return 0.0;
+        }
         if ($slot->kind === ReadingKind::Height && $slot->spots === []) {
             return $this->heightInFront;
         }

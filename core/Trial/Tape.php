@@ -55,7 +55,7 @@ final class Tape
         return match (true) {
             $slot->kind->takesEnd() => -2 * $value,
             $slot->kind->isAngle() => $sign * $this->dice->between(2.0, 6.0),
-            $slot->kind === ReadingKind::Skirting || $slot->kind === ReadingKind::Offset => 10.0,
+            in_array($slot->kind, [ReadingKind::Skirting, ReadingKind::Offset, ReadingKind::Rise], true) => 10.0,
             default => $sign * $this->dice->pick([self::INCH, self::INCH, 10.0, 100.0, 50.0, 30.0]),
         };
     }

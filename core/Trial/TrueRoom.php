@@ -155,7 +155,13 @@ final readonly class TrueRoom
 
         $plane = min([INF, ...array_map(fn (array $plane) => $plane[0] + $plane[1] * $u + $plane[2] * $v, $this->planes)]);
 
-        return $this->grade === Grade::Plane ? $plane : $plane - $this->ceilingPlaster->at($u, $v) - $this->front * ($v / $this->mouth(0)) ** 2;
+        return $this->grade === Grade::Plane ? $plane : $plane - $this->ceilingPlaster->at($u, $v) - $this->front * $this->fallen($v / $this->mouth(0));
+    }
+
+    /** What share of its fall to the front line a ceiling has come down by, so far out: before the mouth it goes on half as steeply. */
+    private function fallen(float $share): float
+    {
+        return $share <= 1.0 ? $share ** 2 : $share;
     }
 
     /** @return array{float, float} */
@@ -305,17 +311,31 @@ final readonly class TrueRoom
                 : $this->floorAt($this->spot($slot->spots[0])) - $this->floorAt($this->spot($slot->spots[1])),
             ReadingKind::Slope => rad2deg(atan(hypot($this->planes[$slot->plane][1], $this->planes[$slot->plane][2]))),
             ReadingKind::Offset => $this->surface($slot, $z),
+            ReadingKind::Rise => max(0.0, $this->highestInside() - $this->datum()),
             ReadingKind::Skirting => $slot->id === 'skirting-height' ? $this->skirtingHeight : $this->skirtingThickness,
             default => 0.0,
         };
     }
 
-    /** The room in front is flat, as high as the space's own ceiling is at the front line. */
+    /** A box's depth out from the front line, half way between the walls. */
     private function inFront(): float
     {
-        $front = $this->corners[$this->shape->after($this->shape->after(0))];
+        $front = $this->along(0, $this->length(0) / 2, 2 * $this->mouth(0));
 
         return $this->ceilingAt($front) - $this->floorAt($front);
+    }
+
+    /** The highest of the floor between its corners: a level is slid about on it. */
+    private function highestInside(): float
+    {
+        $highest = -INF;
+        for ($i = 0; $i <= 8; $i++) {
+            for ($j = 0; $j <= 8; $j++) {
+                $highest = max($highest, $this->floorAt($this->along(0, $this->length(0) * $i / 8, $this->mouth(0) * $j / 8)));
+            }
+        }
+
+        return $highest;
     }
 
     /** How far the wall of a slot stands in at the slot's place along it. */

@@ -35,7 +35,7 @@ final class TestAlcove
     private array $instead = [];
 
     /** @var list<string> */
-    private array $without = ['corner-left', 'corner-right', 'plumb-back-low', 'plumb-back-high', 'height-middle'];
+    private array $without = ['corner-left', 'corner-right', 'plumb-back-low', 'plumb-back-high', 'height-middle', 'height-mouth', 'floor-rise'];
 
     /**
      * @param  Closure(float, float): float  $left  u of the left wall at depth v and height z
@@ -163,6 +163,7 @@ final class TestAlcove
             ReadingKind::Diagonal => $isLeft ? hypot($across($this->depth)[1] - $across(0.0)[0], $this->depth) : hypot($across($this->depth)[0] - $across(0.0)[1], $this->depth),
             ReadingKind::Corner => rad2deg(atan2($this->depth, $inward * ($wall($this->depth, $mid) - $wall(0.0, $mid)))),
             ReadingKind::Plumb => str_contains($slot->id, 'back') ? 0.0 : $inward * ($wall((float) $slot->depth, (float) $slot->height + (float) $slot->span) - $wall((float) $slot->depth, (float) $slot->height)),
+            ReadingKind::Rise => 0.0,
             ReadingKind::Fall => $slot->id === 'fall-across' ? $this->fall : 0.0,
             default => $slot->id === 'skirting-height' ? $this->skirting : ($this->skirting > 0 ? 15.0 : 0.0),
         };
@@ -178,7 +179,7 @@ final class TestAlcove
     {
         $format = LengthFormat::of($measure);
         $reader = new LengthReader($format->unit);
-        $space = ['texture' => 'plane'] + SpaceChoices::defaults('Alcove', $format);
+        $space = ['texture' => 'plane', 'asks_front' => false] + SpaceChoices::defaults('Alcove', $format);
         $sizes = [];
         foreach (['width', 'height', 'depth'] as $name) {
             $sizes[$name] = is_string($layout[$name] ?? null) ? ['nm' => $reader->read($layout[$name])->nanometres(), 'typed' => $layout[$name]] : null;

@@ -103,7 +103,7 @@ final class TestLayout
     /** @return array<string, mixed> */
     private function space(): array
     {
-        return ['layout' => $this->layout, 'things' => $this->things, 'texture' => 'plane'] + SpaceChoices::defaults('Space', LengthFormat::millimetres());
+        return ['layout' => $this->layout, 'things' => $this->things, 'texture' => 'plane', 'asks_front' => false] + SpaceChoices::defaults('Space', LengthFormat::millimetres());
     }
 
     public function job(): Job

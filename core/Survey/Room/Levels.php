@@ -8,8 +8,8 @@ use Incastro\Geometry\Point;
 use Incastro\Survey\Network\Adjusted;
 
 /**
- * Floor and ceiling as found. Heights are mm above the datum, the highest corner of the floor; the ceiling at a place is
- * the lowest of its planes there.
+ * Floor and ceiling as found. Heights are mm above the datum, the highest place of the floor: a corner, or where it stands up
+ * over that. The ceiling at a place is the lowest of its planes there.
  */
 final readonly class Levels
 {
@@ -18,8 +18,9 @@ final readonly class Levels
     /**
      * @param  list<Point>  $corners  of the plan
      * @param  float  $rough  σ of one place of the ceiling off its plane, mm
+     * @param  float  $rise  how much the floor stands up somewhere over its highest corner, mm
      */
-    public function __construct(public Adjusted $adjusted, private int $planes, array $corners, private float $rough = 0.0)
+    public function __construct(public Adjusted $adjusted, private int $planes, array $corners, private float $rough = 0.0, private float $rise = 0.0)
     {
         $height = fn (Point $at) => self::value($adjusted, LevelNetwork::floor($at));
         $highest = $corners[0] ?? new Point(0.0, 0.0);
@@ -33,7 +34,7 @@ final readonly class Levels
 
     public function floorAt(Point $at): float
     {
-        return self::value($this->adjusted, $this->aboveDatum(LevelNetwork::floor($at)));
+        return self::value($this->adjusted, $this->aboveDatum(LevelNetwork::floor($at))) - $this->rise;
     }
 
     public function floorSigmaAt(Point $at): float
@@ -53,7 +54,7 @@ final readonly class Levels
 
     public function ceilingAt(Point $at): float
     {
-        return self::value($this->adjusted, $this->ceilingWeights($at));
+        return self::value($this->adjusted, $this->ceilingWeights($at)) - $this->rise;
     }
 
     /**

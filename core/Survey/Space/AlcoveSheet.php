@@ -8,7 +8,7 @@ use Incastro\Survey\ReadingKind;
 use Incastro\Survey\Slot;
 use Incastro\Survey\Tool;
 
-/** An alcove: widths at three heights and two depths, both depths, a diagonal, and both side walls plumbed. */
+/** An alcove: widths at three heights and two depths, heights half way in, at the front line and before it, both depths, a diagonal, and both side walls plumbed. */
 final readonly class AlcoveSheet
 {
     /** Corners: right back, left back, left front, right front. */
@@ -43,6 +43,8 @@ final readonly class AlcoveSheet
             $this->make->height('height-left', 'Height, left', new Spot(0, 0.0, $middle), how: $how('left'), swap: 'height-right'),
             $this->make->height('height-right', 'Height, right', new Spot(0, $this->places->length(0), $middle), how: $how('right'), swap: 'height-left'),
         ];
+        $slots[] = $this->make->height('height-mouth', 'Height, front line', new Spot(0, $this->places->length(0) / 2, $this->places->depth()), required: $this->places->asksFront(), how: 'Floor to ceiling at the front line, half way between the walls: ceilings often fall to the front.');
+        $slots[] = new Slot('height-front', ReadingKind::Height, 'Ceiling height in front', 'Floor to ceiling a box’s depth out in front of the space: there a box is stood up, and from there it slides in.', Tool::Tape, $this->places->asksFront(), group: 'Heights');
         foreach (['back', 'front'] as $column) {
             foreach (SheetPlaces::ROWS as $row) {
                 $slots[] = $this->make->width($row, $column, [self::LEFT_WALL, self::RIGHT_WALL]);
@@ -87,7 +89,6 @@ final readonly class AlcoveSheet
     private function ifYouCan(): array
     {
         return [
-            new Slot('height-front', ReadingKind::Height, 'Ceiling height in front', 'Floor to ceiling where a box would be stood up, a box’s length in front of the space.', Tool::Tape, false, group: 'If you can'),
             $this->make->height('height-middle', 'Height, middle', new Spot(0, $this->places->length(0) / 2, $this->places->depth() / 2), required: false, how: 'Floor to ceiling half way between the side walls: it checks the other two.'),
             $this->make->corner(self::LEFT_BACK, 'corner-left', 'Corner, left back'),
             $this->make->corner(self::RIGHT_BACK, 'corner-right', 'Corner, right back'),

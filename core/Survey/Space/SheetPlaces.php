@@ -180,6 +180,12 @@ final class SheetPlaces
         return ($this->choices->format ?? LengthFormat::millimetres())->write(Length::ofDouble($mm));
     }
 
+    /** Whether heights at the front and the highest place of the floor are required. */
+    public function asksFront(): bool
+    {
+        return $this->choices->asksFront;
+    }
+
     /** Whether stations stand at round places, rather than spread evenly. */
     public function isRound(): bool
     {

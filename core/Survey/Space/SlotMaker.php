@@ -218,6 +218,7 @@ final readonly class SlotMaker
         return [
             $this->fall('fall-across', 'Floor fall, left to right', [new Spot(0, 0.0, $depth / 2), new Spot(0, $width, $depth / 2)], $across, ['right', 'left']),
             $this->fall('fall-depth', 'Floor fall, back to front', [new Spot(0, $width / 2, 0.0), new Spot(0, $width / 2, $depth)], $depth, ['front', 'back'], 'Level on the floor from the back wall to the front; read how much lower one end is.'),
+            new Slot('floor-rise', ReadingKind::Rise, 'Floor, highest place', 'Slide a level about: where is the floor highest? 0 if at a corner; else how much it stands up over the highest corner.', Tool::levelOf($across), $this->places->asksFront(), span: $across, group: 'Floor'),
         ];
     }
 

@@ -90,6 +90,7 @@ export interface Reading {
     | 'slope'
     | 'offset'
     | 'skirting'
+    | 'rise'
   group: string
   label: string
   how: string

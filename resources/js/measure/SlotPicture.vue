@@ -84,6 +84,11 @@ defineProps<{ reading: Reading }>()
       <path class="tool" d="M40 34h10v34H40z" />
       <path class="line" d="M60 34v34M40 26h10" />
     </template>
+    <template v-else-if="reading.kind === 'rise'">
+      <path class="wall" d="M8 60q40-22 80 0" />
+      <rect class="tool" x="14" y="34" width="68" height="8" rx="2" />
+      <path class="line" d="M84 48v12M8 48h80" />
+    </template>
     <template v-else>
       <path class="wall" d="M10 4v64M86 4v64" />
       <path class="line" d="M10 36h76" />

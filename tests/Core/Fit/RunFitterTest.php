@@ -37,11 +37,28 @@ final class RunFitterTest extends TestCase
 
     public function test_a_low_ceiling_in_front_binds_and_the_working_says_so(): void
     {
-        // 2350 in front, σ √(1 + 0.705²) = 1.2235, U 2.013; box 400 − 18 = 382: √((2350 − 6 − 2.013)² − 382²) = 2310.6
-        $run = $this->planned(new TestAlcove(fn () => 0.0, fn () => 1200.0, inFront: 2350.0), ['depth' => '400'])->layout?->runs[0];
+        // 2350 in front, σ √(1 + 0.705²) = 1.2235, U 2.013: it slides in from there, 2350 − 70 − 6 − 2.013 = 2271.99; a box of
+        // 560 − 18 = 542 is stood up there, √((2350 − 6 − 2.013)² − 542²) = 2278.4.
+        $run = $this->planned(new TestAlcove(fn () => 0.0, fn () => 1200.0, inFront: 2350.0))->layout?->runs[0];
         self::assertNotNull($run);
-        self::assertSame(2310.0, $run->boxes[0]->outerHeight()->toDouble());
-        self::assertStringContainsString('tilted up in front', $run->boxes[0]->height->steps[4]->label);
+        self::assertSame(2271.0, $run->boxes[0]->outerHeight()->toDouble());
+        // 600 deep it is stood up no higher than √((2350 − 6 − 2.013)² − 582²) = 2268.5.
+        $deep = $this->planned(new TestAlcove(fn () => 0.0, fn () => 1200.0, 700.0, inFront: 2350.0), ['depth' => '600'])->layout?->runs[0];
+        self::assertNotNull($deep);
+        self::assertSame(2268.0, $deep->boxes[0]->outerHeight()->toDouble());
+        self::assertStringContainsString('tilted up in front', $deep->boxes[0]->height->steps[4]->label);
+    }
+
+    public function test_a_ceiling_that_falls_to_the_front_and_a_floor_that_stands_up_are_read(): void
+    {
+        $high = fn (TestAlcove $alcove): float => $this->planned($alcove, ['depth' => '400'])->layout?->runs[0]->boxes[0]->outerHeight()->toDouble() ?? 0.0;
+        $alcove = new TestAlcove(fn () => 0.0, fn () => 1200.0);
+        // Half way in, at 300, both heights say 2400; at the front line, at 600, 2385: over the way from there to its place it is lower by 15.
+        $falling = $alcove->with('height-mouth')->reading('height-mouth', 2385.0);
+        self::assertEqualsWithDelta($high($alcove) - 15.0, $high($falling), 1.0);
+        // The floor stands up by 6 over its highest corner: all that is levelled on it is that much higher.
+        $domed = $alcove->with('floor-rise')->reading('floor-rise', 6.0);
+        self::assertEqualsWithDelta($high($alcove) - 6.0, $high($domed), 1e-6);
     }
 
     public function test_a_falling_floor_raises_the_plinth_from_its_highest_point(): void

@@ -53,8 +53,20 @@ final class SheetTest extends TestCase
             self::assertNotSame('', $slot->how, $slot->id);
             self::assertSame($slot->kind->takesEnd(), $slot->ends !== [], $slot->id);
         }
-        // 18 that every alcove needs; of diagonals and corners one is asked for besides.
-        self::assertCount(18, array_filter($slots, fn (Slot $slot) => $slot->required));
+        // 21 that every alcove needs; of diagonals and corners one is asked for besides.
+        self::assertCount(21, array_filter($slots, fn (Slot $slot) => $slot->required));
+    }
+
+    public function test_heights_at_the_front_are_asked_for_in_new_spaces_and_offered_in_those_that_were_begun(): void
+    {
+        $front = ['height-mouth', 'height-front', 'floor-rise'];
+        foreach ($front as $id) {
+            self::assertTrue($this->slot($id, self::alcove())->required, $id);
+        }
+        $before = new SheetChoices(...array_replace((array) get_object_vars(SheetChoices::defaults(Unit::Millimetre)), ['asksFront' => false]));
+        foreach ($front as $id) {
+            self::assertFalse($this->slot($id, self::alcove($before))->required, $id);
+        }
     }
 
     public function test_widths_are_taken_100_up_half_way_and_100_below_the_lower_side_of_the_ceiling(): void

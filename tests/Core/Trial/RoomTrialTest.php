@@ -102,8 +102,9 @@ final class RoomTrialTest extends TestCase
     public function test_slips_are_caught_before_they_jam_a_box(): void
     {
         $report = new TrialReport(SpaceKind::Alcove, 200);
-        $trial = new RoomTrial(SpaceKind::Alcove, 0.03, true);
-        for ($seed = 200; $seed < 240; $seed++) {
+        // With no optional reading the plan has nothing to spare, and a slip in a depth cannot be seen.
+        $trial = new RoomTrial(SpaceKind::Alcove, 0.03, true, Grade::Plane, 0.5);
+        for ($seed = 200; $seed < 260; $seed++) {
             $report->add($trial->run($seed));
         }
         $result = $report->toArray(0.0);
