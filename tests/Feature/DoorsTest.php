@@ -194,9 +194,9 @@ final class DoorsTest extends TestCase
             self::assertLessThanOrEqual(1, $report[$share]);
         }
         $all = $this->answer('trial:rooms', '--count=1', '--seed=7');
-        self::assertSame(['alcove', 'closet', 'under-stair', 'roof-slope'], array_column($all, 'kind'));
+        self::assertSame(['alcove', 'closet', 'under-stair', 'roof-slope', 'chimney'], array_column($all, 'kind'));
         $this->refused(
-            "command:0:count: “0” is not a whole number from 1 to 100000.\ncommand:0:slips: “2” is not a share from 0 to 1.\ncommand:0:kind: “attic” is not one of alcove, closet, under-stair, roof-slope.",
+            "command:0:count: “0” is not a whole number from 1 to 100000.\ncommand:0:slips: “2” is not a share from 0 to 1.\ncommand:0:kind: “attic” is not one of alcove, closet, under-stair, roof-slope, chimney.",
             'trial:rooms',
             '--count=0',
             '--kind=attic',

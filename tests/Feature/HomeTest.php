@@ -45,7 +45,7 @@ final class HomeTest extends TestCase
         $user = $this->person();
         $home = $this->home($user);
         $this->actingAs($user)->postJson("/api/homes/{$home->id}/jobs", ['name' => 'Empty', 'space' => 'Alcove', 'measure' => 'mm/1'])->assertCreated();
-        $this->getJson('/api/homes')->assertJsonPath('0.jobs.0.tape.measure', '19 readings to go')->assertJsonPath('0.jobs.0.drawing.name', 'From above');
+        $this->getJson('/api/homes')->assertJsonPath('0.jobs.0.tape.measure', '22 readings to go')->assertJsonPath('0.jobs.0.drawing.name', 'From above');
     }
 
     public function test_a_person_sees_only_their_own_homes(): void

@@ -20,7 +20,7 @@ final class JobTest extends TestCase
         $home = $this->home($user);
         $id = $this->actingAs($user)->postJson("/api/homes/{$home->id}/jobs", ['name' => 'Cupboard', 'space' => 'Landing', 'measure' => 'in/16'])->assertCreated()->json('id');
         $answer = $this->getJson("/api/jobs/$id?station=measure")->assertOk()
-            ->assertJsonPath('verdict.state', 'waiting')->assertJsonPath('tape.measure', '19 readings to go')->assertJsonPath('tape.sheets', 'none yet');
+            ->assertJsonPath('verdict.state', 'waiting')->assertJsonPath('tape.measure', '22 readings to go')->assertJsonPath('tape.sheets', 'none yet');
         self::assertLessThanOrEqual(30, count($answer->json('station.readings')));
         foreach (['fit', 'pieces', 'sheets'] as $station) {
             $this->getJson("/api/jobs/$id?station=$station")->assertOk();
@@ -36,7 +36,7 @@ final class JobTest extends TestCase
         $user = $this->person();
         $job = $this->alcove($user);
         $space = $this->actingAs($user)->postJson("/api/jobs/{$job->id}/spaces", ['name' => 'The other side'])->assertCreated()->json('id');
-        $this->getJson("/api/jobs/{$job->id}?station=measure&space=$space")->assertJsonPath('space', $space)->assertJsonPath('tape.measure', '19 readings to go');
+        $this->getJson("/api/jobs/{$job->id}?station=measure&space=$space")->assertJsonPath('space', $space)->assertJsonPath('tape.measure', '22 readings to go');
         $this->deleteJson("/api/spaces/$space")->assertNoContent();
         $this->getJson("/api/jobs/{$job->id}")->assertJsonPath('verdict.state', 'fits');
     }

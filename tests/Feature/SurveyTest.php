@@ -32,7 +32,7 @@ final class SurveyTest extends TestCase
     /** @return array<string, array{string, int}> */
     public static function kinds(): array
     {
-        return ['closet' => ['closet', 33], 'under a stair' => ['under-stair', 23], 'roof slope' => ['roof-slope', 25], 'chimney' => ['chimney', 38], 'corner' => ['room-corner', 16]];
+        return ['closet' => ['closet', 34], 'under a stair' => ['under-stair', 24], 'roof slope' => ['roof-slope', 26], 'chimney' => ['chimney', 39], 'corner' => ['room-corner', 17]];
     }
 
     #[DataProvider('kinds')]

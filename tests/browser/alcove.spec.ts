@@ -78,11 +78,11 @@ test('a new job goes from nothing to the cut sheet by keyboard', async ({ page }
   await page.getByRole('button', { name: 'New job' }).click()
   await page.getByLabel('What are you building?').fill('Shelves by the window')
   await page.getByRole('button', { name: 'Begin measuring' }).click()
-  await expect(page.getByRole('status')).toContainText('Waits for 19 readings')
+  await expect(page.getByRole('status')).toContainText('Waits for 22 readings')
   await expect(page.getByLabel('Height, left', { exact: true })).toBeFocused()
   const typed = [
-    '2400', '2400', '1000', '1000', '1000', '1000', '1000', '1000', '500', '500', '1118', // heights, widths, depths, a diagonal
-    '0', '0', '0', '0', '4 r', '0', '100', '15', // plumb, falls, skirting
+    '2400', '2400', '2400', '2400', '1000', '1000', '1000', '1000', '1000', '1000', '500', '500', '1118', // heights, widths, depths, a diagonal
+    '0', '0', '0', '0', '4 r', '0', '0', '100', '15', // plumb, floor, skirting
   ] // prettier-ignore
   for (const [i, text] of typed.entries()) {
     const left = typed.length - i

@@ -153,7 +153,7 @@ test('a second alcove is added to a job, measured for itself, and deleted after 
   await page.getByRole('option', { name: 'Alcove' }).click()
   await expect(page.getByLabel('Name of the space')).toHaveCount(2)
   await page.getByRole('button', { name: 'Close' }).first().click()
-  await expect(page.getByRole('status')).toContainText('Waits for 19 readings')
+  await expect(page.getByRole('status')).toContainText('Waits for 22 readings')
   await page.getByRole('combobox', { name: 'Space', exact: true }).click()
   await page.getByRole('option', { name: 'Landing alcove' }).click()
   await expect(page.getByRole('button', { name: /Height, right/ })).toContainText('2398')
