@@ -76,6 +76,12 @@ final readonly class Places
         return count($this->groups[$id]) === 1 && ($alike >= self::SURELY ? abs($error) <= 2 * $most : $alike > 1 && $slip === null && abs($error) <= $most);
     }
 
+    /** Whether the place of a take was read more than once, alike or not. */
+    public function isReadTwice(string $id): bool
+    {
+        return array_sum(array_map(fn (Reading $reading) => count($reading->takes), $this->groups[$id])) > 1;
+    }
+
     /** @return list<string> a take and those that agree with it */
     public function takesWith(string $id): array
     {

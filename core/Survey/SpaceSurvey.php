@@ -13,8 +13,6 @@ use Incastro\Survey\Network\Adjusted;
 use Incastro\Survey\Network\Adjustment;
 use Incastro\Survey\Network\Observation;
 use Incastro\Survey\Network\Scrutinised;
-use Incastro\Survey\Network\Scrutiny;
-use Incastro\Survey\Network\Slip;
 use Incastro\Survey\Network\Suspect;
 use Incastro\Survey\Network\Undetermined;
 use Incastro\Survey\Plan\PlanNetwork;
@@ -38,9 +36,6 @@ use Incastro\Survey\Space\Spot;
  */
 final class SpaceSurvey
 {
-    /** Times that places are found to be rougher than the readings suppose. */
-    private const ROUGH = 4;
-
     /** @var list<Slot> */
     private array $slots;
 
@@ -63,10 +58,9 @@ final class SpaceSurvey
     /** @var array<string, array{Take, Slot}> by take */
     private array $takes = [];
 
-    /** @var array<string, float> places that are rougher than was supposed, by take: how far off they are */
-    private array $rough = [];
-
     private Places $places;
+
+    private Accusations $accusations;
 
 
     /**
@@ -94,6 +88,7 @@ final class SpaceSurvey
             }
         }
         $this->places = new Places($this->readings);
+        $this->accusations = new Accusations($this->places, $this->takes, $this->readings, $format->unit === Unit::Inch);
         $taken = array_values(array_map(fn (Reading $reading) => $reading->slot, $this->readings));
         $this->network = new RoomNetwork($this->sheet, $taken);
         $this->wallReadings = new WallReadings($this->network);
@@ -123,9 +118,9 @@ final class SpaceSurvey
         }
         $isDraft = $adjusted === null || ! $this->sheet->places()->rowsRise();
         $wallCandidates = $this->wallCandidates();
-        $walls = $isDraft || $adjusted === null ? null : $this->scrutinised($adjusted, $wallCandidates);
+        $walls = $isDraft || $adjusted === null ? null : $this->accusations->of($adjusted, $wallCandidates, Accusations::WALLS);
         if ($walls !== null && $accusing != $this->textures) {
-            $walls = $this->asStated($walls, [...$this->ofWalls($this->textures), ...($planIsChecked ? [] : ($this->assumptions)($this->textures)->square())]);
+            $walls = $this->accusations->asStated($walls, [...$this->ofWalls($this->textures), ...($planIsChecked ? [] : ($this->assumptions)($this->textures)->square())], Accusations::WALLS);
         }
         $adjusted = $walls->adjusted ?? $this->solver->draft($observations);
         $network = new LevelNetwork($this->sheet->shape, fn (Spot $spot): Point => $this->network->spot($adjusted->unknowns, $spot->wall, $spot->along, $spot->depth));
@@ -152,7 +147,8 @@ final class SpaceSurvey
             [
                 ...($walls === null && $missing === [] ? $findings->floating($this->solver->floatingCorners($adjusted), $adjusted, $wallCandidates) : []),
                 ...$lines->findings(),
-                ...$findings->rough(array_keys($this->rough)),
+                ...$findings->rough(array_keys($this->accusations->rough)),
+                ...$findings->rougher(max([1.0, ...$this->accusations->scales])),
                 ...($this->textures->isStated || $this->readings === [] ? [] : [Finding::note(Code::TextureNotStated, 'How even the walls are is not said: they are reckoned as ordinary plaster. Lay a level on them and say what shows under it.', '')]),
                 ...$findings->all($isFit ? $room : null, $walls, $levels, $this->closing, $planIsChecked, $wallCandidates, $levelCandidates),
             ],
@@ -203,41 +199,6 @@ final class SpaceSurvey
         return $observations;
     }
 
-    /** @param list<Observation> $candidates */
-    private function scrutinised(Adjusted $adjusted, array $candidates): Scrutinised
-    {
-        $scrutiny = $this->scrutiny($adjusted, $candidates);
-        $observations = $adjusted->observations;
-        $scrutinised = $scrutiny->of($observations);
-        for ($i = 0; $i < self::ROUGH && ($rough = $this->places->confirmed($scrutinised)) !== []; $i++) {
-            $this->rough = $rough + $this->rough;
-            $observations = $this->widened($observations, $rough);
-            $scrutinised = $scrutiny->of($observations);
-        }
-
-        return $scrutinised;
-    }
-
-    /** @param list<Observation> $candidates */
-    private function scrutiny(Adjusted $adjusted, array $candidates): Scrutiny
-    {
-        return new Scrutiny(
-            fn (array $observations) => $observations === $adjusted->observations ? $adjusted : Adjustment::solve($observations, $adjusted->unknowns),
-            $this->slip(...),
-            $candidates,
-        );
-    }
-
-    /**
-     * @param  list<Observation>  $observations
-     * @param  array<string, float>  $rough
-     * @return list<Observation>
-     */
-    private function widened(array $observations, array $rough): array
-    {
-        return array_map(fn (Observation $observation) => isset($rough[$observation->id]) ? $observation->widened($rough[$observation->id]) : $observation, $observations);
-    }
-
     /**
      * @param  list<string>|null  $without  takes that are left out; null: those that no plan could hold
      * @return list<Observation> what readings and walls say of where these stand, with the doubt that textures leave
@@ -256,28 +217,7 @@ final class SpaceSurvey
     {
         $adjusted = $this->solver->solved($observations);
 
-        return $adjusted !== null && $this->scrutiny($adjusted, [])->of($adjusted->observations)->isConsistent() ? $adjusted->sumOfSquares() : null;
-    }
-
-    /**
-     * The same solved once more with the doubt that the stated textures leave: nobody is accused of what ordinary plaster does, but
-     * where walls are said to be smoother, sizes are reckoned so.
-     *
-     * @param  list<Observation>  $observations
-     */
-    private function asStated(Scrutinised $accused, array $observations): Scrutinised
-    {
-        $kept = array_values(array_filter($this->widened($observations, $this->rough), fn (Observation $observation) => ! $accused->suspects($observation->id)));
-
-        return new Scrutinised(Adjustment::solve($kept, $accused->adjusted->unknowns), $accused->suspects, $accused->undecided, $accused->tooFew);
-    }
-
-    private function slip(string $id, float $error, float $sigma): ?Slip
-    {
-        [$take, $slot] = $this->takes[$id];
-        $other = $slot->swap === null ? null : ($this->readings[$slot->swap] ?? null)?->value();
-
-        return Slips::explain($error, $sigma, $take->signed($slot), $take->typed, $slot->tool, $this->format->unit === Unit::Inch, $other);
+        return $adjusted !== null && $this->accusations->isConsistent($adjusted) ? $adjusted->sumOfSquares() : null;
     }
 
     /**
@@ -305,9 +245,9 @@ final class SpaceSurvey
     {
         $observations = $this->observations($network->observation(...), $this->textures->accusing());
         try {
-            $accused = $this->scrutinised(Adjustment::solve([...$observations, ...$network->assumptions($this->readings)], $network->start()), $candidates);
+            $accused = $this->accusations->of(Adjustment::solve([...$observations, ...$network->assumptions($this->readings)], $network->start()), $candidates, Accusations::LEVELS);
 
-            return $this->textures->accusing() == $this->textures ? $accused : $this->asStated($accused, [...$this->observations($network->observation(...), $this->textures), ...$network->assumptions($this->readings)]);
+            return $this->textures->accusing() == $this->textures ? $accused : $this->accusations->asStated($accused, [...$this->observations($network->observation(...), $this->textures), ...$network->assumptions($this->readings)], Accusations::LEVELS);
         } catch (Undetermined) {
             return null;
         }

@@ -119,6 +119,15 @@ final readonly class SurveyFindings
         ), $this->takes[$takes[0]][1]->id)];
     }
 
+    /** @return list<Finding> where all readings scatter so many times as much as they should */
+    public function rougher(float $times): array
+    {
+        return $times <= 1.0 ? [] : [Finding::note(Code::RougherThanSupposed, sprintf(
+            'This room is rougher than its readings suppose: they scatter %.1f times as much as such tools do on such walls. All of them count with that much more doubt, instead of one after another being left out. If its walls are older than you said, say so.',
+            $times,
+        ), '')];
+    }
+
     /** @return list<Finding> */
     private function accusations(?Scrutinised $scrutinised): array
     {
@@ -162,6 +171,9 @@ final readonly class SurveyFindings
             $members[] = sprintf('“%s” (%s)', $slot->label, $this->error($slot, $set->errors[$i], $set->slips[$i]));
         }
         $again = $this->takes[$set->takeAgain][1];
+        if (count($set->ids) === 1) {
+            return Finding::warning(Code::Suspect, sprintf('“%s” is %s, and no usual slip does that. Take it again before it is left out: sizes hang on it.', $again->label, $this->error($again, $set->errors[0], null)), $again->id);
+        }
         $slots = array_unique(array_map(fn (string $id) => $this->takes[$id][1]->id, $set->ids));
         if (count($slots) === 1) {
             return Finding::warning(Code::TakesDiffer, sprintf('The takes of “%s” differ by more than their tool does. Take it a third time.', $again->label), $again->id);

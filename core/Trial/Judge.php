@@ -180,8 +180,8 @@ final class Judge
     {
         $face = $box->face() - $front;
         // Ceilings and tops are planes: they come nearest at the ends and where they break.
-        // From where it stands whole before the space.
-        foreach ([0.0, max(0.0, $mouth - $box->face()) / 2, max(0.0, $mouth - $box->face()), $mouth] as $out) {
+        // From where it stands whole before the space; before a rake or a slope the room is higher.
+        foreach ([0.0, max(0.0, $mouth - $box->face()) / 2, max(0.0, $mouth - $box->face()), ...($this->room->shape->ceiling->isSloped() ? [] : [$mouth])] as $out) {
             foreach ([$box->u, ($box->u + $box->right()) / 2, $box->right()] as $u) {
                 foreach ([$box->v, min($face, $box->v + $box->top->breaks), ($box->v + $face) / 2, $face] as $v) {
                     $over = $this->room->ceilingAt($this->room->along($wall, $u + $by, $v + $out)) - $foot - ($box->topAt($u, $v) - $box->z);

@@ -216,7 +216,7 @@ test('a shape opens with the places to mark it out by, and is saved as a file', 
   const dialog = page.getByRole('dialog', { name: 'S1-shelf-2 · Shelf' })
   const drawing = dialog.getByRole('img', { name: 'S1-shelf-2 Shelf' })
   // The slot for the pipe is 58 mm wide, and 80 mm deep from the back edge.
-  for (const text of ['0', '1844', '1902', '80'])
+  for (const text of ['0', '1843', '1901', '80'])
     await expect(drawing.getByText(text, { exact: true }).first()).toBeVisible()
   await expect(dialog.getByText('slot for hot pipe, 80 mm deep from the back edge')).toBeVisible()
   const saved = page.waitForEvent('download')

@@ -165,7 +165,7 @@ test('paper and CSV go out, and a filled CSV comes in', async ({ page }) => {
   expect((await fetched('Measuring sheet, blank (PDF)')).slice(0, 5)).toBe('%PDF-')
   expect((await fetched('Measuring sheet, filled (PDF)')).slice(0, 5)).toBe('%PDF-')
   const csv = await fetched('Readings as CSV')
-  expect(csv).toContain('3,width-low-back,"Width, bottom, at the back",903')
+  expect(csv).toContain('5,width-low-back,"Width, bottom, at the back",903')
   const bring = async (text: string) =>
     page
       .getByLabel('Readings from CSV', { exact: true })

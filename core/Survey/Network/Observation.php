@@ -48,6 +48,12 @@ final readonly class Observation
         return new self($this->id, $this->value, hypot($this->sigma, $by), $this->depends, $this->predict, $this->isAngle, $this->isAssumption, $this->weights, $this->slopes);
     }
 
+    /** The same with its doubt so many times as large; what nobody read stays as it is. */
+    public function scaled(float $by): self
+    {
+        return $this->isAssumption ? $this : new self($this->id, $this->value, $this->sigma * $by, $this->depends, $this->predict, $this->isAngle, false, $this->weights, $this->slopes);
+    }
+
     /** The same, as something that nobody read. */
     public function asAssumption(): self
     {

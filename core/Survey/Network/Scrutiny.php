@@ -26,8 +26,9 @@ final readonly class Scrutiny
      * @param  \Closure(list<Observation>): Adjusted  $solve
      * @param  \Closure(string, float, float): ?Slip  $explain  the slip that explains an error with its σ of a reading
      * @param  list<Observation>  $candidates  readings not taken yet that could decide
+     * @param  (\Closure(string, float, float): bool)|null  $waits  whether a reading with an error and its σ is taken again before it is struck
      */
-    public function __construct(private \Closure $solve, private \Closure $explain, private array $candidates = [])
+    public function __construct(private \Closure $solve, private \Closure $explain, private array $candidates = [], private ?\Closure $waits = null)
     {
     }
 
@@ -58,12 +59,13 @@ final readonly class Scrutiny
                 $k = $this->betterOfPair($residuals, $k, $next);
             }
             $tied = $residuals->tiedWith($k, self::TIED);
-            if (count($tied) > 1) {
+            $waits = $this->waits !== null && ($this->waits)($adjusted->observations[$k]->id, $residuals->error($k), $residuals->sigmaOfError($k));
+            if (count($tied) > 1 || $waits) {
                 $undecided[] = $this->set($residuals, $adjusted, $tied);
             } else {
                 $struck[] = $adjusted->observations[$k];
             }
-            // Those of a tie come back in the end; without one of them the search for others goes on.
+            // Those of a tie, and what waits, come back in the end; without one of them the search for others goes on.
             $kept = array_values(array_filter($kept, fn (Observation $observation) => $observation !== $adjusted->observations[$k]));
             try {
                 $adjusted = ($this->solve)($kept);
