@@ -33,8 +33,8 @@ final class ShelfFitter
     /** A shelf shallower than this is none: the ceiling leaves it no room, mm. */
     private const LEAST = 80.0;
 
-    /** Share of a wall's texture that is not known of a place between those that were read. */
-    private const BETWEEN = 1.0;
+    /** So many times its texture a wall may be off at a place between those that were read. */
+    private const BETWEEN = 1.25;
 
     /** Free on both sides together while a shelf is swung in, mm (handbook, "Allowances"). */
     private const SWING = 4.0;
@@ -101,7 +101,7 @@ final class ShelfFitter
         $length = $this->length($outline, $cell->face, $from, $to, $doubt, count(array_filter($atWall)), $count);
         $depth = Working::start('from the wall behind to its front', Length::ofDouble(max($vs) - min($vs)));
 
-        return new FittedShelf($cell->tier->id, $index, $z, $outline, $length, $depth, $this->tipping($length->result->toDouble(), $cell->face, $z));
+        return new FittedShelf($cell->tier->id, $index, $z, $outline, $length, $depth, $this->tipping($length->result->toDouble(), $cell->face, $z, $count));
     }
 
     /** A shelf lies between the places that were read, where both walls are as wavy as their plaster is; σ, mm. */
@@ -174,11 +174,11 @@ final class ShelfFitter
      * How a shelf gets in that may be longer than the way in is wide; null where it surely goes in straight. Its own length is as it is
      * sawn: only the way in is in doubt. Free play it needs only while it is swung.
      */
-    private function tipping(float $length, float $face, float $z): ?Tipping
+    private function tipping(float $length, float $face, float $z, int $count): ?Tipping
     {
         $front = $this->frame->span(new Path($face, max($face, $this->frame->mouth()), $z, $z + $this->terms->board()));
 
-        $doubt = hypot($front->doubt, Normal::ONE_SIDED_95 * $this->plaster());
+        $doubt = Normal::together($count) * hypot($front->doubt / Normal::ONE_SIDED_95, $this->plaster());
 
         return $length <= $front->width - $doubt ? null : Tipping::of($length, $this->terms->board(), $front->width - $doubt - self::SWING, $length > $front->width);
     }
