@@ -204,8 +204,11 @@ final class RunFitter
                 $side === 'left' ? $left += $panel : $right -= $panel;
             }
         }
+        [$tools, $plaster] = $this->terms->room->sharesOfDoubt($span);
         foreach (['left', 'right'] as $side) {
-            $working = $working->minus("doubt $side, 95 %", Length::ofDouble($span->doubt / 2));
+            $working = $plaster > 0.0
+                ? $working->minus("doubt $side of tape and level, 95 %", Length::ofDouble($tools / 2))->minus("and of the plaster $side", Length::ofDouble($plaster / 2))
+                : $working->minus("doubt $side, 95 %", Length::ofDouble($tools / 2));
             $side === 'left' ? $left += $span->doubt / 2 : $right -= $span->doubt / 2;
         }
         $kept = 0.0;

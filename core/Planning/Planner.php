@@ -39,6 +39,7 @@ use Incastro\Survey\Room\Room;
 use Incastro\Survey\Survey;
 use Incastro\Units\Assembly;
 use Incastro\Units\Make\Joinery;
+use Incastro\Units\Placed;
 use Incastro\Units\RunBuilder;
 use Incastro\Units\SurfaceBuilder;
 
@@ -133,7 +134,20 @@ final readonly class Planner
         // Where something else clashes sizes will still change: what joints bore is looked at when they stand.
         $bored = array_filter($found, fn (Finding $finding) => $finding->severity === Severity::Clash) === [] ? $this->bored($job, $space, $survey->room, $plan->made(), $found, $before) : [];
 
-        return $bored === [] ? $plan : $plan->finding($bored);
+        return $plan->finding([...$bored, ...$this->notStated($job, $space, $plan, clone $before)]);
+    }
+
+    /** @return list<Finding> what plaster that nobody spoke of changes */
+    private function notStated(Job $job, Space $space, SpacePlan $plan, Marks $marks): array
+    {
+        $room = $space->textures->isStated ? null : $space->onPlanes()->survey($job->format)->room;
+        if ($room === null) {
+            return [];
+        }
+        [, $assemblies] = $this->built($job, $space, $room, $marks);
+        $pieces = array_merge([], ...array_map(fn (Assembly $assembly) => array_map(fn (Placed $placed) => $placed->piece, $assembly->placed), $assemblies));
+
+        return (new NotStated($job->format))->changed($plan->pieces(), $pieces);
     }
 
     private function joinery(Job $job): Joinery

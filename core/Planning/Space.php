@@ -43,6 +43,12 @@ final readonly class Space
         return (new SpaceSurvey($this->sheet, $this->takes, $this->things, $format, $this->textures))->solve();
     }
 
+    /** The same with walls that are planes. */
+    public function onPlanes(): self
+    {
+        return new self(...['textures' => new Textures()] + get_object_vars($this));
+    }
+
     /** The same, asked for by another sheet. */
     public function asking(Sheet $sheet): self
     {

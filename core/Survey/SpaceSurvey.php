@@ -22,6 +22,7 @@ use Incastro\Survey\Room\Plausible;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\Room\RoomNetwork;
 use Incastro\Survey\Room\RoomSolver;
+use Incastro\Survey\Room\ToolsAlone;
 use Incastro\Survey\Room\WallAssumptions;
 use Incastro\Survey\Room\WallReadings;
 use Incastro\Survey\Space\Sheet;
@@ -120,13 +121,15 @@ final class SpaceSurvey
         $wallCandidates = $this->wallCandidates();
         $walls = $isDraft || $adjusted === null ? null : $this->accusations->of($adjusted, $wallCandidates, Accusations::WALLS);
         if ($walls !== null && $accusing != $this->textures) {
-            $walls = $this->accusations->asStated($walls, [...$this->ofWalls($this->textures), ...($planIsChecked ? [] : ($this->assumptions)($this->textures)->square())], Accusations::WALLS);
+            $walls = $this->accusations->asStated($walls, $this->ofPlan($this->textures, $planIsChecked), Accusations::WALLS);
         }
         $adjusted = $walls->adjusted ?? $this->solver->draft($observations);
         $network = new LevelNetwork($this->sheet->shape, fn (Spot $spot): Point => $this->network->spot($adjusted->unknowns, $spot->wall, $spot->along, $spot->depth));
         $levelCandidates = $this->levelCandidates($network);
         $levels = $this->levels($network, $levelCandidates);
-        $room = $this->room($adjusted, $levels?->adjusted);
+        $plane = new Textures();
+        $tools = new ToolsAlone($walls === null || $this->textures == $plane ? null : fn (): Adjusted => $this->accusations->asStated($walls, $this->ofPlan($plane, $planIsChecked), Accusations::WALLS)->adjusted);
+        $room = $this->room($adjusted, $levels?->adjusted, $tools);
         if ($room === null || ! Plausible::isOne($room)) {
             $isDraft = true;
         }
@@ -208,6 +211,12 @@ final class SpaceSurvey
         return [...$this->observations($this->wallReadings->observation(...), $textures, $without ?? $this->closing->excludedTakes()), ...($this->assumptions)($textures)->all()];
     }
 
+    /** @return list<Observation> the same, and that the plan is square where no reading checks it */
+    private function ofPlan(Textures $textures, bool $isChecked): array
+    {
+        return [...$this->ofWalls($textures), ...($isChecked ? [] : ($this->assumptions)($textures)->square())];
+    }
+
     /**
      * How much observations disagree; null where they do not make a room, or one of them is accused.
      *
@@ -284,7 +293,7 @@ final class SpaceSurvey
         return count($read) === count($this->sheet->shape->ceiling->planes());
     }
 
-    private function room(Adjusted $walls, ?Adjusted $levels): ?Room
+    private function room(Adjusted $walls, ?Adjusted $levels, ToolsAlone $tools): ?Room
     {
         if ($levels === null) {
             return null;
@@ -305,6 +314,7 @@ final class SpaceSurvey
             $this->things,
             array_values(array_map(fn (Reading $reading) => $reading->slot, array_filter($this->readings, fn (Reading $reading) => $reading->slot->kind === ReadingKind::Offset || $reading->slot->onCeiling))),
             textures: $this->textures,
+            tools: $tools,
         );
     }
 }

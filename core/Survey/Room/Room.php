@@ -7,6 +7,7 @@ namespace Incastro\Survey\Room;
 use Incastro\Geometry\Point;
 use Incastro\Survey\ClearSpan;
 use Incastro\Survey\Network\Adjusted;
+use Incastro\Survey\Network\Normal;
 use Incastro\Survey\Path;
 use Incastro\Survey\Plan\PlanNetwork;
 use Incastro\Survey\Slot;
@@ -20,6 +21,9 @@ use Incastro\Survey\Things\Thing;
  */
 final readonly class Room
 {
+    /** Plaster that adds less is nothing, mm. */
+    private const SHOWN = 0.05;
+
     /** Sides of the outline of a door's swing. */
     private const SWING_STEPS = 8;
 
@@ -43,6 +47,7 @@ final readonly class Room
         public array $offsets = [],
         private Frames $frames = new Frames(),
         public Textures $textures = new Textures(),
+        private ToolsAlone $tools = new ToolsAlone(),
     ) {
         $this->corners = array_map(fn (int $corner) => PlanNetwork::at($adjusted->unknowns, $corner), array_keys($shape->edges));
     }
@@ -54,7 +59,7 @@ final readonly class Room
      */
     public function with(array $things): self
     {
-        return new self($this->shape, $this->network, $this->adjusted, $this->levels, $this->heightInFront, $this->heightInFrontSigma, $this->skirtingHeight, $this->skirtingThickness, $things, $this->offsets, $this->frames, $this->textures);
+        return new self($this->shape, $this->network, $this->adjusted, $this->levels, $this->heightInFront, $this->heightInFrontSigma, $this->skirtingHeight, $this->skirtingThickness, $things, $this->offsets, $this->frames, $this->textures, $this->tools);
     }
 
     /** σ of a corner's place, mm. */
@@ -118,6 +123,19 @@ final readonly class Room
         }
 
         return $points;
+    }
+
+    /**
+     * A clear span's doubt: what of it the tools leave, were its walls planes, and what their plaster adds, mm.
+     *
+     * @return array{float, float}
+     */
+    public function sharesOfDoubt(ClearSpan $span): array
+    {
+        $sigma = $this->tools->sigmaOf($span->weights);
+        $tools = $sigma === null ? $span->doubt : min($span->doubt, Normal::ONE_SIDED_95 * $sigma);
+
+        return $span->doubt - $tools < self::SHOWN ? [$span->doubt, 0.0] : [$tools, $span->doubt - $tools];
     }
 
     /** Clear span of a run along a path, with the places that bind (handbook, "The frame of a run, and clear span"). */
