@@ -97,6 +97,8 @@ const fit = async (name) => {
   await other(name)
   await page.getByRole('link', { name: /^Fit/ }).click()
   await page.locator('g.cell').first().waitFor()
+  // The little pictures of what a cell may hold come one by one.
+  await page.waitForFunction(() => !document.querySelector('.tile .wait'), null, { timeout: 30_000 })
 }
 await shot('fit-stair', () => fit('Oar store'))
 await shot('fit', () => fit('Map wall'))

@@ -14,10 +14,18 @@ use Incastro\Survey\Space\EdgeKind;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Assembly;
+use Incastro\Units\Part;
 
 /** A space from above with all its runs in it: the back wall lies at the top, as one who faces it stands. */
 final readonly class FurniturePlan
 {
+    /** A shim is written so far from the end of its bearer, so far beside it, and in so much room, mm. */
+    private const SHIM_IN = 45.0;
+
+    private const SHIM_BESIDE = 12.0;
+
+    private const SHIM_ROOM = 240.0;
+
     /** @param list<Assembly> $assemblies of each run; what moves in them is drawn where it goes */
     public function __construct(private FittedLayout $layout, private Room $room, private LengthFormat $format, private array $assemblies = [])
     {
@@ -30,6 +38,7 @@ final readonly class FurniturePlan
         return new Drawing('From above', [
             'house' => $this->house(),
             'furniture' => array_merge([], ...array_map($this->boxes(...), $runs)),
+            'plinths' => array_merge([], ...array_map($this->bearers(...), array_keys($this->assemblies), $this->assemblies)),
             'worktops' => array_merge([], ...array_map($this->worktops(...), $runs)),
             'shelves' => array_merge([], ...array_map($this->shelves(...), $runs)),
             'movements' => array_merge([], ...array_map($this->movements(...), array_keys($this->assemblies), $this->assemblies)),
@@ -104,6 +113,28 @@ final readonly class FurniturePlan
     private function shelves(FittedRun $run): array
     {
         return array_map(fn ($shelf) => new Outline($this->placed($run, array_map(fn (Point $point) => [$point->x, $point->y], $shelf->outline)), true, Style::Board, $shelf->tierId), $run->shelves);
+    }
+
+    /** @return list<Shape> bearers of plinths, and how thick what is put under each is at its back and its front */
+    private function bearers(int $r, Assembly $assembly): array
+    {
+        $run = $this->layout->runs[$r];
+        $shapes = [];
+        foreach ($assembly->placed as $placed) {
+            if ($placed->part !== Part::Plinth || preg_match('/^(.+)-bearer-(\d+)$/', $placed->piece->mark, $found) !== 1) {
+                continue;
+            }
+            $at = $placed->bounds;
+            $shapes[] = new Outline($this->placed($run, self::rectangle($at->u0, $at->u1, $at->v0, $at->v1)), true, Style::Hidden, $placed->owner);
+            foreach (['back' => $at->v0 + self::SHIM_IN, 'front' => $at->v1 - self::SHIM_IN] as $end => $v) {
+                $shim = $assembly->decisions[sprintf('Under %s, bearer %d, %s', $found[1], $found[2], $end)] ?? null;
+                if ($shim !== null) {
+                    $shapes[] = new Label($this->placed($run, [[$at->u1 + self::SHIM_BESIDE, $v]])[0], $this->format->write($shim->result), Style::Measure, $placed->owner, 'start', room: self::SHIM_ROOM);
+                }
+            }
+        }
+
+        return $shapes;
     }
 
     /** @return list<Shape> what is drawn out or swung, as far as it goes; one line for those over each other */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Units;
 
+use Incastro\Drawing\FurniturePlan;
+use Incastro\Drawing\Label;
+use Incastro\Drawing\Shape;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
@@ -79,5 +82,12 @@ final class ShimPackTest extends TestCase
             self::assertEqualsWithDelta($open[$name], array_sum(array_map(fn (WorkingStep $step) => $step->value->toDouble(), $pack->steps)), 0.21, $name);
             self::assertInstanceOf(Working::class, $pack);
         }
+        // And they stand in the plan, each beside its end of its bearer.
+        $room = $plan->survey->room;
+        self::assertNotNull($room);
+        self::assertNotNull($plan->layout);
+        $drawn = (new FurniturePlan($plan->layout, $room, LengthFormat::millimetres(), $plan->assemblies))->draw()->layers['plinths'];
+        $texts = array_map(fn (Label $label) => $label->text, array_values(array_filter($drawn, fn (Shape $shape) => $shape instanceof Label)));
+        self::assertSame(array_map(fn (Working $pack) => LengthFormat::millimetres()->write($pack->result), array_values($shims)), $texts);
     }
 }
