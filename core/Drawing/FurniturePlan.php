@@ -129,7 +129,9 @@ final readonly class FurniturePlan
             foreach (['back' => $at->v0 + self::SHIM_IN, 'front' => $at->v1 - self::SHIM_IN] as $end => $v) {
                 $shim = $assembly->decisions[sprintf('Under %s, bearer %d, %s', $found[1], $found[2], $end)] ?? null;
                 if ($shim !== null) {
-                    $shapes[] = new Label($this->placed($run, [[$at->u1 + self::SHIM_BESIDE, $v]])[0], $this->format->write($shim->result), Style::Measure, $placed->owner, 'start', room: self::SHIM_ROOM);
+                    // Towards the middle of the run, clear of its walls.
+                    $isLeft = $at->u0 + $at->u1 < $run->left + $run->right;
+                    $shapes[] = new Label($this->placed($run, [[$isLeft ? $at->u1 + self::SHIM_BESIDE : $at->u0 - self::SHIM_BESIDE, $v]])[0], 'shim '.$this->format->write($shim->result), Style::Measure, $placed->owner, $isLeft ? 'start' : 'end', room: self::SHIM_ROOM);
                 }
             }
         }

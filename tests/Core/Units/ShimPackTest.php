@@ -88,6 +88,6 @@ final class ShimPackTest extends TestCase
         self::assertNotNull($plan->layout);
         $drawn = (new FurniturePlan($plan->layout, $room, LengthFormat::millimetres(), $plan->assemblies))->draw()->layers['plinths'];
         $texts = array_map(fn (Label $label) => $label->text, array_values(array_filter($drawn, fn (Shape $shape) => $shape instanceof Label)));
-        self::assertSame(array_map(fn (Working $pack) => LengthFormat::millimetres()->write($pack->result), array_values($shims)), $texts);
+        self::assertSame(array_map(fn (Working $pack) => 'shim '.LengthFormat::millimetres()->write($pack->result), array_values($shims)), $texts);
     }
 }
