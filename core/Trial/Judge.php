@@ -53,6 +53,9 @@ final class Judge
     /** @var list<float> */
     public array $templateGaps = [];
 
+    /** @var list<float> those of edges along walls that were read by rule from a straightedge */
+    public array $ruleGaps = [];
+
     /** Scribed edges, and those of them at which no more remains open than was said. */
     public int $scribed = 0;
 
@@ -240,6 +243,8 @@ final class Judge
         $template = array_map(fn (Point $station) => $station->y - $cut->at($station->x), $true);
         $home = min($template);
         array_push($this->templateGaps, ...array_map(fn (float $gap) => $gap - $home, $template));
+        $isByRule = $edge->offsets === null && in_array($edge->side, [Side::Left, Side::Right], true);
+        array_push($this->ruleGaps, ...($isByRule ? array_map(fn (float $gap) => $gap - $home, $template) : []));
         $this->scribed++;
         $this->withinSaid += max($template) - $home <= $edge->scribe->mayRemain() + 1e-6 ? 1 : 0;
         $errors = [new Point(-1.0, 0.0)];

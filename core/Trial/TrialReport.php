@@ -29,6 +29,9 @@ final class TrialReport
     private array $template = [];
 
     /** @var list<float> */
+    private array $byRule = [];
+
+    /** @var list<float> */
     private array $inPlace = [];
 
     /** @var list<float> */
@@ -102,6 +105,7 @@ final class TrialReport
             $this->claims['heights'][] = $claims->isHeightTrue($run);
         }
         array_push($this->template, ...$judge->templateGaps);
+        array_push($this->byRule, ...$judge->ruleGaps);
         array_push($this->inPlace, ...$judge->inPlaceGaps);
         array_push($this->slack, ...$judge->slack);
         $this->shelves += $room->shelves->shelves;
@@ -127,6 +131,7 @@ final class TrialReport
             'kind' => $this->kind->value, 'rooms' => $this->rooms, 'seed' => $this->seed, 'seconds' => round($seconds, 1),
             'first_time_fit' => $share($this->fit, $this->rooms - $this->refused),
             'template_gap_mm' => self::spread($this->template),
+            'rule_gap_mm' => self::spread($this->byRule),
             'in_place_gap_mm' => self::spread($this->inPlace),
             'gaps_covered' => $share($this->covered, $this->edges), 'padded' => $share($this->padded, $this->boxes),
             'pieces_put_in' => $this->pieces, 'overlaps' => $this->overlaps, 'refused' => $share($this->refused, $this->rooms),

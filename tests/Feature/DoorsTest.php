@@ -185,7 +185,7 @@ final class DoorsTest extends TestCase
         $report = $this->answer('trial:rooms', '--count=3', '--seed=40', '--kind=alcove', '--slips=0');
         self::assertSame(['alcove', 3, 40], [$report['kind'], $report['rooms'], $report['seed']]);
         self::assertSame(['made' => 0, 'named' => 0, 'missed' => 0], array_diff_key($report['slips'], ['false' => 0]));
-        self::assertSame(['kind', 'rooms', 'seed', 'seconds', 'first_time_fit', 'template_gap_mm', 'in_place_gap_mm', 'gaps_covered', 'padded'], array_slice(array_keys($report), 0, 9));
+        self::assertSame(['kind', 'rooms', 'seed', 'seconds', 'first_time_fit', 'template_gap_mm', 'rule_gap_mm', 'in_place_gap_mm', 'gaps_covered', 'padded'], array_slice(array_keys($report), 0, 10));
         self::assertEquals(1, $report['first_time_fit']);
         self::assertSame('mild and old', $report['grade']);
         self::assertSame('plane', $this->answer('trial:rooms', '--count=1', '--seed=40', '--kind=alcove', '--grade=plane', '--optional=0')['grade']);
