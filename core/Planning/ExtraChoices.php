@@ -15,7 +15,8 @@ final class ExtraChoices
 {
     private const MOST = 200;
 
-    private const KINDS = [ReadingKind::Side, ReadingKind::Diagonal, ReadingKind::Tie, ReadingKind::Corner, ReadingKind::ThreeFourFive, ReadingKind::Plumb, ReadingKind::Height, ReadingKind::Fall, ReadingKind::Offset];
+    /** What may be added to a sheet. */
+    public const KINDS = [ReadingKind::Side, ReadingKind::Diagonal, ReadingKind::Tie, ReadingKind::Corner, ReadingKind::ThreeFourFive, ReadingKind::Plumb, ReadingKind::Height, ReadingKind::Fall, ReadingKind::Offset];
 
     private const NAMES = ['kind', 'from', 'to', 'wall', 'along', 'height', 'depth', 'level', 'plane'];
 

@@ -44,7 +44,8 @@ const { data: line } = useQuery({
     <p v-if="line.taper">The line is straight: one taper cut.</p>
     <p v-if="line.by_rule">
       These stations were taken by rule: cut to them, a gap of up to
-      <MeasureText :text="line.may_remain.text" /> may remain.
+      <MeasureText :text="line.may_remain.text" /> may remain. Read again with the straightedge turned end for
+      end it is less; then with stations closer together; least of all scribed in place.
     </p>
     <p v-else>
       These stations come from tape readings, so a gap of up to

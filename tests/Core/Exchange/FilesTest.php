@@ -10,6 +10,7 @@ use Incastro\Exchange\CutSheetPdf;
 use Incastro\Exchange\Format5;
 use Incastro\Exchange\JobFile;
 use Incastro\Measure\Unit;
+use Incastro\Planning\ExtraChoices;
 use Incastro\Planning\JobReader;
 use Incastro\Planning\Planner;
 use Incastro\Rules\Materials\ArticleKind;
@@ -38,6 +39,7 @@ final class FilesTest extends TestCase
         self::assertEqualsCanonicalizing(array_column(Rule::cases(), 'value'), array_keys($job['rules']['properties']));
         self::assertEqualsCanonicalizing(array_column(Tool::cases(), 'value'), array_keys($job['tools']['properties']));
         self::assertEqualsCanonicalizing(array_column(ArticleKind::cases(), 'value'), $job['articles']['items']['properties']['article']['enum']);
+        self::assertEqualsCanonicalizing(array_column(ExtraChoices::KINDS, 'value'), $job['spaces']['items']['properties']['extras']['items']['properties']['kind']['enum']);
         foreach (Schools::ALL as $name => $school) {
             self::assertEqualsCanonicalizing(array_column($school::cases(), 'value'), $job['schools']['properties'][$name]['enum'] ?? null, $name);
         }
