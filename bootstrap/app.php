@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Editing\StaleDocument;
 use App\Editing\UndoRefused;
+use App\Http\Middleware\ReadableBodies;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -22,6 +23,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // The application is same-origin and needs no CORS (see compat/README.md).
         $middleware->remove(HandleCors::class);
+        $middleware->prepend(ReadableBodies::class);
         $middleware->statefulApi();
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->trustProxies(at: env('INCASTRO_TRUSTED_PROXIES'));

@@ -69,10 +69,12 @@ final readonly class FactBook
             $rows[] = $row;
         }
         DB::transaction(function () use ($rows, $job, $user, $space): void {
+            $this->history->lock($job);
+            Space::query()->findOrFail($space->id);
             $added = array_values(array_filter($rows, fn (array $row) => Fact::query()->insertOrIgnore($row) === 1));
             if ($added !== []) {
                 $this->history->recordFacts($job, $user, $space, array_column($added, 'id'), array_values(array_unique(array_filter(array_column($added, 'slot')))));
             }
-        });
+        }, attempts: History::ATTEMPTS);
     }
 }

@@ -24,6 +24,9 @@ use Incastro\Rules\Edit;
  */
 final class History
 {
+    /** What runs into somebody else’s change is tried so often. */
+    public const ATTEMPTS = 3;
+
     /**
      * Applies an edit to the job's own choices or to those of one of its spaces.
      *
@@ -33,6 +36,7 @@ final class History
     public function edit(Job $job, User $user, ?Space $space, int $version, Edit $edit): void
     {
         DB::transaction(function () use ($job, $user, $space, $version, $edit): void {
+            $this->lock($job);
             $target = $this->locked($job, $space);
             if ($target->version !== $version) {
                 throw new StaleDocument($target->version, $this->changedSince($job, $target->id, $version));
@@ -41,7 +45,7 @@ final class History
             $inverse = $this->apply($job, $target, $edit);
             $touched = $target instanceof Job ? [$edit->path] : SpaceChoices::touched($before, $target->choices, $edit);
             $this->record($job, $user, $target->id, self::label($edit), ['edit' => $edit->toArray()], ['edit' => $inverse->toArray()], array_map(fn (string $id) => $target->id.':'.$id, $touched), $target->version);
-        });
+        }, attempts: self::ATTEMPTS);
         $job->refresh();
     }
 
@@ -81,7 +85,7 @@ final class History
     private function step(Job $job, User $user, string $role): void
     {
         DB::transaction(function () use ($job, $user, $role): void {
-            Job::query()->lockForUpdate()->findOrFail($job->id);
+            $this->lock($job);
             $record = $this->next($job, $user, $role) ?? throw new UndoRefused("There is nothing to $role.");
             $this->refuseWhenOthersChanged($record);
             $change = $role === 'undo' ? $record->inverse : $record->forward;
@@ -96,7 +100,7 @@ final class History
                 'job_id' => $job->id, 'user_id' => $user->id, 'role' => $role, 'target' => $record->target, 'label' => $record->label,
                 'forward' => $change, 'inverse' => ['of' => $record->id], 'touched' => $record->touched, 'version' => $version,
             ]);
-        });
+        }, attempts: self::ATTEMPTS);
         $job->refresh();
     }
 
@@ -145,6 +149,12 @@ final class History
                 throw new UndoRefused(sprintf('Somebody else changed “%s” since. Change it by hand if it should go back.', $record->label));
             }
         }
+    }
+
+    /** Whoever changes anything of a job locks the job first: one order for all, so that nobody waits for each other. */
+    public function lock(Job $job): Job
+    {
+        return Job::query()->lockForUpdate()->findOrFail($job->id);
     }
 
     private function locked(Job $job, ?Space $space): Job|Space

@@ -25,7 +25,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict(! $this->app->isProduction());
         Password::defaults(fn () => Password::min(10));
         RateLimiter::for('sign-in', fn (Request $request) => [
-            Limit::perMinute(5)->by(mb_strtolower((string) $request->string('email')).'|'.$request->ip()),
+            Limit::perMinute(5)->by((is_string($request->input('email')) ? mb_strtolower($request->input('email')) : '').'|'.$request->ip()),
             Limit::perMinute(30)->by('sign-in|'.$request->ip()),
         ]);
         RateLimiter::for('register', fn (Request $request) => Limit::perHour(config('incastro.registrations_per_hour'))->by('register|'.$request->ip()));

@@ -15,6 +15,9 @@ use Incastro\Measure\Unreadable;
  */
 final readonly class Field
 {
+    /** Nobody types a longer length, letters. */
+    private const TYPED = 80;
+
     /** @param \Closure(mixed): mixed $store throws Unreadable */
     private function __construct(public string $label, private \Closure $store)
     {
@@ -43,7 +46,7 @@ final readonly class Field
         return new self($label, function (mixed $value) use ($format, $least, $most): array {
             if (is_array($value) && is_int($value['nm'] ?? null)) {
                 $length = Length::ofNanometres($value['nm']);
-                $typed = (string) ($value['typed'] ?? '');
+                $typed = is_scalar($value['typed'] ?? null) ? mb_substr((string) $value['typed'], 0, self::TYPED) : '';
             } else {
                 $typed = is_scalar($value) ? trim((string) $value) : '';
                 $length = (new LengthReader($format->unit))->read($typed);

@@ -21,22 +21,22 @@ test('readings typed while the network is gone wait on the phone and go out in o
   await newPerson(page)
   await newJob(page, 'Under the eaves', 'Alcove')
   await press(page, '2400')
-  await expect(page.getByRole('status')).toContainText('Waits for 18')
+  await expect(page.getByRole('status')).toContainText('Waits for 21')
   await context.setOffline(true)
   await press(page, '2398')
-  await press(page, '903')
+  await press(page, '2401')
   await expect(waiting(page)).toContainText('2 readings wait here: no network')
   await expect(page.getByRole('button', { name: /Height, right/ })).toContainText('waits here')
   // The next reading stays open, in large type, for the next thumb.
-  await expect(page.getByRole('heading', { name: /Width, middle, at the back/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Ceiling height in front/ })).toBeVisible()
   await context.setOffline(false)
   await expect(waiting(page)).toBeHidden({ timeout: 15_000 })
-  await expect(page.getByRole('status')).toContainText('Waits for 16')
-  expect(await typed(page)).toEqual(['2400', '2398', '903'])
+  await expect(page.getByRole('status')).toContainText('Waits for 19')
+  expect(await typed(page)).toEqual(['2400', '2398', '2401'])
   // What came back from the server is the same after opening the page anew.
   await page.reload()
   await expect(page.getByRole('button', { name: /Height, right/ })).toContainText('2398')
-  expect(await typed(page)).toEqual(['2400', '2398', '903'])
+  expect(await typed(page)).toEqual(['2400', '2398', '2401'])
 })
 
 test('on a slow network the next number goes into the next reading at once', async ({ page }) => {
@@ -46,10 +46,10 @@ test('on a slow network the next number goes into the next reading at once', asy
     await new Promise((later) => setTimeout(later, 1500))
     await route.continue()
   })
-  for (const text of ['2400', '2398', '903']) await press(page, text)
-  await expect(page.getByRole('heading', { name: /Width, middle, at the back/ })).toBeVisible()
-  await expect(page.getByRole('status')).toContainText('Waits for 16')
-  expect(await typed(page)).toEqual(['2400', '2398', '903'])
+  for (const text of ['2400', '2398', '2401']) await press(page, text)
+  await expect(page.getByRole('heading', { name: /Ceiling height in front/ })).toBeVisible()
+  await expect(page.getByRole('status')).toContainText('Waits for 19')
+  expect(await typed(page)).toEqual(['2400', '2398', '2401'])
 })
 
 test('what waits survives closing the page', async ({ page, context }) => {
@@ -74,13 +74,13 @@ test('the page opens again without a network, with what waits and what was there
   await newPerson(page)
   await newJob(page, 'Under the eaves', 'Alcove')
   await press(page, '2400')
-  await expect(page.getByRole('status')).toContainText('Waits for 18')
+  await expect(page.getByRole('status')).toContainText('Waits for 21')
   await page.evaluate(async () => {
     await navigator.serviceWorker.ready
   })
   // Looked at once more while there is a network, then taken into the closet.
   await page.reload()
-  await expect(page.getByRole('status')).toContainText('Waits for 18')
+  await expect(page.getByRole('status')).toContainText('Waits for 21')
   await context.setOffline(true)
   await page.reload()
   await expect(page.getByRole('button', { name: /Height, left/ })).toContainText('2400')
@@ -137,7 +137,7 @@ test('signing out with something waiting warns, and another account sends nothin
 
 test('a reading in doubt is announced on the phone too', async ({ page }) => {
   await landingAlcove(page)
-  await page.getByRole('button', { name: /Width, middle, at the back/ }).tap()
+  await page.getByRole('button', { name: /Ceiling height in front/ }).tap()
   await press(page, '1105')
   await expect(page.getByRole('status')).toContainText('Some readings do not agree')
   await expect(page.getByRole('alert')).toContainText('Take it again')

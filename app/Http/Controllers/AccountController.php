@@ -18,10 +18,11 @@ final class AccountController extends Controller
 {
     public function store(Request $request): JsonResponse
     {
-        $request->merge(['email' => mb_strtolower((string) $request->string('email'))]);
+        $this->refuseStrangers($request);
+        $request->merge(is_string($request->input('email')) ? ['email' => mb_strtolower($request->input('email'))] : []);
         $data = $request->validate([
             'name' => ['required', 'string', 'max:80'],
-            'email' => ['required', 'email', 'max:190', 'unique:users,email'],
+            'email' => ['bail', 'required', 'string', 'email', 'max:190', 'unique:users,email'],
             'password' => ['required', 'string', 'max:200', Password::defaults()],
         ], ['email.unique' => 'There is an account with this e-mail already. Sign in instead.']);
         $user = DB::transaction(function () use ($data): User {
@@ -40,7 +41,7 @@ final class AccountController extends Controller
     {
         $this->refuseDemo($request, 'The demo’s password stays as it is. Make an account of your own.');
         $data = $request->validate([
-            'current_password' => ['required', 'current_password:web'],
+            'current_password' => ['bail', 'required', 'string', 'current_password:web'],
             'password' => ['required', 'string', 'max:200', Password::defaults()],
         ], ['current_password.current_password' => 'That is not the password you sign in with now.']);
         $user = $this->person($request);
@@ -53,7 +54,7 @@ final class AccountController extends Controller
     public function destroy(Request $request): Response
     {
         $this->refuseDemo($request, 'The demo account stays; its data is put back with ./incastro reset-demo.');
-        $request->validate(['password' => ['required', 'current_password:web']], ['password.current_password' => 'That is not your password. Nothing was deleted.']);
+        $request->validate(['password' => ['bail', 'required', 'string', 'current_password:web']], ['password.current_password' => 'That is not your password. Nothing was deleted.']);
         $user = $this->person($request);
         Auth::guard('web')->logout();
         $user->delete();

@@ -19,6 +19,12 @@ abstract class Controller
         return $user;
     }
 
+    /** A request that does not come from the application’s own pages has no session: it is refused before anything is done. */
+    protected function refuseStrangers(Request $request): void
+    {
+        abort_unless($request->hasSession(), 400, 'This was not sent from the application’s own pages: it has neither an Origin nor a Referer.');
+    }
+
     /** A drawing to be saved under its name. */
     protected function drawn(FileKind $kind, string $name, string $body): Response
     {

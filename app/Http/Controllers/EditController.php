@@ -26,7 +26,7 @@ final class EditController extends Controller
     {
         $data = $request->validate([
             'target' => ['required', 'uuid'],
-            'version' => ['required', 'integer'],
+            'version' => ['required', 'integer', 'max:2147483647'],
             'path' => ['required', 'string', 'max:120'],
             'value' => ['present'],
         ]);
@@ -63,7 +63,7 @@ final class EditController extends Controller
             'facts.*.text' => ['nullable', 'string', 'max:200'],
             'facts.*.end' => ['nullable', 'string', 'max:20'],
             'facts.*.place' => ['nullable', 'array'],
-            'facts.*.withdraws' => ['nullable', 'uuid'],
+            'facts.*.withdraws' => ['nullable', 'required_if:facts.*.kind,'.Fact::WITHDRAWAL, 'uuid'],
         ]);
         $book->add($space, $this->person($request), $data['facts']);
 

@@ -12,9 +12,11 @@ use App\Planning\JobSketch;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Incastro\Drawing\ScreenWriter;
 use Incastro\Drawing\WayDrawing;
 use Incastro\Measure\LengthFormat;
+use Incastro\Planning\Planner;
 use Incastro\Planning\StageMemory;
 use Incastro\Planning\WayChoices;
 use Incastro\Rules\Edit;
@@ -34,7 +36,7 @@ final class HomeController extends Controller
             'ways_drawn' => (object) $this->drawnWays($home),
             'unit' => $this->format($home)->unit->value,
             'jobs' => $home->jobs->map(function (Job $job) use ($answer, $memory): array {
-                $hash = hash('sha256', (string) json_encode(JobDocument::of($job)).JobSketch::VERSION);
+                $hash = hash('sha256', $job->id.json_encode(JobDocument::of($job)).JobSketch::VERSION.Planner::VERSION);
 
                 return $memory->remember('sketch', $hash, fn () => JobSketch::of($job->id, $answer->plan($job)))->toArray();
             })->all(),
@@ -59,10 +61,16 @@ final class HomeController extends Controller
     public function waysIn(Request $request, Home $home): JsonResponse
     {
         $data = $request->validate(['path' => ['required', 'string', 'max:120'], 'value' => ['present']]);
-        [$document] = WayChoices::entries($this->format($home))->apply(['ways_in' => $home->ways_in], new Edit('ways_in.'.$data['path'], $data['value']));
-        $home->update(['ways_in' => $document['ways_in']]);
+        $edit = new Edit('ways_in.'.$data['path'], $data['value']);
 
-        return response()->json($home->ways_in);
+        // Two windows that add to one list add one after the other.
+        return response()->json(DB::transaction(function () use ($home, $edit): array {
+            $locked = Home::query()->lockForUpdate()->findOrFail($home->id);
+            [$document] = WayChoices::entries($this->format($locked))->apply(['ways_in' => $locked->ways_in], $edit);
+            $locked->update(['ways_in' => $document['ways_in']]);
+
+            return $locked->ways_in;
+        }, attempts: 3));
     }
 
     /** @return array<string, mixed> each way in with the largest box that passes, by its id */

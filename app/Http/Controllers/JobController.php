@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Editing\History;
+use App\Models\EditRecord;
 use App\Models\Home;
 use App\Models\Job;
 use App\Models\Space;
@@ -50,9 +52,9 @@ final class JobController extends Controller
         return response()->json($this->answer->of($job, $this->person($request), $data['station'] ?? null, $data['space'] ?? null));
     }
 
-    public function destroy(Job $job): Response
+    public function destroy(Job $job, History $history): Response
     {
-        $job->delete();
+        DB::transaction(fn () => $history->lock($job)->delete(), attempts: History::ATTEMPTS);
 
         return response()->noContent();
     }
@@ -68,9 +70,14 @@ final class JobController extends Controller
         return response()->json(['id' => $space->id], 201);
     }
 
-    public function removeSpace(Space $space): Response
+    public function removeSpace(Space $space, History $history): Response
     {
-        $space->delete();
+        DB::transaction(function () use ($space, $history): void {
+            $history->lock($space->job);
+            // What was changed in it can be undone no more; what was changed before it still can.
+            EditRecord::query()->where(['job_id' => $space->job_id, 'target' => $space->id])->delete();
+            $space->delete();
+        }, attempts: History::ATTEMPTS);
 
         return response()->noContent();
     }

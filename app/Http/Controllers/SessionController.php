@@ -26,6 +26,7 @@ final class SessionController extends Controller
 
     public function store(Request $request): JsonResponse
     {
+        $this->refuseStrangers($request);
         $credentials = $request->validate(['email' => ['required', 'string'], 'password' => ['required', 'string']]);
         if (! Auth::guard('web')->attempt(['email' => mb_strtolower($credentials['email']), 'password' => $credentials['password']], true)) {
             throw ValidationException::withMessages(['email' => 'E-mail and password do not belong together. Check both; capital letters count in the password.']);
@@ -38,6 +39,7 @@ final class SessionController extends Controller
     public function demo(Request $request): JsonResponse
     {
         abort_unless(config('incastro.demo') === true, 404);
+        $this->refuseStrangers($request);
         $demo = User::query()->where('is_demo', true)->firstOrFail();
         Auth::guard('web')->login($demo);
         $request->session()->regenerate();

@@ -333,7 +333,7 @@ final readonly class LayoutActions
     {
         $family = is_string($list) ? LayoutDocument::BESIDE[$list] ?? null : null;
         $known = LayoutDocument::ids($this->layout);
-        $cells = is_array($cells) ? array_values(array_intersect($known, $cells)) : [];
+        $cells = is_array($cells) ? array_values(array_intersect($known, array_filter($cells, is_string(...)))) : [];
         $blueprint = is_string($kind) && $family !== null && Kinds::standard()->family($kind) === $family ? Kinds::standard()->find($kind) : null;
         if ($blueprint === null || $cells === [] || ! is_string($list)) {
             $names = implode(', ', array_map(fn (Blueprint $one) => $one->about->kind, Kinds::standard()->of(...($family === null ? array_values(LayoutDocument::BESIDE) : [$family]))));
