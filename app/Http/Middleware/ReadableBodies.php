@@ -26,32 +26,34 @@ final class ReadableBodies
 
     public function handle(Request $request, Closure $next): Response
     {
-        $largest = self::isFile($request) ? self::LARGEST_FILE : self::LARGEST;
-        if ((int) $request->headers->get('Content-Length', '0') > $largest) {
-            return self::refused(sprintf('What was sent is larger than %d kB, which no document of this application is.', $largest / 1024), 413);
-        }
-        $body = (string) $request->getContent();
-        $texts = [$body, rawurldecode($request->server->getString('QUERY_STRING')), $request->getPathInfo(), $request->isJson() ? '' : rawurldecode($body)];
-        foreach ($texts as $text) {
-            if (! mb_check_encoding($text, 'UTF-8')) {
-                return self::refused('What was sent is not text in UTF-8.', 422);
-            }
-            if (str_contains($text, "\0") || preg_match('/(?<!\\\\)(?:\\\\\\\\)*\\\\u0000/', $text) === 1) {
-                return self::refused('What was sent holds a character (U+0000) that no name or number has.', 422);
-            }
-        }
+        $refusal = self::refusal($request->getPathInfo(), $request->server->getString('QUERY_STRING'), (int) $request->headers->get('Content-Length', '0'), (string) $request->getContent());
 
-        return match (true) {
-            strlen($body) > $largest => self::refused(sprintf('What was sent is larger than %d kB, which no document of this application is.', $largest / 1024), 413),
-            self::fields('/"-?\d+"\s*:/', $body) > self::MOST_DIGITS, self::hasWideObject($body) => self::refused('What was sent has more fields in one object than any document of this application.', 422),
-            default => $next($request),
-        };
+        return $refusal === null ? $next($request) : response()->json(['message' => $refusal[1]], $refusal[0]);
     }
 
-    /** A file comes as such, or as the text of a table. */
-    private static function isFile(Request $request): bool
+    /**
+     * Why a request is refused: the status and a sentence. Asked by the front controller too, since a request is decoded when it is made.
+     *
+     * @return array{int, string}|null
+     */
+    public static function refusal(string $path, string $query, int $length, string $body): ?array
     {
-        return str_ends_with($request->getPathInfo(), '/import') || str_ends_with($request->getPathInfo(), '/readings.csv');
+        $largest = str_ends_with($path, '/import') || str_ends_with($path, '/readings.csv') ? self::LARGEST_FILE : self::LARGEST;
+        if (max($length, strlen($body)) > $largest) {
+            return [413, sprintf('What was sent is larger than %d kB, which no document of this application is.', $largest / 1024)];
+        }
+        foreach ([$body, rawurldecode($query), rawurldecode($path), str_starts_with(ltrim($body), '{') ? '' : rawurldecode($body)] as $text) {
+            if (! mb_check_encoding($text, 'UTF-8')) {
+                return [422, 'What was sent is not text in UTF-8.'];
+            }
+            if (str_contains($text, "\0") || preg_match('/(?<!\\\\)(?:\\\\\\\\)*\\\\u0000/', $text) === 1) {
+                return [422, 'What was sent holds a character (U+0000) that no name or number has.'];
+            }
+        }
+
+        return self::fields('/"-?\d+"\s*:/', $body) > self::MOST_DIGITS || self::hasWideObject($body)
+            ? [422, 'What was sent has more fields in one object than any document of this application.']
+            : null;
     }
 
     private static function fields(string $pattern, string $body): int
@@ -89,10 +91,5 @@ final class ReadableBodies
         }
 
         return false;
-    }
-
-    private static function refused(string $message, int $status): Response
-    {
-        return response()->json(['message' => $message], $status);
     }
 }
