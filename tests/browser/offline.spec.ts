@@ -137,7 +137,7 @@ test('signing out with something waiting warns, and another account sends nothin
 
 test('a reading in doubt is announced on the phone too', async ({ page }) => {
   await landingAlcove(page)
-  await page.getByRole('button', { name: /Ceiling height in front/ }).tap()
+  await page.getByRole('button', { name: /Width, middle, at the back/ }).tap()
   await press(page, '1105')
   await expect(page.getByRole('status')).toContainText('Some readings do not agree')
   await expect(page.getByRole('alert')).toContainText('Take it again')
