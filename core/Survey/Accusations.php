@@ -77,7 +77,12 @@ final class Accusations
         $scale = $this->rougher($scrutinised, $observations, $adjusted);
         if ($scale > self::ROUGHER) {
             $this->scales[$of] = $scale;
-            $scrutinised = $scrutiny->of($this->scaled($observations, $of));
+            try {
+                return $scrutiny->of($this->scaled($observations, $of));
+            } catch (Undetermined) {
+                // Readings so wild that no room comes of them with other weights: they stay accused one by one.
+                unset($this->scales[$of]);
+            }
         }
 
         return $scrutinised;
@@ -162,7 +167,11 @@ final class Accusations
     {
         $kept = array_values(array_filter($this->scaled($this->widened($observations, $this->rough), $of), fn (Observation $observation) => ! $accused->suspects($observation->id)));
 
-        return new Scrutinised(Adjustment::solve($kept, $accused->adjusted->unknowns), $accused->suspects, $accused->undecided, $accused->tooFew);
+        try {
+            return new Scrutinised(Adjustment::solve($kept, $accused->adjusted->unknowns), $accused->suspects, $accused->undecided, $accused->tooFew);
+        } catch (Undetermined) {
+            return $accused;
+        }
     }
 
     private function slip(string $id, float $error, float $sigma): ?Slip
