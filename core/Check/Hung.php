@@ -48,9 +48,6 @@ final readonly class Hung
     /** A box is lifted over its cleat by a thickness and this, mm. */
     private const LIFT = 2.0;
 
-    /** A ledge under it is so high, mm. */
-    private const LEDGE = 38.1;
-
     /** The lower edge of a deep box between these heights is where heads are, mm; one as shallow as this is not. */
     private const HEADS = [1400.0, 1900.0];
 
@@ -106,7 +103,7 @@ final readonly class Hung
         [$studs, $areKnown] = $this->studs($box);
         $pulled = $force * $box->outerDepth()->toDouble() / 2 / max(1.0, $this->head($box, $hung));
         // Besides those at its head, one in each stud at its foot, and one through its ledge.
-        $all = fn (int $screws): int => $studs * ($screws + ($hung->by() === HungBy::Nailer ? 1 : 0) + ($hung->hasLedge() ? 1 : 0));
+        $all = fn (int $screws): int => $studs * ($screws + ($hung->by() === HungBy::Nailer ? 1 : 0) + ($hung->ledge($this->terms->rules)->isZero() ? 0 : 1));
         $used = fn (int $screws): float => Studs::hung($force, $pulled, $screws * max(1, $studs), max(1, $all($screws)), self::SCREW);
         $note = $areKnown ? [] : [Finding::note(Code::NoStud, sprintf('Find the studs behind box %s and note them: here it is reckoned with %d, one every %s.', $box->mark, $studs, $this->terms->write(Studs::APART)), $box->id)];
         if ($studs > 0 && $used($hung->screws()) <= 1.0) {
@@ -175,7 +172,11 @@ final readonly class Hung
     /** @return list<Finding> whether anything is where the ledge under it goes */
     private function ledge(Box $box, HungBox $hung): array
     {
-        $foot = $box->z - self::LEDGE;
+        $high = $hung->ledge($this->terms->rules);
+        if ($high->isZero()) {
+            return [];
+        }
+        $foot = $box->z - $high->toDouble();
         $tops = [
             ...array_map(fn (Box $other) => [$other->u, $other->right(), $other->highest()], array_filter($this->run->boxes, fn (Box $other) => $other !== $box && $other->z < $box->z)),
             ...array_map(fn (Under $under) => [$under->u, $under->end(), $under->height->toDouble()], $this->run->under()),
@@ -183,7 +184,7 @@ final readonly class Hung
         ];
         $isTaken = array_filter($tops, fn (array $top) => $top[0] < $box->right() - 1.0 && $top[1] > $box->u + 1.0 && $top[2] > $foot + 0.5) !== [];
 
-        return ! $hung->hasLedge() || (! $isTaken && $foot > 0.0) ? [] : [Finding::clash(Code::LedgeNoRoom, sprintf('A ledge under box %s takes %s; something stands there.', $box->mark, $this->terms->write(self::LEDGE)), $box->id)
+        return ! $isTaken && $foot > 0.0 ? [] : [Finding::clash(Code::LedgeNoRoom, sprintf('A ledge under box %s takes %s; something stands there.', $box->mark, $this->terms->format->write($high)), $box->id)
             ->withWaysOut([new WayOut('Leave the ledge out', Edits::option($box->optionId(HungBox::class))->setting(['ledge' => false]))])];
     }
 

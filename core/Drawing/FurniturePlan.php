@@ -14,6 +14,7 @@ use Incastro\Survey\Space\EdgeKind;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Assembly;
+use Incastro\Units\Make\ShimPack;
 use Incastro\Units\Part;
 
 /** A space from above with all its runs in it: the back wall lies at the top, as one who faces it stands. */
@@ -121,13 +122,13 @@ final readonly class FurniturePlan
         $run = $this->layout->runs[$r];
         $shapes = [];
         foreach ($assembly->placed as $placed) {
-            if ($placed->part !== Part::Plinth || preg_match('/^(.+)-bearer-(\d+)$/', $placed->piece->mark, $found) !== 1) {
+            if ($placed->part !== Part::Plinth || ! str_contains($placed->piece->mark, '-bearer-')) {
                 continue;
             }
             $at = $placed->bounds;
             $shapes[] = new Outline($this->placed($run, self::rectangle($at->u0, $at->u1, $at->v0, $at->v1)), true, Style::Hidden, $placed->owner);
             foreach (['back' => $at->v0 + self::SHIM_IN, 'front' => $at->v1 - self::SHIM_IN] as $end => $v) {
-                $shim = $assembly->decisions[sprintf('Under %s, bearer %d, %s', $found[1], $found[2], $end)] ?? null;
+                $shim = $assembly->decisions[ShimPack::name($placed->piece->mark, $end)] ?? null;
                 if ($shim !== null) {
                     // Towards the middle of the run, clear of its walls.
                     $isLeft = $at->u0 + $at->u1 < $run->left + $run->right;

@@ -64,7 +64,7 @@ final readonly class Planner
     public function plan(Job $job, ?Marks $marks = null): Plan
     {
         $marks ??= new Marks($job->marks());
-        $spaces = array_map(fn (Space $space) => $this->space($job, $space, $marks), $job->spaces);
+        $spaces = array_map(fn (Space $space) => $this->notStated($job, $this->space($job, $space, $marks)), $job->spaces);
         $pieces = array_merge([], ...array_map(fn (SpacePlan $space) => $space->pieces(), $spaces));
         $cut = $this->cut($job, $pieces);
 
@@ -134,20 +134,22 @@ final readonly class Planner
         // Where something else clashes sizes will still change: what joints bore is looked at when they stand.
         $bored = array_filter($found, fn (Finding $finding) => $finding->severity === Severity::Clash) === [] ? $this->bored($job, $space, $survey->room, $plan->made(), $found, $before) : [];
 
-        return $plan->finding([...$bored, ...$this->notStated($job, $space, $plan, clone $before)]);
+        return $bored === [] ? $plan : $plan->finding($bored);
     }
 
-    /** @return list<Finding> what plaster that nobody spoke of changes */
-    private function notStated(Job $job, Space $space, SpacePlan $plan, Marks $marks): array
+    /** A plan that says what plaster changes of which nobody spoke. Sketches of other layouts do not: each would be built twice. */
+    private function notStated(Job $job, SpacePlan $plan): SpacePlan
     {
-        $room = $space->textures->isStated ? null : $space->onPlanes()->survey($job->format)->room;
+        $space = $plan->space;
+        $room = $space->textures->isStated || $plan->layout === null ? null : $space->onPlanes()->survey($job->format)->room;
         if ($room === null) {
-            return [];
+            return $plan;
         }
-        [, $assemblies] = $this->built($job, $space, $room, $marks);
+        [, $assemblies] = $this->built($job, $space, $room, new Marks($job->marks()));
         $pieces = array_merge([], ...array_map(fn (Assembly $assembly) => array_map(fn (Placed $placed) => $placed->piece, $assembly->placed), $assemblies));
+        $changed = (new NotStated($job->format))->changed($plan->pieces(), $pieces);
 
-        return (new NotStated($job->format))->changed($plan->pieces(), $pieces);
+        return $changed === [] ? $plan : $plan->finding($changed);
     }
 
     private function joinery(Job $job): Joinery

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Incastro\Units;
 
 use Incastro\Fit\Holds\HangsOnWall;
+use Incastro\Measure\Length;
+use Incastro\Rules\HouseRules;
 
 /** An option by which a box hangs on its wall: what holds it there, and what it carries. */
 interface HungBox extends BoxOption, HangsOnWall
@@ -17,8 +19,8 @@ interface HungBox extends BoxOption, HangsOnWall
     /** Screws in each stud at its head. */
     public function screws(): int;
 
-    /** Whether a ledge under it carries a part of its weight. */
-    public function hasLedge(): bool;
+    /** How high the ledge under it is that carries a part of its weight; nothing where there is none. */
+    public function ledge(HouseRules $rules): Length;
 
     /** How far under its top the screws that hold its head are, mm, where a strip inside it is so wide and a board so thick. */
     public function underTop(float $strip, float $board): float;

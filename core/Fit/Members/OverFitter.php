@@ -83,7 +83,7 @@ final readonly class OverFitter
                     $from = $isUnder && abs($panel->u + $this->terms->board() - $from) < self::LEVEL ? $panel->u : $from;
                     $to = $isUnder && abs($panel->u - $to) < self::LEVEL ? $to + $this->terms->board() : $to;
                 }
-                [$from, $to, $long] = $demand->reachesWalls ? $this->toWalls($from, $to, $ends, $z, $demand) : [$from, $to, Working::start('over its bays', Length::ofDouble($to - $from))];
+                [$from, $to, $long] = ($demand->reachesWalls ? $this->toWalls($from, $to, $ends, $z, $demand) : null) ?? [$from, $to, Working::start('over its bays', Length::ofDouble($to - $from))];
                 $meetsLeft = $this->house->isWall('left') && $from < $ends[0] + self::LEVEL;
                 $meetsRight = $this->house->isWall('right') && $to > $ends[1] - self::LEVEL;
                 // It is scribed up to the walls, where a rake may be lower than over its box.
@@ -120,16 +120,16 @@ final readonly class OverFitter
      * At ends of the run where walls are, up to them at its own height, less allowance and doubt, past what closes the gap below it.
      *
      * @param  array{float, float}  $ends
-     * @return array{float, float, Working}
+     * @return array{float, float, Working}|null  null where it gains nothing by it
      */
-    private function toWalls(float $from, float $to, array $ends, float $z, MemberDemand $demand): array
+    private function toWalls(float $from, float $to, array $ends, float $z, MemberDemand $demand): ?array
     {
         $span = $this->terms->room->span($this->frame, new Path(0.0, $this->frame->mouth(), $z, $z + $demand->thickness->toDouble()), $this->terms->rules->skirtingStays);
         $less = $this->terms->rule(Rule::SideAllowance) + $span->doubt / 2;
         $left = $this->house->isWall('left') && abs($from - $ends[0]) < self::LEVEL ? min($from, $span->left + $less) : $from;
         $right = $this->house->isWall('right') && abs($to - $ends[1]) < self::LEVEL ? max($to, $span->right - $less) : $to;
         if ($right - $left < $to - $from + self::WORTH) {
-            return [$from, $to, Working::start('over its bays', Length::ofDouble($to - $from))];
+            return null;
         }
         $long = Working::start('to the walls at its height, less allowances and doubt', Length::ofDouble($right - $left))->roundedDown($this->terms->format);
 

@@ -30,6 +30,12 @@ final readonly class ShimPack
 
     private const INCH = 25.4;
 
+    /** What the pack under an end of a bearer is called among what is decided; the bearer by its mark. */
+    public static function name(string $bearer, string $end): string
+    {
+        return sprintf('Under %s, %s', str_replace('-bearer-', ', bearer ', $bearer), $end);
+    }
+
     /** @param float $gap from what stands to the floor under it, mm */
     public static function under(float $gap, HouseRules $rules): ?Working
     {

@@ -112,7 +112,7 @@ final readonly class BedDeck implements MemberUnit
             return new Assembly([], findings: [$this->hangs($top, $boxes)]);
         }
         $cuts = $this->cuts($site, $top, $boxes);
-        $deck = $row?->build() ?? $this->panels($site, $top, $boxes, $cuts, $holes);
+        $deck = $row?->build() ?? $this->panels($site, $top, $boxes, $cuts, $play, $holes);
         $rail = $terms->materials->for(Purpose::Rail)->thickness;
         $high = ($this->rails ? Working::start('rail', $rail)->plus('deck', $sheet->thickness) : Working::start('deck', $sheet->thickness))->plus('stands over it', $this->lip);
         $boards = [];
@@ -139,14 +139,14 @@ final readonly class BedDeck implements MemberUnit
      * @param  list<array{float, float}>  $cuts
      * @param  list<AirHoles>  $holes
      */
-    private function panels(MemberSite $site, Over $top, array $boxes, array $cuts, array $holes): Assembly
+    private function panels(MemberSite $site, Over $top, array $boxes, array $cuts, Length $play, array $holes): Assembly
     {
         $terms = $site->terms;
-        $deep = Working::start('from the wall behind to its front', $top->depth->result)->minus('front board', $terms->materials->for(Purpose::Front)->thickness)->minusTimes('play', 2, $terms->rules->either(...self::PLAY));
+        $deep = Working::start('from the wall behind to its front', $top->depth->result)->minus('front board', $terms->materials->for(Purpose::Front)->thickness)->minusTimes('play', 2, $play);
         $panels = $joints = [];
         foreach ($cuts as $i => [$from, $to]) {
             $piece = $site->make->inner('panel-'.($i + 1), 'Deck', Working::start('over its boxes', Length::ofDouble($to - $from)), $deep, Purpose::Top, Grain::Length, $holes, ['screwed down to the boxes']);
-            $panels[] = new Placed($piece, Pose::at($from, $top->v + $terms->rules->either(...self::PLAY)->toDouble(), $top->z, Way::Right, Way::Out, Way::Up), Part::Worktop, $top->id);
+            $panels[] = new Placed($piece, Pose::at($from, $top->v + $play->toDouble(), $top->z, Way::Right, Way::Out, Way::Up), Part::Worktop, $top->id);
             foreach ($boxes as $box) {
                 if ($box->u < $to - 1.0 && $box->right() > $from + 1.0) {
                     $joints[] = new Joint($piece->key, $box->id.':top', JointKind::Screws, 'decks of beds');

@@ -104,7 +104,7 @@ final readonly class Plinth implements MemberUnit
         foreach (self::bearers($site, $plinth) as $i => $u) {
             foreach (['back' => $back, 'front' => $front] as $at => $v) {
                 $pack = ShimPack::under(-$site->run->frame->floorAt($u + $half, $v), $site->terms->rules);
-                $shims += $pack === null ? [] : [sprintf('Under %s, bearer %d, %s', $plinth->mark, $i + 1, $at) => $pack];
+                $shims += $pack === null ? [] : [ShimPack::name(sprintf('%s-bearer-%d', $plinth->mark, $i + 1), $at) => $pack];
             }
         }
 

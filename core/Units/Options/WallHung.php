@@ -13,6 +13,7 @@ use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Bevel;
 use Incastro\Pieces\Works\Bevelled;
+use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
@@ -100,14 +101,15 @@ final readonly class WallHung implements HungBox
         return $this->screws;
     }
 
-    public function hasLedge(): bool
+    public function ledge(HouseRules $rules): Length
     {
-        return $this->ledge && $this->by !== HungBy::Anchors;
+        return $this->ledge && $this->by !== HungBy::Anchors ? $rules->either(...self::LEDGE_HIGH) : Length::zero();
     }
 
     public function change(OpeningSite $site, Assembly $box, string $id): Assembly
     {
-        $box = $this->hasLedge() ? Assembly::all($box, $this->ledge($site)) : $box;
+        $high = $this->ledge($site->terms->rules);
+        $box = $high->isZero() ? $box : Assembly::all($box, $this->strip($site, $high));
         if ($this->by === HungBy::Nailer) {
             return $box->bought([$this->throughStrips($site)]);
         }
@@ -158,12 +160,12 @@ final readonly class WallHung implements HungBox
     }
 
     /** A strip under its lower edge, level, a screw in each stud. */
-    private function ledge(OpeningSite $site): Assembly
+    private function strip(OpeningSite $site, Length $high): Assembly
     {
         $terms = $site->terms;
         $rail = $terms->materials->for(Purpose::Rail)->thickness;
         $length = Working::start('width of the box', $site->box->outerWidth())->minus('shorter than the box', $terms->rules->either(...self::LEDGE));
-        $piece = $site->make->of($site->box->id)->inner('ledge', 'Ledge', $length, Working::start('height of a ledge', $terms->rules->either(...self::LEDGE_HIGH)), Purpose::Rail, Grain::Length, [], ['level, a screw in every stud; carries the box while it is screwed']);
+        $piece = $site->make->of($site->box->id)->inner('ledge', 'Ledge', $length, Working::start('height of a ledge', $high), Purpose::Rail, Grain::Length, [], ['level, a screw in every stud; carries the box while it is screwed']);
         $u = $site->box->u + ($site->box->outerWidth()->toDouble() - $piece->length->result->toDouble()) / 2;
         $placed = new Placed($piece, Pose::at($u, $site->box->v, $site->box->z - $piece->width->result->toDouble(), Way::Right, Way::Up, Way::Out), Part::Cleat, $site->box->id);
 

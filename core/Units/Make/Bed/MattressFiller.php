@@ -34,9 +34,14 @@ final readonly class MattressFiller
 
     private float $behind;
 
+    /** Where its right end may come to: clear of a wall that leans in over the height of the mattress. */
+    private float $right;
+
     public function __construct(private Lying $lying, private Workshop $make, private float $board)
     {
-        $this->beside = $this->wide($this->right() - $lying->from - $lying->alongU->toDouble());
+        $span = $lying->run->frame->span(new Path($lying->back, $lying->face, $lying->deck, $lying->top()));
+        $this->right = min($lying->from + $lying->long, $span->left + $span->width) - self::PLAY;
+        $this->beside = $this->wide($this->right - $lying->from - $lying->alongU->toDouble());
         $this->behind = $this->wide($lying->deep - $lying->alongV->toDouble());
     }
 
@@ -46,7 +51,7 @@ final readonly class MattressFiller
         $l = $this->lying;
 
         return new Lying(...[
-            'long' => $this->beside > 0.0 ? $this->right() - $this->beside - $l->from : $l->long,
+            'long' => $this->beside > 0.0 ? $this->right - $this->beside - $l->from : $l->long,
             'back' => $l->back + $this->behind,
             'deep' => $l->deep - $this->behind,
         ] + get_object_vars($l));
@@ -57,10 +62,10 @@ final readonly class MattressFiller
         $l = $this->lying;
         $parts = [];
         if ($this->behind > 0.0) {
-            $parts[] = $this->bolster('behind', 'along the wall behind', $this->right() - $l->from, $this->behind, $l->from, $l->back, Way::Right);
+            $parts[] = $this->bolster('behind', 'along the wall behind', $this->right - $l->from, $this->behind, $l->from, $l->back, Way::Right);
         }
         if ($this->beside > 0.0) {
-            $parts[] = $this->bolster('beside', 'from behind to the front', $l->deep - $this->behind, $this->beside, $this->right() - $this->beside, $l->back + $this->behind, Way::Out);
+            $parts[] = $this->bolster('beside', 'from behind to the front', $l->deep - $this->behind, $this->beside, $this->right - $this->beside, $l->back + $this->behind, Way::Out);
         }
 
         return Assembly::all(...$parts);
@@ -72,15 +77,6 @@ final readonly class MattressFiller
         $wide = $gap - $this->lying->play->toDouble();
 
         return MattressRoom::isTrap($gap) && $wide >= 2 * $this->board ? floor($wide) : 0.0;
-    }
-
-    /** Where its right end may come to: clear of a wall that leans in over the height of the mattress. */
-    private function right(): float
-    {
-        $l = $this->lying;
-        $span = $l->run->frame->span(new Path($l->back, $l->face, $l->deck, $l->top()));
-
-        return min($l->from + $l->long, $span->left + $span->width) - self::PLAY;
     }
 
     private function bolster(string $where, string $along, float $long, float $wide, float $u, float $v, Way $way): Assembly

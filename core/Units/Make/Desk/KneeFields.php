@@ -192,7 +192,7 @@ final readonly class KneeFields
         $less = Length::ofDouble(max(0.0, $strip->toDouble() - ($least->toDouble() - $left)))->roundedDown($this->site->terms->format->step);
 
         return [Finding::clash(Code::KneesHigh, sprintf('Under the front strip %s are clear; knees need %s.', $this->site->terms->write($left), $this->site->terms->format->write($least)), $this->top->id)
-            ->withWaysOut([new WayOut(sprintf('A strip of %s', $this->site->terms->format->write($less)), Edits::member($this->member())->measuring('with.strip', $less))])];
+            ->withWaysOut([new WayOut(sprintf('A strip of %s', $this->site->terms->format->write($less)), Edits::member($this->top->memberId())->measuring('with.strip', $less))])];
     }
 
     /** @return list<'left'|'right'> ends of a field that neither a wall nor anything beside it carries */
@@ -213,7 +213,7 @@ final readonly class KneeFields
         }
 
         return [Finding::clash(Code::KneesWide, sprintf('Between what stands under the worktop %s are clear; knees need %s.', $this->site->terms->write($clear), $this->site->terms->format->write($least)), $this->top->id)
-            ->withWaysOut([new WayOut('One fewer between', Edits::member($this->member())->setting(['between' => $between - 1]))])];
+            ->withWaysOut([new WayOut('One fewer between', Edits::member($this->top->memberId())->setting(['between' => $between - 1]))])];
     }
 
     private function isForKnees(FittedCell $cell): bool
@@ -228,11 +228,11 @@ final readonly class KneeFields
     private function carried(array $hanging, bool $stands): array
     {
         if (! $stands && $hanging !== []) {
-            return [Finding::warning(Code::WorktopHangs, 'Nothing stands under this worktop, and no wall holds one of its ends.', $this->top->id)->withWaysOut([new WayOut('Take the worktop away', Edits::withoutMember($this->member()))])];
+            return [Finding::warning(Code::WorktopHangs, 'Nothing stands under this worktop, and no wall holds one of its ends.', $this->top->id)->withWaysOut([new WayOut('Take the worktop away', Edits::withoutMember($this->top->memberId()))])];
         }
 
         return $hanging === [] ? [] : [Finding::warning(Code::WorktopHangs, sprintf('Nothing carries the worktop at its %s end: it wants a cleat on the wall, a side or a leg.', $hanging[0]), $this->top->id)
-            ->withWaysOut([new WayOut('A side under it', Edits::member($this->member())->setting(['sides' => true]))])];
+            ->withWaysOut([new WayOut('A side under it', Edits::member($this->top->memberId())->setting(['sides' => true]))])];
     }
 
     /** @return list<Bearing> */
@@ -247,7 +247,7 @@ final readonly class KneeFields
         $stiff = $frame->wood === null || ! $hasCleats ? null : [$frame->thickness->toDouble(), $frame->wood->strength()];
         $reckoned = $stiff === null || $strip->isZero() ? $bare : $bare->stiffened($stiff[0], $strip->toDouble(), $stiff[1], $bare->thick);
 
-        return [new Bearing($board->piece->mark, $this->member(), $reckoned, sprintf('a desk’s things, %.0f kg on a metre', Loads::DESK), Edits::member($this->member()), 'made', $this->middle($reckoned, $between), $stiff)];
+        return [new Bearing($board->piece->mark, $this->top->memberId(), $reckoned, sprintf('a desk’s things, %.0f kg on a metre', Loads::DESK), Edits::member($this->top->memberId()), 'made', $this->middle($reckoned, $between), $stiff)];
     }
 
     /** So many sides under it that each part of it holds; null where no number of them does. */
@@ -257,17 +257,13 @@ final readonly class KneeFields
         $whole = ($between + 1) * $board->span + $between * $thick;
         for ($count = $between + 1; $count <= self::BETWEEN; $count++) {
             if ($board->ofSpan(($whole - $count * $thick) / ($count + 1))->holds()) {
-                return new WayOut($count === 1 ? 'A side under its middle' : "$count sides under it, as far apart", Edits::member($this->member())->setting(['between' => $count]));
+                return new WayOut($count === 1 ? 'A side under its middle' : "$count sides under it, as far apart", Edits::member($this->top->memberId())->setting(['between' => $count]));
             }
         }
 
         return null;
     }
 
-    private function member(): string
-    {
-        return $this->top->memberId();
-    }
 
     /** @param array{float, float} $size */
     private function is(array $size): Length
