@@ -27,6 +27,8 @@ export default defineConfig({
         navigateFallbackDenylist: [/^\/(api|sanctum|build|up|incastro-ca)/],
         additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],
         inlineWorkboxRuntime: true,
+        skipWaiting: true,
+        clientsClaim: true,
         sourcemap: false,
         runtimeCaching: [
           {
@@ -37,7 +39,7 @@ export default defineConfig({
           {
             urlPattern: ({ url, request }) =>
               request.method === 'GET' &&
-              /^\/api\/(session|vocabulary|homes|jobs\/[^/]+)$/.test(url.pathname),
+              /^\/api\/(session|vocabulary|homes|helping|jobs\/[^/]+)$/.test(url.pathname),
             handler: 'NetworkFirst',
             // A slow answer is waited for: an old one in its place could be of another session.
             options: { cacheName: 'answers', expiration: { maxEntries: 40 } },

@@ -39,6 +39,15 @@ abstract class TestCase extends LaravelTestCase
         return User::query()->create(['name' => 'Somebody', 'email' => $email, 'password' => 'a long password']);
     }
 
+    /** Another person takes the place of whoever was signed in. */
+    protected function as(User $user): static
+    {
+        $this->flushSession();
+        $this->app['auth']->forgetGuards();
+
+        return $this->actingAs($user);
+    }
+
     /** The demo's landing alcove, in a home of the given person. */
     protected function alcove(User $user): Job
     {

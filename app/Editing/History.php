@@ -9,7 +9,9 @@ use App\Models\Fact;
 use App\Models\Job;
 use App\Models\Space;
 use App\Models\User;
+use Closure;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\JobChoices;
@@ -25,19 +27,27 @@ use Incastro\Rules\Edit;
 final class History
 {
     /** What runs into somebody else’s change is tried so often. */
-    public const ATTEMPTS = 3;
+    private const ATTEMPTS = 3;
+
+    /** As much of the history is told. */
+    private const TOLD = 100;
+
+    private const SPACE_ADDED = 'space added';
+
+    private const SPACE_OUT = 'space taken out';
 
     /**
      * Applies an edit to the job's own choices or to those of one of its spaces.
      *
+     * @param  string  $id  of the job, or of the space
+     *
      * @throws StaleDocument
      * @throws \Incastro\Planning\InvalidChoice
      */
-    public function edit(Job $job, User $user, ?Space $space, int $version, Edit $edit): void
+    public function edit(Job $job, User $user, string $id, int $version, Edit $edit): void
     {
-        DB::transaction(function () use ($job, $user, $space, $version, $edit): void {
-            $this->lock($job);
-            $target = $this->locked($job, $space);
+        $this->changing($job, function () use ($job, $user, $id, $version, $edit): void {
+            $target = $this->target($job, $id);
             if ($target->version !== $version) {
                 throw new StaleDocument($target->version, $this->changedSince($job, $target->id, $version));
             }
@@ -45,8 +55,35 @@ final class History
             $inverse = $this->apply($job, $target, $edit);
             $touched = $target instanceof Job ? [$edit->path] : SpaceChoices::touched($before, $target->choices, $edit);
             $this->record($job, $user, $target->id, self::label($edit), ['edit' => $edit->toArray()], ['edit' => $inverse->toArray()], array_map(fn (string $id) => $target->id.':'.$id, $touched), $target->version);
-        }, attempts: self::ATTEMPTS);
-        $job->refresh();
+        });
+    }
+
+    /**
+     * Adds a space to the job, as a step that can be undone.
+     *
+     * @param  array<string, mixed>  $choices
+     */
+    public function addSpace(Job $job, User $user, array $choices): Space
+    {
+        return $this->changing($job, function () use ($job, $user, $choices): Space {
+            $space = $job->spaces()->create(['choices' => $choices, 'position' => 1 + (int) $job->spaces()->withTrashed()->max('position')]);
+            $this->record($job, $user, $space->id, self::SPACE_ADDED, ['space' => 'in'], ['space' => 'out'], [$space->id], null);
+
+            return $space;
+        });
+    }
+
+    /**
+     * Takes a space out with everything in it, as a step that can be undone.
+     *
+     * @throws UndoRefused where it is the last one
+     */
+    public function takeOut(Job $job, User $user, string $space): void
+    {
+        $this->changing($job, function () use ($job, $user, $space): void {
+            $this->stepSpace($job, $space, 'out');
+            $this->record($job, $user, $space, self::SPACE_OUT, ['space' => 'out'], ['space' => 'in'], [$space], null);
+        });
     }
 
     /**
@@ -79,37 +116,66 @@ final class History
      */
     public function labels(Job $job, User $user): array
     {
-        return ['undo' => $this->next($job, $user, 'undo')?->label, 'redo' => $this->next($job, $user, 'redo')?->label];
+        $next = $this->steps($job, $user)->select(['state', 'label'])->distinct(['state'])
+            ->orderBy('state')->orderByRaw('CASE WHEN state = ? THEN -id ELSE id END', [EditRecord::DONE])->get()->pluck('label', 'state');
+
+        return ['undo' => $next[EditRecord::DONE] ?? null, 'redo' => $next[EditRecord::UNDONE] ?? null];
+    }
+
+    /**
+     * What was done to a job, the newest first.
+     *
+     * @return list<array{who: string, what: string, where: ?string, how: string, at: string}>
+     */
+    public function told(Job $job): array
+    {
+        $names = $job->spaces()->withTrashed()->get(['id', 'choices'])->pluck('choices.name', 'id');
+
+        /** @var list<EditRecord> $records */
+        $records = EditRecord::query()->where('job_id', $job->id)->orderByDesc('id')->limit(self::TOLD)->get()->all();
+
+        return array_map(fn (EditRecord $record) => [
+            'who' => $record->author, 'what' => $record->label, 'where' => $names[$record->target] ?? null, 'how' => $record->role, 'at' => $record->created_at->toIso8601ZuluString(),
+        ], $records);
     }
 
     private function step(Job $job, User $user, string $role): void
     {
-        DB::transaction(function () use ($job, $user, $role): void {
-            $this->lock($job);
+        $this->changing($job, function () use ($job, $user, $role): void {
             $record = $this->next($job, $user, $role) ?? throw new UndoRefused("There is nothing to $role.");
             $this->refuseWhenOthersChanged($record);
             $change = $role === 'undo' ? $record->inverse : $record->forward;
             $version = null;
             if (isset($change['edit'])) {
-                $version = $this->stepChoice($job, $record->target, new Edit($change['edit']['path'], $change['edit']['value']));
+                $target = $this->target($job, $record->target);
+                $this->apply($job, $target, new Edit($change['edit']['path'], $change['edit']['value']));
+                $version = $target->version;
+            } elseif (isset($change['space'])) {
+                $this->stepSpace($job, $record->target, $change['space']);
             } else {
                 $this->stepFacts($user, $record, $change['facts']);
             }
             $record->update(['state' => $role === 'undo' ? EditRecord::UNDONE : EditRecord::DONE]);
             EditRecord::query()->create([
-                'job_id' => $job->id, 'user_id' => $user->id, 'role' => $role, 'target' => $record->target, 'label' => $record->label,
+                'job_id' => $job->id, 'user_id' => $user->id, 'author' => $user->name, 'role' => $role, 'target' => $record->target, 'label' => $record->label,
                 'forward' => $change, 'inverse' => ['of' => $record->id], 'touched' => $record->touched, 'version' => $version,
             ]);
-        }, attempts: self::ATTEMPTS);
-        $job->refresh();
+            $job->unsetRelation('spaces');
+        });
     }
 
-    private function stepChoice(Job $job, string $target, Edit $edit): int
+    /** @param string $where  in or out */
+    private function stepSpace(Job $job, string $id, string $where): void
     {
-        $document = $this->locked($job, $target === $job->id ? null : $job->spaces()->findOrFail($target));
-        $this->apply($job, $document, $edit);
-
-        return $document->version;
+        $space = $job->spaces()->withTrashed()->findOrFail($id);
+        if ($where === 'in') {
+            $space->restore();
+        } elseif ($job->spaces()->whereKeyNot($id)->doesntExist()) {
+            throw new UndoRefused('This is the last space of the job. Add another before you take it out, or take out the job.');
+        } else {
+            $space->delete();
+        }
+        $job->unsetRelation('spaces');
     }
 
     /**
@@ -123,45 +189,72 @@ final class History
         $withdrawals = [];
         foreach ($ids as $sequence => $id) {
             $withdrawals[] = Fact::query()->create([
-                'space_id' => $record->target, 'user_id' => $user->id, 'device' => $device, 'sequence' => $sequence,
+                'space_id' => $record->target, 'user_id' => $user->id, 'author' => $user->name, 'device' => $device, 'sequence' => $sequence,
                 'kind' => Fact::WITHDRAWAL, 'withdraws' => $id, 'taken_at' => now(),
             ])->id;
         }
         // The next step in the other direction withdraws what this one added.
         $record->update($record->state === EditRecord::DONE ? ['forward' => ['facts' => $withdrawals]] : ['inverse' => ['facts' => $withdrawals]]);
-
     }
 
     private function next(Job $job, User $user, string $role): ?EditRecord
     {
-        return EditRecord::query()
-            ->where(['job_id' => $job->id, 'user_id' => $user->id, 'role' => 'edit'])
+        return $this->steps($job, $user)
             ->where('state', $role === 'undo' ? EditRecord::DONE : EditRecord::UNDONE)
             ->when($role === 'undo', fn (Builder $query) => $query->latest('id'), fn (Builder $query) => $query->oldest('id'))
             ->first();
     }
 
+    /**
+     * The steps along which a person can go. Where somebody else took a space out, what was done in it waits until the space is back.
+     *
+     * @return Builder<EditRecord>
+     */
+    private function steps(Job $job, User $user): Builder
+    {
+        $query = EditRecord::query();
+        $query->where(['job_id' => $job->id, 'user_id' => $user->id, 'role' => 'edit'])
+            ->whereIn('state', [EditRecord::DONE, EditRecord::UNDONE])
+            ->where(fn (Builder $query) => $query->whereIn('label', [self::SPACE_ADDED, self::SPACE_OUT])
+                ->orWhereNotIn('target', Space::onlyTrashed()->where('job_id', $job->id)->select('id')));
+
+        return $query;
+    }
+
     private function refuseWhenOthersChanged(EditRecord $record): void
     {
-        $others = EditRecord::query()->where('job_id', $record->job_id)->where('user_id', '!=', $record->user_id)->where('id', '>', $record->id)->get();
+        $others = EditRecord::query()->where('job_id', $record->job_id)->where(fn (Builder $query) => $query->where('user_id', '!=', $record->user_id)->orWhereNull('user_id'))->where('id', '>', $record->id)->get();
+        $isWhole = fn (EditRecord $one): bool => in_array($one->target, $one->touched, true);
         foreach ($others as $other) {
-            if (array_intersect($other->touched, $record->touched) !== []) {
+            $isSame = $other->target === $record->target && ($isWhole($record) || $isWhole($other));
+            if ($isSame || array_intersect($other->touched, $record->touched) !== []) {
                 throw new UndoRefused(sprintf('Somebody else changed “%s” since. Change it by hand if it should go back.', $record->label));
             }
         }
     }
 
-    /** Whoever changes anything of a job locks the job first: one order for all, so that nobody waits for each other. */
-    public function lock(Job $job): Job
+    /**
+     * Whoever changes anything of a job locks the job first: one order for all, so that nobody waits for each other. The change finds
+     * the job as it is then.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $change
+     * @return T
+     */
+    public function changing(Job $job, Closure $change): mixed
     {
-        return Job::query()->lockForUpdate()->findOrFail($job->id);
+        return DB::transaction(function () use ($job, $change): mixed {
+            $job->setRawAttributes(Job::query()->lockForUpdate()->findOrFail($job->id)->getAttributes(), true);
+            $job->unsetRelation('spaces');
+
+            return $change();
+        }, attempts: self::ATTEMPTS);
     }
 
-    private function locked(Job $job, ?Space $space): Job|Space
+    private function target(Job $job, string $id): Job|Space
     {
-        return $space === null
-            ? Job::query()->lockForUpdate()->findOrFail($job->id)
-            : Space::query()->lockForUpdate()->findOrFail($space->id);
+        return $id === $job->id ? $job : $job->loadMissing('spaces.facts')->spaces->find($id) ?? throw (new ModelNotFoundException())->setModel(Space::class, [$id]);
     }
 
     private function apply(Job $job, Job|Space $target, Edit $edit): Edit
@@ -174,7 +267,6 @@ final class History
         $target->save();
         if ($target instanceof Space && str_starts_with($edit->path, 'layout')) {
             MarkBook::settle($job);
-            $target->refresh();
         }
 
         return $inverse;
@@ -199,10 +291,14 @@ final class History
      */
     private function record(Job $job, User $user, string $target, string $label, array $forward, array $inverse, array $touched, ?int $version): void
     {
-        EditRecord::query()->where(['job_id' => $job->id, 'user_id' => $user->id, 'state' => EditRecord::UNDONE])->update(['state' => EditRecord::DROPPED]);
-        EditRecord::query()->create([
-            'job_id' => $job->id, 'user_id' => $user->id, 'role' => 'edit', 'target' => $target, 'label' => $label,
+        $record = (new EditRecord())->fill([
+            'job_id' => $job->id, 'user_id' => $user->id, 'author' => $user->name, 'role' => 'edit', 'target' => $target, 'label' => $label,
             'forward' => $forward, 'inverse' => $inverse, 'touched' => $touched, 'version' => $version,
-        ]);
+        ])->getAttributes();
+        // What was undone before can be redone no more: said in the same breath.
+        DB::insert(
+            'WITH dropped AS (UPDATE edits SET state = ? WHERE job_id = ? AND user_id = ? AND state = ?) INSERT INTO edits ('.implode(', ', array_keys($record)).') VALUES ('.implode(', ', array_fill(0, count($record), '?')).')',
+            [EditRecord::DROPPED, $job->id, $user->id, EditRecord::UNDONE, ...array_values($record)],
+        );
     }
 }

@@ -13,9 +13,8 @@ final class MarkBook
 {
     public static function settle(Job $job): void
     {
-        /** @var list<Space> $spaces */
-        $spaces = Space::query()->where('job_id', $job->id)->orderBy('position')->get()->all();
-        $settled = LayoutMarks::settled(array_map(fn (Space $space) => $space->choices['layout'], array_values($spaces)));
+        $spaces = array_values($job->spaces->all());
+        $settled = LayoutMarks::settled(array_map(fn (Space $space) => $space->choices['layout'], $spaces));
         foreach ($spaces as $s => $space) {
             if ($settled[$s]['marks'] != $space->choices['layout']['marks']) {
                 $space->choices = ['layout' => $settled[$s]] + $space->choices;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use App\Editing\FactBook;
 use App\Models\Fact;
 use App\Models\Home;
 use App\Models\Job;
 use App\Models\Space;
 use App\Models\User;
 use App\Planning\JobDocument;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Incastro\Exchange\JobFile;
 use Incastro\Planning\Layout\LayoutDocument;
@@ -22,10 +22,10 @@ final class JobPorter
     public function export(Job $job): array
     {
         $document = JobDocument::of($job);
+        $struck = array_merge([], ...array_map(fn (array $space) => array_map(fn (array $take): array => ['space' => $space['id']] + $take, array_values($space['withdrawn'])), array_values($document['spaces'])));
         $document['spaces'] = array_map(fn (array $space) => array_diff_key($space, ['withdrawn' => 1]), $document['spaces']);
-        $struck = $job->spaces->flatMap(fn (Space $space) => JobDocument::withdrawn($space)->map(fn (Fact $fact) => ['space' => $space->id] + JobDocument::take($fact))->values());
 
-        return JobFile::write($document, array_values($struck->all()));
+        return JobFile::write($document, array_values($struck));
     }
 
     /** @throws \Incastro\Exchange\BadFile and then nothing is made */
@@ -52,7 +52,7 @@ final class JobPorter
                 foreach ($struck as $take) {
                     $fact = $this->take($space, $user, $device, $sequence++, $take);
                     Fact::query()->create([
-                        'space_id' => $space->id, 'user_id' => $user->id, 'device' => $device, 'sequence' => $sequence++,
+                        'space_id' => $space->id, 'user_id' => $user->id, 'author' => $user->name, 'device' => $device, 'sequence' => $sequence++,
                         'kind' => Fact::WITHDRAWAL, 'withdraws' => $fact->id, 'slot' => $fact->slot, 'taken_at' => $fact->taken_at,
                     ]);
                 }
@@ -66,9 +66,9 @@ final class JobPorter
     private function take(Space $space, User $user, string $device, int $sequence, array $take): Fact
     {
         return Fact::query()->create([
-            'space_id' => $space->id, 'user_id' => $user->id, 'device' => $device, 'sequence' => $sequence, 'kind' => Fact::TAKE,
+            'space_id' => $space->id, 'user_id' => $user->id, 'author' => $user->name, 'device' => $device, 'sequence' => $sequence, 'kind' => Fact::TAKE,
             'slot' => $take['slot'], 'value' => $take['value'], 'end' => $take['end'] ?? null, 'place' => $take['place'] ?? null,
-            'taken_at' => isset($take['taken_at']) && $take['taken_at'] !== '' ? Carbon::parse($take['taken_at']) : now(),
+            'taken_at' => isset($take['taken_at']) && $take['taken_at'] !== '' ? FactBook::believed($take['taken_at']) : now(),
         ]);
     }
 }

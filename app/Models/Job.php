@@ -8,7 +8,9 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
 
 /**
@@ -17,12 +19,15 @@ use Illuminate\Support\Carbon;
  * @property array<string, mixed> $choices
  * @property int $version
  * @property Carbon $updated_at
+ * @property ?Carbon $deleted_at  when it was taken out
  * @property Home $home
  * @property Collection<int, Space> $spaces
+ * @property Collection<int, User> $helpers
  */
 final class Job extends Model
 {
     use HasUuids;
+    use SoftDeletes;
 
     protected $fillable = ['choices'];
 
@@ -43,5 +48,20 @@ final class Job extends Model
     public function spaces(): HasMany
     {
         return $this->hasMany(Space::class)->orderBy('position')->orderBy('created_at');
+    }
+
+    /** A job of which no more is known than whose it is: whoever changes it reads it under its lock. */
+    public static function known(string $id, Home $home): self
+    {
+        $job = (new self())->setRawAttributes(['id' => $id], true)->setRelation('home', $home);
+        $job->exists = true;
+
+        return $job;
+    }
+
+    /** @return BelongsToMany<User, $this> */
+    public function helpers(): BelongsToMany
+    {
+        return $this->belongsToMany(User::class, 'helpers');
     }
 }

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Mail\Letter;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Facades\DB;
 
 /**
  * @property string $id
@@ -14,6 +18,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $email
  * @property string $password
  * @property bool $is_demo
+ * @property ?string $recovery_code  its hash
  */
 final class User extends Authenticatable
 {
@@ -21,9 +26,9 @@ final class User extends Authenticatable
 
     protected $fillable = ['name', 'email', 'password'];
 
-    protected $attributes = ['is_demo' => false, 'remember_token' => null];
+    protected $attributes = ['is_demo' => false, 'remember_token' => null, 'recovery_code' => null];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'recovery_code'];
 
     protected function casts(): array
     {
@@ -34,5 +39,22 @@ final class User extends Authenticatable
     public function homes(): HasMany
     {
         return $this->hasMany(Home::class)->orderBy('created_at');
+    }
+
+    /** @return BelongsToMany<Job, $this> jobs of others that they let this person work on */
+    public function helpsWith(): BelongsToMany
+    {
+        return $this->belongsToMany(Job::class, 'helpers');
+    }
+
+    /** Signs the person out everywhere, or everywhere but in one session. */
+    public function endSessions(?string $but = null): void
+    {
+        DB::table('sessions')->where('user_id', $this->id)->when($but !== null, fn (Builder $query) => $query->where('id', '!=', $but))->delete();
+    }
+
+    public function sendPasswordResetNotification($token): void
+    {
+        Letter::passwordReset($this, $token)->sendTo($this->email);
     }
 }

@@ -15,6 +15,7 @@ use Incastro\Planning\JobReader;
 use Incastro\Planning\Plan;
 use Incastro\Planning\Planner;
 use Incastro\Planning\SpacePlan;
+use Incastro\Planning\StageMemory;
 use Incastro\Rules\Rule;
 
 /** What every change of a job is answered with: verdict, tape, choices, and the open station. */
@@ -22,21 +23,26 @@ final readonly class JobAnswer
 {
     public const STATIONS = ['measure', 'fit', 'pieces', 'sheets'];
 
-    public function __construct(private Planner $planner, private History $history)
+    public function __construct(private Planner $planner, private History $history, private StageMemory $memory)
     {
     }
 
-    public function plan(Job $job): Plan
+    /**
+     * @param  bool  $withNotes  whether also what is a note alone is reckoned, where that takes a second plan
+     * @param  bool  $isThorough  whether sheets are planned as well as can be
+     */
+    public function plan(Job $job, bool $withNotes = false, bool $isThorough = false): Plan
     {
-        return $this->planner->plan(JobReader::read(JobDocument::of($job)));
+        return $this->planner->plan(JobReader::read(JobDocument::of($job)), saysNotStated: $withNotes, isThorough: $isThorough);
     }
 
     /** @return array<string, mixed> */
     public function of(Job $job, User $user, ?string $station, ?string $spaceId): array
     {
-        // What was changed a moment ago is read back, not remembered.
-        $job->unsetRelation('spaces');
-        $plan = $this->plan($job);
+        $plan = $this->plan($job, $station === 'fit', $station === 'sheets');
+        if ($station === 'sheets') {
+            $this->sketchAnew($job, $plan);
+        }
         $writer = new PlanWriter($plan);
         $space = $plan->space($spaceId ?? '') ?? $plan->spaces[0] ?? null;
 
@@ -52,6 +58,20 @@ final readonly class JobAnswer
             'history' => $this->history->labels($job, $user),
             'station' => $station === null || $space === null ? null : $this->station($writer, $station, $space),
         ];
+    }
+
+    /** The list of jobs drew a draft of the sheets: what is better since then, it shows too. */
+    private function sketchAnew(Job $job, Plan $plan): void
+    {
+        $hash = JobSketch::hash($job);
+        $known = $this->memory->find('sketch', $hash);
+        if (! $known instanceof JobSketch) {
+            return;
+        }
+        $sketch = JobSketch::of($job->id, $plan);
+        if (! $known->hasSheetsOf($sketch)) {
+            $this->memory->keep('sketch', $hash, $sketch);
+        }
     }
 
     /** @return array<string, mixed> */

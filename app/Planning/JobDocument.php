@@ -7,7 +7,6 @@ namespace App\Planning;
 use App\Models\Fact;
 use App\Models\Job;
 use App\Models\Space;
-use Illuminate\Support\Collection;
 
 /** Puts the planner's input together from what is stored: choices as they are, and the takes that count. */
 final class JobDocument
@@ -23,50 +22,65 @@ final class JobDocument
     /** @return array<string, mixed> */
     private static function space(Space $space): array
     {
-        return ['id' => $space->id] + $space->choices + [
-            'takes' => self::standing($space->facts)->where('kind', Fact::TAKE)->map(self::take(...))->values()->all(),
-            'withdrawn' => self::withdrawn($space)->map(self::take(...))->values()->all(),
-        ];
+        [$standing, $withdrawn] = self::takes($space->facts->all());
+        $take = fn (Fact $fact) => $fact->toTake();
+
+        return ['id' => $space->id] + $space->choices + ['takes' => array_map($take, $standing), 'withdrawn' => array_map($take, $withdrawn)];
     }
 
     /**
-     * Takes that somebody took back: they stay in the book, struck out.
+     * Those that count, and those that somebody took back: they stay in the book, struck out.
      *
-     * @return Collection<int, Fact>
+     * @param  array<Fact>  $facts
+     * @return array{list<Fact>, list<Fact>}
      */
-    public static function withdrawn(Space $space): Collection
+    public static function takes(array $facts): array
     {
-        return $space->facts->where('kind', Fact::TAKE)->whereNotIn('id', self::standing($space->facts)->modelKeys());
-    }
-
-    /** @return array<string, mixed> */
-    public static function take(Fact $fact): array
-    {
-        return [
-            'id' => $fact->id, 'slot' => $fact->slot, 'value' => $fact->value, 'end' => $fact->end, 'place' => $fact->place,
-            'taken_at' => $fact->taken_at->toIso8601ZuluString('millisecond'),
-        ];
-    }
-
-    /**
-     * The facts that no standing withdrawal names. A withdrawal may itself be withdrawn.
-     *
-     * @param  Collection<int, Fact>  $facts
-     * @return Collection<int, Fact>
-     */
-    public static function standing(Collection $facts): Collection
-    {
-        $withdrawals = $facts->whereNotNull('withdraws')->groupBy('withdraws');
-        $stands = function (Fact $fact) use (&$stands, $withdrawals): bool {
-            foreach ($withdrawals->get($fact->id) ?? [] as $withdrawal) {
-                if ($stands($withdrawal)) {
-                    return false;
-                }
+        $stands = self::standing($facts);
+        $takes = [[], []];
+        foreach ($facts as $fact) {
+            ['id' => $id, 'kind' => $kind] = $fact->getAttributes();
+            if ($kind === Fact::TAKE) {
+                $takes[$stands[$id] ? 0 : 1][] = $fact;
             }
+        }
 
-            return true;
-        };
+        return $takes;
+    }
 
-        return $facts->filter($stands);
+    /**
+     * Whether each fact stands: whether no standing withdrawal names it. A withdrawal may itself be withdrawn.
+     *
+     * @param  array<Fact>  $facts
+     * @return array<string, bool> by id
+     */
+    public static function standing(array $facts): array
+    {
+        $withdrawals = $stands = $asked = [];
+        $ids = array_map(fn (Fact $fact) => (string) $fact->getAttributes()['id'], $facts);
+        foreach ($facts as $i => $fact) {
+            $withdrawn = $fact->getAttributes()['withdraws'] ?? null;
+            if ($withdrawn !== null) {
+                $withdrawals[$withdrawn][] = $ids[$i];
+            }
+        }
+        // From those that nobody takes back inwards: each is settled when all that take it back are. In a ring the one that is asked
+        // first falls.
+        foreach ($ids as $fact) {
+            $open = [$fact];
+            while ($open !== []) {
+                $id = $open[count($open) - 1];
+                $unsettled = isset($asked[$id]) ? [] : array_filter($withdrawals[$id] ?? [], fn (string $by) => ! isset($asked[$by]));
+                $asked[$id] = true;
+                if ($unsettled !== []) {
+                    array_push($open, ...$unsettled);
+                    continue;
+                }
+                array_pop($open);
+                $stands[$id] ??= array_filter($withdrawals[$id] ?? [], fn (string $by) => $stands[$by] ?? false) === [];
+            }
+        }
+
+        return $stands;
     }
 }

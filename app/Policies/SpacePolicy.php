@@ -10,8 +10,8 @@ use Illuminate\Auth\Access\Response;
 
 final class SpacePolicy
 {
-    public function own(User $user, Space $space): Response
+    public function work(User $user, Space $space): Response
     {
-        return (new JobPolicy())->own($user, $space->job);
+        return $space->home === null ? Response::denyAsNotFound() : JobPolicy::mayWork($user, $space->home, $space->job_id);
     }
 }

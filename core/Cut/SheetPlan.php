@@ -11,6 +11,7 @@ final readonly class SheetPlan
      * @param  list<PlannedSheet>  $sheets
      * @param  list<Unplaced>  $unplaced
      * @param  int  $settings  different fence settings of the whole plan
+     * @param  string  $because  why there cannot be fewer sheets
      */
     public function __construct(
         public array $sheets,
@@ -19,6 +20,7 @@ final readonly class SheetPlan
         public int $boundSheets,
         public float $boundPrice,
         public int $settings,
+        public string $because = '',
     ) {
     }
 

@@ -8,23 +8,60 @@ use Incastro\Measure\LengthFormat;
 use Incastro\Pieces\Grain;
 
 /**
- * Plans guillotine cuts: tries a fixed number of orders and splits, keeps the cheapest plan, then the one with the
- * fewest sheets, the fewest fence settings and the largest single offcut. Deterministic.
+ * Plans cuts that go right through, material by material: a first plan, what none can beat, then steps of improvement towards the least
+ * money and, at that price, the fewest settings of the fence. By steps and seed the same everywhere.
  */
 final readonly class SheetPlanner
 {
-    /** Orders tried for lists of up to so many pieces, so that large ones stay quick; beyond them only the best one. */
-    private const TRIED = [150 => 4, 300 => 2];
+    /** Steps of improvement of a list of up to so many pieces; of longer ones fewer, so that an answer does not wait. */
+    public const STEPS = 300;
+
+    private const SOME = 60;
 
     public function __construct(private SawSetup $saw, private LengthFormat $format)
     {
     }
 
     /**
+     * What is needed, quickly, while sizes still change: a few fillings, and no more.
+     *
      * @param  list<CutPiece>  $pieces
      * @param  list<Stock>  $stock
      */
-    public function plan(array $pieces, array $stock): SheetPlan
+    public function draft(array $pieces, array $stock): SheetPlan
+    {
+        return $this->made($pieces, $stock, fn (Lay $lay): array => [(new FirstPlan($lay, FirstPlan::QUICK))->best(), SheetBound::byArea($lay)]);
+    }
+
+    /**
+     * @param  list<CutPiece>  $pieces
+     * @param  list<Stock>  $stock
+     * @param  ?int  $steps  of improvement in price, and as many in settings; as many as are usual where nothing is said
+     * @param  (\Closure(): bool)|null  $isLate  ends improving by the clock
+     * @param  bool  $savesSettings  whether a plan of the least money is improved towards fewer settings of the fence
+     */
+    public function plan(array $pieces, array $stock, ?int $steps = null, int $seed = 1, ?\Closure $isLate = null, bool $savesSettings = true): SheetPlan
+    {
+        return $this->made($pieces, $stock, function (Lay $lay) use ($steps, $seed, $isLate, $savesSettings): array {
+            $count = count($lay->pieces());
+            $most = $steps ?? ($count <= self::SOME ? self::STEPS : intdiv(self::STEPS * self::SOME, $count));
+            $plan = (new FirstPlan($lay))->best();
+            $bound = SheetBound::of($plan->out === [] ? $lay : $lay->without($plan->out), $plan->price);
+            $improver = new Improver($lay, $seed);
+            $plan = $improver->cheaper($plan, $bound->price, new Budget($most, $isLate));
+
+            return [$improver->fewerSettings($plan, $lay->leastSettings(), new Budget($savesSettings && $plan->out === [] ? $most : 0, $isLate)), $bound];
+        });
+    }
+
+    /**
+     * Material by material.
+     *
+     * @param  list<CutPiece>  $pieces
+     * @param  list<Stock>  $stock
+     * @param  \Closure(Lay): array{Filled, SheetBound}  $laid
+     */
+    private function made(array $pieces, array $stock, \Closure $laid): SheetPlan
     {
         $groups = [];
         $unplaced = [];
@@ -33,31 +70,35 @@ final readonly class SheetPlanner
             $refused = $fit->refuses($piece);
             if ($refused !== null) {
                 $unplaced[] = new Unplaced($piece->name, $piece->quantity, $refused);
-            } else {
+            } elseif ($piece->quantity > 0) {
                 $groups[implode(',', array_keys(array_filter($stock, fn (Stock $sheet) => $sheet->suits($piece))))][] = $piece;
             }
         }
-        $sheets = $settings = [];
+        $sheets = $settings = $reasons = [];
         $boundSheets = 0;
         $boundPrice = 0.0;
         foreach ($groups as $key => $group) {
             $kinds = array_map(fn (string $k) => $stock[(int) $k], explode(',', (string) $key));
-            $trial = $this->best($group, $kinds);
-            $bound = AreaBound::of($trial->placed(), $kinds, $this->saw);
-            array_push($sheets, ...array_map(fn (OpenSheet $sheet) => $sheet->close(), $trial->sheets));
-            array_push($unplaced, ...$trial->unplaced());
-            $settings += $trial->settings();
+            $grid = $this->grid($group, $kinds);
+            $lay = new Lay(PieceType::all($group, $grid), array_map(fn (Stock $kind) => SheetKind::of($kind, $this->saw, $grid), $kinds), $grid->steps($this->saw->kerf->nanometres()));
+            [$plan, $bound] = $laid($lay);
+            array_push($sheets, ...$this->planned($lay, $grid, $plan));
+            array_push($unplaced, ...self::left($lay, $plan->out));
+            $settings += $plan->settings();
             $boundSheets += $bound->sheets;
             $boundPrice += $bound->price;
+            if ($bound->sheets > 1) {
+                $reasons[] = count($groups) > 1 ? "{$kinds[0]->name}: $bound->because" : $bound->because;
+            }
         }
 
-        return new SheetPlan($sheets, $unplaced, array_sum(array_map(fn (PlannedSheet $sheet) => $sheet->stock->price, $sheets)), $boundSheets, round($boundPrice, 2), count($settings));
+        return new SheetPlan($sheets, $unplaced, array_sum(array_map(fn (PlannedSheet $sheet) => $sheet->stock->price, $sheets)), $boundSheets, round($boundPrice, 2), count($settings), $reasons === [] ? 'each material takes at least one' : implode('; ', $reasons));
     }
 
     /**
      * The ways a piece may lie: extents along x and y, and whether its length lies along the sheet's width.
      *
-     * @return list<array{int, int, bool}>
+     * @return non-empty-list<array{int, int, bool}>
      */
     public static function ways(CutPiece $piece): array
     {
@@ -77,53 +118,53 @@ final readonly class SheetPlanner
      * @param  list<CutPiece>  $pieces
      * @param  list<Stock>  $kinds
      */
-    private function best(array $pieces, array $kinds): Filling
+    private function grid(array $pieces, array $kinds): Grid
     {
-        $count = array_sum(array_map(fn (CutPiece $piece) => $piece->quantity, $pieces));
-        $tried = 1;
-        foreach (self::TRIED as $most => $orders) {
-            $tried = $count <= $most ? max($tried, $orders) : $tried;
+        $sizes = [$this->saw->kerf->nanometres()];
+        foreach ($pieces as $piece) {
+            array_push($sizes, $piece->length->nanometres(), $piece->width->nanometres());
         }
-        $sorted = array_map(fn (\Closure $order) => self::sorted($pieces, $order), array_slice(self::orders(), 0, $tried));
-        $best = null;
-        foreach (array_keys($kinds) as $preferred) {
-            foreach ($sorted as $inOrder) {
-                foreach ([Split::RipFirst, Split::KeepLargest, Split::CrossFirst] as $split) {
-                    $filling = new Filling($this->saw, $kinds, $preferred, $split);
-                    $filling->fill($inOrder);
-                    $filling->shrink();
-                    if ($best === null || $filling->isBetterThan($best)) {
-                        $best = $filling;
-                    }
-                }
-            }
+        foreach ($kinds as $kind) {
+            array_push($sizes, $this->saw->usableLength($kind)->nanometres(), $this->saw->usableWidth($kind)->nanometres());
         }
-        assert($best !== null);
 
-        return $best;
+        return Grid::of($sizes);
     }
 
-    /** @return list<\Closure(CutPiece): list<float|int>> what pieces are sorted by, the most promising first */
-    private static function orders(): array
+    /** @return list<PlannedSheet> */
+    private function planned(Lay $lay, Grid $grid, Filled $plan): array
     {
-        return [
-            fn (CutPiece $p) => [-min($p->length->nanometres(), $p->width->nanometres()), -$p->length->nanometres()],
-            fn (CutPiece $p) => [-$p->width->nanometres(), -$p->length->nanometres()],
-            fn (CutPiece $p) => [-$p->length->nanometres(), -$p->width->nanometres()],
-            fn (CutPiece $p) => [-$p->length->toDouble() * $p->width->toDouble(), 0],
-        ];
+        [$x0, $y0] = [$this->saw->trimStart->nanometres(), $this->saw->trimLow->nanometres()];
+        $at = fn (int $x, int $y, int $sizeX, int $sizeY) => new Rectangle($x0 + $grid->nanometres($x), $y0 + $grid->nanometres($y), $grid->nanometres($sizeX), $grid->nanometres($sizeY));
+        $taken = array_fill(0, count($lay->types), 0);
+        $sheets = [];
+        foreach ($plan->sheets as $sheet) {
+            $cuts = new Cuts($sheet, $lay->kerf);
+            $pieces = [];
+            foreach ($cuts->pieces() as [$type, $turned, $x, $y, $sizeX, $sizeY]) {
+                $pieces[] = new PlacedPiece($lay->types[$type]->pieces[$taken[$type]++], $at($x, $y, $sizeX, $sizeY), $turned);
+            }
+            if ($pieces !== []) {
+                $sheets[] = new PlannedSheet($sheet->of->stock, $pieces, array_map(fn (array $left) => $at(...$left), $cuts->offcuts()));
+            }
+        }
+
+        return $sheets;
     }
 
     /**
-     * @param  list<CutPiece>  $pieces
-     * @param  \Closure(CutPiece): list<float|int>  $order
-     * @return list<array{CutPiece, list<array{int, int, bool}>}>
+     * @param  list<int>  $out  types
+     * @return list<Unplaced>
      */
-    private static function sorted(array $pieces, \Closure $order): array
+    private static function left(Lay $lay, array $out): array
     {
-        $keys = array_map($order, $pieces);
-        asort($keys);
+        $byPiece = [];
+        foreach (array_count_values($out) as $type => $many) {
+            foreach (array_slice($lay->types[$type]->pieces, -$many) as $piece) {
+                $byPiece[spl_object_id($piece)][] = $piece;
+            }
+        }
 
-        return array_map(fn (int $k) => [$pieces[$k], self::ways($pieces[$k])], array_keys($keys));
+        return array_values(array_map(fn (array $alike) => new Unplaced($alike[0]->name, count($alike), 'the sheets at hand are used up', true), $byPiece));
     }
 }

@@ -7,6 +7,9 @@ namespace Incastro\Exchange;
 /** A CSV file with a header row (RFC 4180): its rows by field name, each with the line it starts on. */
 final readonly class CsvTable
 {
+    /** Lines of a list of pieces or stock. */
+    private const MOST = 20_000;
+
     /** @param list<array{int, array<string, string>}> $rows line and fields */
     private function __construct(public string $file, public array $rows)
     {
@@ -30,11 +33,16 @@ final readonly class CsvTable
     /**
      * @param  string  $file  what faults call it
      * @param  list<string>  $fields
+     * @param  int  $most  lines that such a file has
      *
      * @throws BadFile
      */
-    public static function parse(string $file, string $text, array $fields): self
+    public static function parse(string $file, string $text, array $fields, int $most = self::MOST): self
     {
+        $lines = substr_count($text, "\n");
+        if ($lines > $most) {
+            throw BadFile::at("$file:1:row", sprintf('There are %d lines. Such a file has at most %d.', $lines, $most));
+        }
         if (! mb_check_encoding($text, 'UTF-8')) {
             throw BadFile::at($file.':1:file', 'The file is not UTF-8 text. Save it as UTF-8.');
         }
@@ -66,9 +74,10 @@ final readonly class CsvTable
     /** @return list<array{int, list<string>}> */
     private static function records(string $text): array
     {
+        $text = str_replace("\r\n", "\n", $text);
         $stream = fopen('php://memory', 'r+');
         assert($stream !== false);
-        fwrite($stream, str_replace("\r\n", "\n", $text));
+        fwrite($stream, $text);
         rewind($stream);
         $records = [];
         $line = 1;
@@ -79,7 +88,7 @@ final readonly class CsvTable
                 break;
             }
             $records[] = [$line, array_map(fn (?string $value) => (string) $value, $values)];
-            $line += substr_count(substr(str_replace("\r\n", "\n", $text), (int) $before, (int) ftell($stream) - (int) $before), "\n");
+            $line += substr_count($text, "\n", (int) $before, (int) ftell($stream) - (int) $before);
         }
 
         return $records;

@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace Incastro\Exchange;
 
+use Incastro\Measure\Angle;
+use Incastro\Measure\AngleReader;
+use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
+use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unit;
+use Incastro\Measure\Unreadable;
 use Incastro\Planning\ExtraChoices;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\Layout\LayoutDocument;
@@ -110,6 +115,7 @@ final class JobFile
         $decoded = JobUpgrade::toFormat3($decoded);
         self::checkLayouts($file, $decoded['job']);
         self::checkTakes($file, $decoded['job']);
+        self::checkRecord($file, $decoded);
         // Bringing it up to date plans with it: what it says must be right before.
         $decoded = JobUpgrade::toNewest($decoded);
         self::checkLayouts($file, $decoded['job']);
@@ -118,7 +124,12 @@ final class JobFile
             $decoded['job']['spaces'][$s]['layout'] = $layout;
         }
 
-        return ['job' => $decoded['job'], 'record' => $decoded['record'] ?? []];
+        foreach ($decoded['job']['spaces'] as $s => $space) {
+            $decoded['job']['spaces'][$s]['takes'] = array_map(fn (array $take) => self::truly($take, $decoded['job']['measure']), $space['takes']);
+        }
+        $struck = array_map(fn (array $take) => self::truly($take, $decoded['job']['measure']), array_values($decoded['record']['takes'] ?? []));
+
+        return ['job' => $decoded['job'], 'record' => ['takes' => $struck]];
     }
 
     /** @return non-empty-list<Fault> */
@@ -252,10 +263,72 @@ final class JobFile
                 } elseif ($slot->ends !== [] && ! in_array($take['end'] ?? null, $slot->ends, true)) {
                     $faults[] = new Fault("$path.end", sprintf('It must be %s.', implode(' or ', $slot->ends)));
                 }
+                array_push($faults, ...self::faultsOfTime($path, $take));
             }
         }
         if ($faults !== []) {
             throw new BadFile($faults);
         }
+    }
+
+    /**
+     * @param  array<string, mixed>  $decoded
+     *
+     * @throws BadFile
+     */
+    private static function checkRecord(string $file, array $decoded): void
+    {
+        $spaces = array_column($decoded['job']['spaces'], 'id');
+        $faults = [];
+        foreach ($decoded['record']['takes'] ?? [] as $t => $take) {
+            $path = "$file:\$.record.takes[$t]";
+            if (! in_array($take['space'], $spaces, true)) {
+                $faults[] = new Fault("$path.space", sprintf('“%s” is none of the spaces of this file. A reading that was struck belongs to one.', $take['space']));
+            }
+            array_push($faults, ...self::faultsOfTime($path, $take));
+        }
+        if ($faults !== []) {
+            throw new BadFile($faults);
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $take
+     * @return list<Fault>
+     */
+    private static function faultsOfTime(string $path, array $take): array
+    {
+        $taken = $take['taken_at'] ?? '';
+
+        return $taken === '' || Moment::isOne($taken) ? [] : [new Fault("$path.taken_at", sprintf(Moment::SENTENCE, $taken))];
+    }
+
+    /**
+     * What a take says was typed must be what its value is, whichever unit it was typed in; else it is written anew.
+     *
+     * @param  array<string, mixed>  $take
+     * @return array<string, mixed>
+     */
+    private static function truly(array $take, string $measure): array
+    {
+        $value = $take['value'];
+        $reads = function (\Closure $read) use ($value): bool {
+            try {
+                return $read((string) ($value['typed'] ?? ''));
+            } catch (Unreadable) {
+                return false;
+            }
+        };
+        if (isset($value['microdegrees'])) {
+            $angle = Angle::ofMicrodegrees($value['microdegrees']);
+            $isTrue = $reads(fn (string $text) => (new AngleReader())->read($text)->microdegrees() === $value['microdegrees']);
+            $written = fn () => $angle->write();
+        } else {
+            $isTrue = array_filter(Unit::cases(), fn (Unit $unit) => $reads(fn (string $text) => (new LengthReader($unit))->read($text)->nanometres() === $value['nm'])) !== [];
+            $written = fn () => LengthFormat::of($measure)->finest()->write(Length::ofNanometres($value['nm']));
+        }
+        $take['value']['typed'] = $isTrue ? $value['typed'] : $written();
+
+        return $take;
     }
 }

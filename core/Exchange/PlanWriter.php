@@ -234,7 +234,7 @@ final readonly class PlanWriter
             'price' => round($this->plan->cut->price(), 2),
             'currency' => $this->plan->job->currency,
             'fewest' => $sheets->isFewest(),
-            'bound' => ['sheets' => $sheets->boundSheets, 'price' => $sheets->boundPrice],
+            'bound' => ['sheets' => $sheets->boundSheets, 'price' => $sheets->boundPrice, 'because' => $sheets->because],
             'settings' => $sheets->settings,
             'unplaced' => array_map(fn (Unplaced $unplaced) => sprintf('%s: %s.', $unplaced->name, $unplaced->isShort ? $unplaced->reason.'; more of them stand in the list' : $unplaced->reason), $this->plan->cut->unplaced()),
             'sheets' => array_map(fn (PlannedSheet $sheet, int $i) => [

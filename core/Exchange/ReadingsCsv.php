@@ -38,11 +38,17 @@ final readonly class ReadingsCsv
         $file = fopen('php://memory', 'r+');
         assert($file !== false);
         foreach ($lines as $line) {
-            fputcsv($file, $line, escape: '');
+            fputcsv($file, array_map(self::asText(...), $line), escape: '');
         }
         rewind($file);
 
         return (string) stream_get_contents($file);
+    }
+
+    /** A spreadsheet takes what begins like a formula for one, unless an apostrophe stands before it. */
+    private static function asText(string $field): string
+    {
+        return preg_match('/^[=+\-@\t\r]/', $field) === 1 ? "'$field" : $field;
     }
 
     private function typed(Take $take): string
@@ -62,18 +68,15 @@ final readonly class ReadingsCsv
      */
     public function read(string $csv, string $name, array $slots): array
     {
-        $table = CsvTable::parse($name, $csv, ['slot', 'value']);
+        $table = CsvTable::parse($name, $csv, ['slot', 'value'], self::MOST);
         $bySlot = [];
         foreach ($slots as $slot) {
             $bySlot[$slot->id] = $slot;
         }
         $reader = new TakeReader($this->format);
         $takes = $faults = [];
-        if (count($table->rows) > self::MOST) {
-            throw BadFile::at("$name:1:row", sprintf('There are %d lines. A tape book has at most %d.', count($table->rows), self::MOST));
-        }
         foreach ($table->rows as [$line, $row]) {
-            $text = trim($row['value']);
+            $text = ltrim(trim($row['value']), "'");
             if ($text === '') {
                 continue;
             }
@@ -83,9 +86,14 @@ final readonly class ReadingsCsv
                 continue;
             }
             $end = trim($row['end'] ?? '') ?: null;
+            $taken = trim($row['taken_at'] ?? '') ?: null;
+            if ($taken !== null && ! Moment::isOne($taken)) {
+                $faults[] = new Fault("$name:$line:taken_at", sprintf(Moment::SENTENCE, $taken));
+                continue;
+            }
             try {
                 $reader->read($slot, $text, $end);
-                $takes[] = ['slot' => $slot->id, 'text' => $text, 'end' => $end, 'taken_at' => trim($row['taken_at'] ?? '') ?: null];
+                $takes[] = ['slot' => $slot->id, 'text' => $text, 'end' => $end, 'taken_at' => $taken];
             } catch (Unreadable $unreadable) {
                 $faults[] = new Fault("$name:$line:value", $slot->label.': '.$unreadable->getMessage());
             }

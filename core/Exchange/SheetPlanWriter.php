@@ -21,6 +21,8 @@ final class SheetPlanWriter
         return [
             'sheets' => array_map(fn (PlannedSheet $sheet) => [
                 'stock' => $sheet->stock->name,
+                'material' => $sheet->stock->material,
+                'thickness_mm' => self::mm($sheet->stock->thickness->nanometres()),
                 'length_mm' => self::mm($sheet->stock->length->nanometres()),
                 'width_mm' => self::mm($sheet->stock->width->nanometres()),
                 'pieces' => array_map(fn (PlacedPiece $placed) => ['name' => $placed->piece->name] + self::rectangle($placed->at) + ['turned' => $placed->turned], $sheet->pieces),
@@ -29,7 +31,7 @@ final class SheetPlanWriter
             'unplaced' => self::unplaced($plan->unplaced),
             'sheets_used' => count($plan->sheets),
             'price' => round($plan->price, 3),
-            'bound' => ['sheets' => $plan->boundSheets, 'price' => round($plan->boundPrice, 3)],
+            'bound' => ['sheets' => $plan->boundSheets, 'price' => round($plan->boundPrice, 3), 'because' => $plan->because],
             'settings' => $plan->settings,
         ];
     }

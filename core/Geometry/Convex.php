@@ -103,7 +103,11 @@ final class Convex
     /** What of it lies on the inner side of a plane, which is n·p ≤ d; null where nothing does. */
     public function cut(Vector $normal, float $distance): ?self
     {
-        $off = array_map(fn (array $p): float => $normal->x * $p[0] + $normal->y * $p[1] + $normal->z * $p[2] - $distance, $this->corners());
+        $all = $this->corners();
+        $off = array_map(fn (array $p): float => $normal->x * $p[0] + $normal->y * $p[1] + $normal->z * $p[2] - $distance, $all);
+        if (max(-INF, ...$off) <= self::SAME) {
+            return $this;
+        }
         /** @var list<array{float, float, float}> $corners */
         $corners = [];
         $faces = $rim = $at = [];
@@ -120,7 +124,7 @@ final class Convex
             $kept = [];
             foreach ($face as $k => $i) {
                 $j = $face[($k + 1) % count($face)];
-                [$p, $q, $a, $b] = [$this->corners()[$i], $this->corners()[$j], $off[$i], $off[$j]];
+                [$p, $q, $a, $b] = [$all[$i], $all[$j], $off[$i], $off[$j]];
                 if ($a <= self::SAME) {
                     $kept[] = $place("$i", ...$p);
                 }

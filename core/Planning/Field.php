@@ -18,6 +18,9 @@ final readonly class Field
     /** Nobody types a longer length, letters. */
     private const TYPED = 80;
 
+    /** Control characters, and code points that are no characters: drawings and files could not carry them. */
+    private const UNSEEN = '/[\p{Cc}\x{FFFE}\x{FFFF}]/u';
+
     /** @param \Closure(mixed): mixed $store throws Unreadable */
     private function __construct(public string $label, private \Closure $store)
     {
@@ -35,6 +38,9 @@ final readonly class Field
             $text = is_string($value) ? trim($value) : '';
             if ($text === '' || mb_strlen($text) > $longest) {
                 throw new Unreadable(sprintf('It needs 1 to %d letters.', $longest));
+            }
+            if (preg_match(self::UNSEEN, $text) !== 0) {
+                throw new Unreadable('It holds a sign that nobody sees, such as a line feed. Type it anew, on one line.');
             }
 
             return $text;

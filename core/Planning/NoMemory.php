@@ -11,4 +11,13 @@ final class NoMemory implements StageMemory
     {
         return $compute();
     }
+
+    public function keep(string $stage, string $hash, object $result): void
+    {
+    }
+
+    public function find(string $stage, string $hash): ?object
+    {
+        return null;
+    }
 }

@@ -52,7 +52,7 @@ use Incastro\Units\SurfaceBuilder;
 final readonly class Planner
 {
     /** Part of every remembered stage's key; raised when a stage computes something else from the same inputs. */
-    public const VERSION = '4';
+    public const VERSION = '5';
 
     /** Ways out that are tried when somebody asks for those of one finding. */
     private const ALL_TRIES = 40;
@@ -61,14 +61,19 @@ final readonly class Planner
     {
     }
 
-    public function plan(Job $job, ?Marks $marks = null): Plan
+    /**
+     * @param  bool  $saysNotStated  whether it is reckoned what plaster changes of which nobody spoke: each such space is built twice
+     * @param  bool  $isThorough  whether sheets are planned as well as can be, which takes longer than all else; else quickly, unless such a plan is remembered
+     */
+    public function plan(Job $job, ?Marks $marks = null, bool $saysNotStated = true, bool $isThorough = false): Plan
     {
         $marks ??= new Marks($job->marks());
-        $spaces = array_map(fn (Space $space) => $this->notStated($job, $this->space($job, $space, $marks)), $job->spaces);
+        $spaces = array_map(fn (Space $space) => $this->space($job, $space, $marks), $job->spaces);
+        $spaces = $saysNotStated ? array_map(fn (SpacePlan $plan) => $this->notStated($job, $plan), $spaces) : $spaces;
         $pieces = array_merge([], ...array_map(fn (SpacePlan $space) => $space->pieces(), $spaces));
-        $cut = $this->cut($job, $pieces);
+        $cut = $this->cut($job, $pieces, isThorough: $isThorough);
 
-        return new Plan($job, $spaces, $cut, $cut->isShort() ? $this->cut($job, $pieces, true) : $cut);
+        return new Plan($job, $spaces, $cut, $cut->isShort() ? $this->cut($job, $pieces, true, $isThorough) : $cut);
     }
 
     /**
@@ -77,14 +82,14 @@ final readonly class Planner
      * @param  list<Piece>  $pieces
      * @param  bool  $isBought  with as much of every stock as it takes, whatever is at hand
      */
-    public function cut(Job $job, array $pieces, bool $isBought = false): CutPlan
+    public function cut(Job $job, array $pieces, bool $isBought = false, bool $isThorough = false): CutPlan
     {
         $isBoard = fn (Piece $piece): bool => $piece->material instanceof Lineal;
         $stock = $isBought ? array_map(fn (Stock $stock) => $stock->asManyAsNeeded(), $job->stock) : $job->stock;
         $boards = $isBought ? array_map(fn (BoardStock $stock) => $stock->asManyAsNeeded(), $job->boards) : $job->boards;
 
         return new CutPlan(
-            $this->sheets($job, $stock, array_values(array_filter($pieces, fn (Piece $piece) => ! $isBoard($piece)))),
+            $this->sheets($job, $stock, array_values(array_filter($pieces, fn (Piece $piece) => ! $isBoard($piece))), $isThorough),
             $job->boardSaw($boards)->plan(array_map(CutPiece::of(...), array_values(array_filter($pieces, $isBoard)))),
         );
     }
@@ -145,7 +150,7 @@ final readonly class Planner
         if ($room === null) {
             return $plan;
         }
-        [, $assemblies] = $this->built($job, $space, $room, new Marks($job->marks()));
+        [, $assemblies] = $this->assembled($space, new Terms($room->with($space->things), $job->rules, $job->materials, $job->format), new Marks($job->marks()));
         $pieces = array_merge([], ...array_map(fn (Assembly $assembly) => array_map(fn (Placed $placed) => $placed->piece, $assembly->placed), $assemblies));
         $changed = (new NotStated($job->format))->changed($plan->pieces(), $pieces);
 
@@ -195,15 +200,22 @@ final readonly class Planner
         return array_merge([], ...array_map($boring->findings(...), $made));
     }
 
+    /** @return array{FittedLayout, list<Assembly>} what stands in the space, before anything of it is looked at */
+    private function assembled(Space $space, Terms $terms, Marks $marks): array
+    {
+        $layout = (new LayoutFitter($terms))->fit($space->layout, $marks);
+        $builder = new RunBuilder($terms, $space->layout->openings);
+        $surfaces = new SurfaceBuilder($terms, $space->layout->openings);
+
+        return [$layout, [...array_map(fn (FittedRun $run) => $builder->build($run, $marks), $layout->runs), ...array_map($surfaces->build(...), $layout->surfaces)]];
+    }
+
     /** @return array{FittedLayout, list<Assembly>, list<Carried>, list<Finding>} */
     private function built(Job $job, Space $space, Room $room, Marks $marks): array
     {
         $room = $room->with($space->things);
         $terms = new Terms($room, $job->rules, $job->materials, $job->format);
-        $layout = (new LayoutFitter($terms))->fit($space->layout, $marks);
-        $builder = new RunBuilder($terms, $space->layout->openings);
-        $surfaces = new SurfaceBuilder($terms, $space->layout->openings);
-        $assemblies = [...array_map(fn (FittedRun $run) => $builder->build($run, $marks), $layout->runs), ...array_map($surfaces->build(...), $layout->surfaces)];
+        [$layout, $assemblies] = $this->assembled($space, $terms, $marks);
         $going = new GoingIn($terms, $job->ways);
         $carried = $going->all($layout, $assemblies);
         $findings = [];
@@ -241,11 +253,17 @@ final readonly class Planner
      * @param  list<Stock>  $stock
      * @param  list<Piece>  $pieces
      */
-    private function sheets(Job $job, array $stock, array $pieces): SheetPlan
+    private function sheets(Job $job, array $stock, array $pieces, bool $isThorough): SheetPlan
     {
         $cut = array_map(CutPiece::of(...), $pieces);
+        $planner = new SheetPlanner($job->saw(), $job->format);
         $hash = hash('sha256', self::VERSION.serialize([$cut, $stock, $job->saw(), $job->format]));
 
-        return $this->memory->remember('cut', $hash, fn () => (new SheetPlanner($job->saw(), $job->format))->plan($cut, $stock));
+        if ($isThorough) {
+            return $this->memory->remember('cut', $hash, fn () => $planner->plan($cut, $stock));
+        }
+        $known = $this->memory->find('cut', $hash);
+
+        return $known instanceof SheetPlan ? $known : $planner->draft($cut, $stock);
     }
 }

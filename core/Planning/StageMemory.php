@@ -14,4 +14,10 @@ interface StageMemory
      * @return T
      */
     public function remember(string $stage, string $hash, \Closure $compute): object;
+
+    /** Puts a result in place of what was remembered. */
+    public function keep(string $stage, string $hash, object $result): void;
+
+    /** What is remembered of a stage, if anything. */
+    public function find(string $stage, string $hash): ?object;
 }

@@ -157,10 +157,17 @@ final class Placed
             }
             // Outwards across the edge, and shorter by the slope for each mm of depth.
             [$nx, $ny] = Bevel::outwards($p, $q, $middle);
-            $alongs = array_map(fn (Point $at) => (($at->x - $p->x) * ($q->x - $p->x) + ($at->y - $p->y) * ($q->y - $p->y)) / $long, $outline);
-            $outs = array_map(fn (Point $at) => ($at->x - $p->x) * $nx + ($at->y - $p->y) * $ny, $outline);
+            [$lx, $ly] = [($q->x - $p->x) / $long, ($q->y - $p->y) / $long];
+            [$first, $last, $out] = [INF, -INF, -INF];
+            foreach ($outline as $at) {
+                [$x, $y] = [$at->x - $p->x, $at->y - $p->y];
+                $along = $x * $lx + $y * $ly;
+                $first = min($first, $along);
+                $last = max($last, $along);
+                $out = max($out, $x * $nx + $y * $ny);
+            }
             // Beyond its own edge a part is bounded by another.
-            if (max(-INF, ...$outs) > self::BESIDE || max(-INF, ...$alongs) < self::ON_EDGE || min(INF, ...$alongs) > $long - self::ON_EDGE || max(-INF, ...$outs) < -$bevel->slope * $t - self::ON_EDGE) {
+            if ($out > self::BESIDE || $last < self::ON_EDGE || $first > $long - self::ON_EDGE || $out < -$bevel->slope * $t - self::ON_EDGE) {
                 continue;
             }
             $sign = $bevel->fromOrigin ? 1.0 : -1.0;

@@ -22,9 +22,9 @@ final class FactTest extends AlcoveTestCase
     /** @return list<string> what stands in a slot, as typed */
     private function typed(string $slot): array
     {
-        $facts = JobDocument::standing($this->space($this->job)->facts()->get());
+        [$standing] = JobDocument::takes($this->space($this->job)->facts()->get()->all());
 
-        return $facts->where('kind', Fact::TAKE)->where('slot', $slot)->map(fn (Fact $fact) => (string) ($fact->value['typed'] ?? ''))->values()->all();
+        return array_values(array_map(fn (Fact $fact) => (string) ($fact->value['typed'] ?? ''), array_filter($standing, fn (Fact $fact) => $fact->slot === $slot)));
     }
 
     public function test_a_batch_made_offline_is_taken_in_its_order(): void
@@ -54,6 +54,37 @@ final class FactTest extends AlcoveTestCase
         // Withdrawn twice is withdrawn.
         $this->send([$this->withdrawal($take['id']), $this->withdrawal($take['id'])])->assertOk();
         self::assertSame([], $this->typed('corner-left'));
+    }
+
+    public function test_a_withdrawal_may_come_before_what_it_takes_back(): void
+    {
+        $take = $this->take('corner-left', '90.1');
+        $this->send([$this->withdrawal($take['id'])])->assertOk();
+        $this->send([$take])->assertOk();
+        self::assertSame([], $this->typed('corner-left'));
+        $other = $this->take('corner-left', '90.2');
+        $this->send([$this->withdrawal($other['id']), $other, $this->take('corner-left', '90.3')])->assertOk();
+        self::assertSame(['90.3'], $this->typed('corner-left'));
+    }
+
+    public function test_a_long_row_of_withdrawals_of_one_another_is_settled_at_once(): void
+    {
+        // Each takes back the one before it: of an even row the take stands again.
+        $facts = [(new Fact())->forceFill(['id' => 'f0', 'kind' => Fact::TAKE])];
+        for ($i = 1; $i <= 3000; $i++) {
+            $facts[] = (new Fact())->forceFill(['id' => "f$i", 'kind' => Fact::WITHDRAWAL, 'withdraws' => 'f'.($i - 1)]);
+        }
+        $stands = JobDocument::standing($facts);
+        self::assertTrue($stands['f0']);
+        self::assertFalse($stands['f1']);
+        self::assertCount(1501, array_filter($stands));
+    }
+
+    public function test_a_clock_that_is_years_out_is_not_believed(): void
+    {
+        $this->send([$this->take('corner-left', '90.1', extra: ['taken_at' => '9999-01-01T00:00:00Z']), $this->take('corner-left', '90.3', extra: ['taken_at' => '0001-01-01T00:00:00Z'])])->assertOk();
+        $this->send([$this->take('corner-left', '90.5', extra: ['taken_at' => now()->addMinute()->toIso8601String()])])->assertOk();
+        self::assertSame(['90.1', '90.3', '90.5'], $this->typed('corner-left'));
     }
 
     public function test_two_devices_may_count_alike(): void

@@ -85,7 +85,7 @@ final class FitTest extends AlcoveTestCase
         $this->act('split-bay', ['cell' => $this->box()])->assertOk();
         $partner = $this->person('two@example.org');
         // The partner sits at the same account's home in this house; the history tells people apart.
-        $this->app->make(\App\Editing\History::class)->edit($this->job, $partner, $this->space($this->job)->fresh(), (int) $this->space($this->job)->fresh()?->version, new \Incastro\Rules\Edit('layout.tiers.'.$this->box().'.with.fixed', 2));
+        $this->app->make(\App\Editing\History::class)->edit($this->job, $partner, $this->space($this->job)->id, (int) $this->space($this->job)->fresh()?->version, new \Incastro\Rules\Edit('layout.tiers.'.$this->box().'.with.fixed', 2));
         $refused = $this->postJson("/api/jobs/{$this->job->id}/undo")->assertStatus(409);
         self::assertStringContainsString('Somebody else changed “Split the bay” since', (string) $refused->json('message'));
     }

@@ -39,8 +39,9 @@ final class HostileTest extends TestCase
     public function test_many_fields_in_all_but_few_in_each_object_are_read(): void
     {
         $objects = array_map(fn (int $i) => ['id' => "x\"{}:$i", 'a' => $i, 'b' => $i], range(1, 1000));
-        $this->postJson('/api/session', ['email' => 'nobody@mail.example', 'password' => 'x', 'rest' => $objects])
-            ->assertStatus(422)->assertJsonPath('errors.email.0', 'E-mail and password do not belong together. Check both; capital letters count in the password.');
+        $user = $this->person();
+        $job = $this->alcove($user);
+        $this->actingAs($user)->postJson("/api/jobs/{$job->id}/edits", ['target' => $job->id, 'version' => 1, 'path' => 'name', 'value' => 'Read', 'rest' => $objects])->assertOk()->assertJsonPath('job.name', 'Read');
     }
 
     public function test_every_foreign_key_has_an_index(): void
@@ -78,9 +79,19 @@ final class HostileTest extends TestCase
         $this->actingAs($user)->postJson("/api/jobs/{$job->id}/edits", ['target' => $job->id, 'version' => 1, 'path' => 'name', 'value' => 'Before'])->assertOk();
         $second = $this->postJson("/api/jobs/{$job->id}/spaces", ['name' => 'Second'])->assertCreated()->json('id');
         $this->postJson("/api/jobs/{$job->id}/edits", ['target' => $second, 'version' => 1, 'path' => 'name', 'value' => 'Gone'])->assertOk();
-        $this->deleteJson("/api/spaces/$second")->assertNoContent();
-        $this->postJson("/api/jobs/{$job->id}/undo")->assertOk();
+        $this->deleteJson("/api/spaces/$second")->assertOk()->assertJsonCount(1, 'job.spaces')->assertJsonPath('history.undo', 'space taken out');
+        $undo = fn () => $this->postJson("/api/jobs/{$job->id}/undo")->assertOk();
+        // The space comes back as it was, then loses its name, then goes, then the job has its own name again.
+        $undo()->assertJsonPath('job.spaces.1.choices.name', 'Gone');
+        $undo()->assertJsonPath('job.spaces.1.choices.name', 'Second');
+        $undo()->assertJsonCount(1, 'job.spaces');
+        $undo();
         self::assertSame($was, $job->refresh()->choices['name']);
+        $redo = fn () => $this->postJson("/api/jobs/{$job->id}/redo")->assertOk();
+        $redo();
+        $redo();
+        $redo()->assertJsonPath('job.spaces.1.choices.name', 'Gone');
+        $redo()->assertJsonCount(1, 'job.spaces')->assertJsonPath('history.redo', null);
     }
 
     public function test_two_people_with_the_same_empty_job_see_their_own(): void

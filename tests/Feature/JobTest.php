@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Exchange\JobPorter;
 use App\Models\Fact;
 use App\Models\Job;
 use Illuminate\Http\UploadedFile;
@@ -37,8 +38,9 @@ final class JobTest extends TestCase
         $job = $this->alcove($user);
         $space = $this->actingAs($user)->postJson("/api/jobs/{$job->id}/spaces", ['name' => 'The other side'])->assertCreated()->json('id');
         $this->getJson("/api/jobs/{$job->id}?station=measure&space=$space")->assertJsonPath('space', $space)->assertJsonPath('tape.measure', '22 readings to go');
-        $this->deleteJson("/api/spaces/$space")->assertNoContent();
-        $this->getJson("/api/jobs/{$job->id}")->assertJsonPath('verdict.state', 'fits');
+        $this->deleteJson("/api/spaces/$space")->assertOk()->assertJsonPath('verdict.state', 'fits');
+        $this->getJson("/api/spaces/$space/view?view=plan")->assertNotFound();
+        $this->deleteJson('/api/spaces/'.$this->space($job)->id)->assertConflict()->assertJsonPath('message', 'This is the last space of the job. Add another before you take it out, or take out the job.');
     }
 
     public function test_the_elevation_is_drawn_at_a_tenth(): void
@@ -92,6 +94,17 @@ final class JobTest extends TestCase
         self::assertSame($first, $this->getJson("/api/jobs/{$job->id}?station=sheets")->json('station'));
     }
 
+    public function test_the_list_says_of_the_sheets_what_their_station_says(): void
+    {
+        $user = $this->person();
+        $job = $this->app->make(JobPorter::class)->import($this->home($user), $user, (string) file_get_contents(database_path('demo/oar-store.json')));
+        // A draft first: 16 sheets. Looked at, they are planned as well as can be: 15, and everything says so.
+        $this->actingAs($user)->getJson('/api/homes')->assertJsonPath('0.jobs.0.tape.sheets', '16 sheets');
+        $this->getJson("/api/jobs/{$job->id}?station=sheets")->assertJsonPath('tape.sheets', '15 sheets');
+        $this->getJson('/api/homes')->assertJsonPath('0.jobs.0.tape.sheets', '15 sheets');
+        $this->getJson("/api/jobs/{$job->id}?station=fit")->assertJsonPath('tape.sheets', '15 sheets');
+    }
+
     public function test_the_command_lines_print_json_or_faults_alone(): void
     {
         $run = function (string ...$words): Process {
@@ -113,11 +126,17 @@ final class JobTest extends TestCase
         file_put_contents($pieces, "name,quantity,length,width,thickness,material,grain\nside,2,2100,350,18,ply,length\n");
         file_put_contents($stock, "name,quantity,length,width,thickness,material,price\nfull,,2440,1220,18,ply,64.0\n");
         $cut = json_decode($run('cut:plan', $pieces, $stock, '--trim=long:6mm,short:8mm')->getOutput(), true);
-        self::assertSame(['sheets', 'unplaced', 'sheets_used', 'price', 'bound', 'settings'], array_keys($cut));
+        self::assertSame(['sheets', 'unplaced', 'sheets_used', 'price', 'bound', 'settings', 'kerf_mm', 'steps', 'seed'], array_keys($cut));
         self::assertSame(['name' => 'side', 'x_mm' => 8, 'y_mm' => 6, 'length_mm' => 2100, 'width_mm' => 350, 'turned' => false], $cut['sheets'][0]['pieces'][0]);
         self::assertSame(1, $cut['bound']['sheets']);
-        $unknown = $run('cut:plan', $pieces, $stock, '--seconds=2');
-        self::assertSame([2, '', "command:0:arguments: The \"--seconds\" option does not exist.\n"], [$unknown->getExitCode(), $unknown->getOutput(), $unknown->getErrorOutput()]);
+        $steps = fn (string ...$more) => json_decode($run('cut:plan', $pieces, $stock, ...$more)->getOutput(), true);
+        self::assertSame([300, 1], [$cut['steps'], $cut['seed']]);
+        self::assertSame([50, 7], array_values(array_intersect_key($steps('--steps=50', '--seed=7'), ['steps' => 1, 'seed' => 1])));
+        self::assertSame(1, $steps('--seconds=0.1')['sheets_used']);
+        $wrong = $run('cut:plan', $pieces, $stock, '--steps=many');
+        self::assertSame([2, '--steps:0:steps: “many” is not a whole number from 0.'], [$wrong->getExitCode(), trim($wrong->getErrorOutput())]);
+        $unknown = $run('cut:plan', $pieces, $stock, '--objective=fame');
+        self::assertSame([2, '', "command:0:arguments: The \"--objective\" option does not exist.\n"], [$unknown->getExitCode(), $unknown->getOutput(), $unknown->getErrorOutput()]);
         self::assertSame(2, $run('job:plan')->getExitCode());
         $fault = $run('cut:plan', $pieces, $stock, '--kerf=wide');
         self::assertSame(2, $fault->getExitCode());

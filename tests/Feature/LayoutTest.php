@@ -138,7 +138,7 @@ final class LayoutTest extends AlcoveTestCase
     public function test_two_people_at_one_layout_keep_what_each_did(): void
     {
         $partner = $this->person('two@example.org');
-        $theirs = fn (string $path, mixed $value) => $this->app->make(History::class)->edit($this->job, $partner, $this->space($this->job)->fresh(), $this->version(), new Edit($path, $value));
+        $theirs = fn (string $path, mixed $value) => $this->app->make(History::class)->edit($this->job, $partner, $this->space($this->job)->id, $this->version(), new Edit($path, $value));
         $run = $this->layout()['runs'][0]['id'];
         $this->edit("layout.runs.$run.depth", '350')->assertOk();
         // The partner changes something else; the one's own step back leaves it.

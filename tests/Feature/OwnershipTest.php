@@ -20,7 +20,7 @@ final class OwnershipTest extends TestCase
             if (! str_starts_with($route->uri(), 'api/') || $route->parameterNames() === []) {
                 continue;
             }
-            self::assertNotEmpty(array_filter($route->gatherMiddleware(), fn ($middleware) => is_string($middleware) && str_starts_with($middleware, 'can:own,')), $route->uri());
+            self::assertNotEmpty(array_filter($route->gatherMiddleware(), fn ($middleware) => is_string($middleware) && str_starts_with($middleware, 'can:')), $route->uri());
             self::assertContains('auth:sanctum', $route->gatherMiddleware(), $route->uri());
             $checked++;
         }
@@ -44,6 +44,16 @@ final class OwnershipTest extends TestCase
         }
         self::assertGreaterThan(10, $asked);
         self::assertModelExists($job);
+    }
+
+    public function test_what_does_not_exist_and_what_is_anothers_is_said_in_the_same_words(): void
+    {
+        $job = $this->alcove($this->person());
+        $this->actingAs($this->person('two@example.org'));
+        $said = 'This does not exist, or it is not yours.';
+        foreach (["jobs/{$job->id}", 'jobs/'.str()->uuid(), 'jobs/nonsense', 'no/such/thing'] as $address) {
+            $this->getJson("/api/$address")->assertNotFound()->assertJsonPath('message', $said);
+        }
     }
 
     public function test_an_address_that_is_not_one_is_not_found(): void

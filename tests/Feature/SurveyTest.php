@@ -24,9 +24,9 @@ final class SurveyTest extends TestCase
     }
 
     /** @return array<string, mixed> */
-    private function fact(string $slot, string $text, ?string $end = null): array
+    private function fact(string $slot, string $text, ?string $end = null, array $extra = []): array
     {
-        return ['id' => (string) Str::uuid(), 'device' => (string) Str::uuid(), 'sequence' => 1, 'kind' => 'take', 'taken_at' => now()->toIso8601String(), 'slot' => $slot, 'text' => $text, 'end' => $end];
+        return $extra + ['id' => (string) Str::uuid(), 'device' => (string) Str::uuid(), 'sequence' => 1, 'kind' => 'take', 'taken_at' => now()->toIso8601String(), 'slot' => $slot, 'text' => $text, 'end' => $end];
     }
 
     /** @return array<string, array{string, int}> */
@@ -134,11 +134,16 @@ final class SurveyTest extends TestCase
         $job = $this->job('alcove');
         $space = $this->space($job);
         $rows = [];
-        for ($i = 0; $i < 2000; $i++) {
+        for ($i = 0; $i < 700; $i++) {
             $rows[] = ['id' => (string) Str::uuid(), 'space_id' => $space->id, 'user_id' => $job->home->user_id, 'device' => '00000000-0000-4000-8000-000000000001', 'sequence' => $i, 'kind' => Fact::TAKE, 'slot' => 'height-left', 'value' => json_encode(['nm' => 2_400_000_000, 'typed' => '2400']), 'taken_at' => now()];
         }
         Fact::query()->insert($rows);
-        $this->postJson("/api/spaces/$space->id/facts", ['facts' => [$this->fact('height-right', '2400')]])->assertUnprocessable()->assertJsonPath('errors.facts.0', 'This tape book holds 2000 readings, which is as many as it takes. Begin another space for more.');
+        $this->postJson("/api/spaces/$space->id/facts", ['facts' => [$this->fact('height-right', '2400')]])->assertUnprocessable()->assertJsonPath('errors.facts.0', 'This tape book holds 700 readings, which is as many as it takes. Take some back, or begin another space for more.');
+        // A fuller book than there may be opens, and readings are taken back from it.
+        $withdrawals = array_map(fn (array $row) => $this->fact('', '', extra: ['kind' => Fact::WITHDRAWAL, 'withdraws' => $row['id']]), array_slice($rows, 0, 110));
+        $this->postJson("/api/spaces/$space->id/facts", ['facts' => $withdrawals])->assertOk();
+        $this->postJson("/api/spaces/$space->id/facts", ['facts' => [$this->fact('height-right', '2400')]])->assertOk();
+        $this->postJson("/api/spaces/$space->id/facts", ['facts' => [$this->fact('height-left', '2401')]])->assertUnprocessable()->assertJsonPath('errors.facts.0', 'This place was read 12 times, which is as often as it helps. Take one back before you read it again.');
     }
 
     public function test_ways_in_belong_to_the_home_and_are_refused_at_their_field(): void

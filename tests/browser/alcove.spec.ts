@@ -167,7 +167,7 @@ test('an account is left with its password changed, and deleted with everything 
   await page.getByLabel('New password').fill('another long one')
   await page.getByRole('button', { name: 'Change the password' }).click()
   await expect(page.getByText('That is not the password you sign in with now.')).toBeVisible()
-  await page.getByLabel('Password, to be sure').fill('a long password')
+  await page.getByLabel('Password, to be sure', { exact: true }).fill('a long password')
   await page.getByRole('button', { name: 'Delete the account and everything in it' }).click()
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
 })

@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { landingAlcove, newPerson } from './person'
 
-test('a job is exported, deleted after asking, and imported again', async ({ page }) => {
+test('a job is exported, taken out after asking, put back, and imported again', async ({ page }) => {
   await landingAlcove(page)
   await page.getByRole('link', { name: 'Incastro, to your jobs' }).click()
   const [download] = await Promise.all([
@@ -16,12 +16,18 @@ test('a job is exported, deleted after asking, and imported again', async ({ pag
     job: { name: 'Landing alcove', measure: 'mm/1' },
   })
 
-  await page.getByRole('button', { name: 'Delete Landing alcove' }).click()
+  await page.getByRole('button', { name: 'Take out Landing alcove' }).click()
   await page.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByRole('link', { name: 'Landing alcove' })).toBeVisible()
-  await page.getByRole('button', { name: 'Delete Landing alcove' }).click()
-  await page.getByRole('button', { name: 'Delete the job' }).click()
-  await expect(page.getByText('Nothing is being built here yet')).toBeVisible()
+  const takeOut = async () => {
+    await page.getByRole('button', { name: 'Take out Landing alcove' }).click()
+    await page.getByRole('button', { name: 'Take the job out' }).click()
+    await expect(page.getByText('Nothing is being built here yet')).toBeVisible()
+  }
+  await takeOut()
+  await page.getByRole('button', { name: 'Put back Landing alcove' }).click()
+  await expect(page.getByRole('link', { name: 'Landing alcove' })).toBeVisible()
+  await takeOut()
 
   await page
     .getByLabel('Import a job')
@@ -158,7 +164,7 @@ test('a second alcove is added to a job, measured for itself, and deleted after 
   await page.getByRole('option', { name: 'Landing alcove' }).click()
   await expect(page.getByRole('button', { name: /Height, right/ })).toContainText('2398')
   await page.getByRole('button', { name: 'Landing alcove: rules and materials' }).click()
-  await page.getByRole('button', { name: 'Delete Alcove 2 with its readings' }).click()
-  await page.getByRole('button', { name: 'Delete the space' }).click()
+  await page.getByRole('button', { name: 'Take out Alcove 2 with its readings' }).click()
+  await page.getByRole('button', { name: 'Take the space out' }).click()
   await expect(page.getByRole('status')).toContainText('Fits')
 })

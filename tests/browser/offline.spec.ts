@@ -92,6 +92,33 @@ test('the page opens again without a network, with what waits and what was there
   await expect.poll(() => typed(page), { timeout: 20_000 }).toEqual(['2400', '2398'])
 })
 
+test('also on the first visit, a job that was opened opens again without a network', async ({
+  page,
+  context,
+}) => {
+  await newPerson(page)
+  await newJob(page, 'Under the eaves', 'Alcove')
+  const address = page.url()
+  // Another browser than the one that made it: it sees the page, its worker, and then no network.
+  const fresh = await (await context.browser())?.newContext({ storageState: await context.storageState() })
+  if (!fresh) throw new Error('There is no browser.')
+  const first = await fresh.newPage()
+  await first.goto(address)
+  await expect(first.getByRole('region', { name: 'Open reading' })).toBeVisible()
+  await expect
+    .poll(() =>
+      first.evaluate(async () => {
+        const kept = await (await caches.open('answers')).keys()
+        return kept.filter((request) => /\/api\/(session|vocabulary|jobs\/)/.test(request.url)).length
+      }),
+    )
+    .toBe(3)
+  await fresh.setOffline(true)
+  await first.reload()
+  await expect(first.getByRole('region', { name: 'Open reading' })).toBeVisible()
+  await fresh.close()
+})
+
 test('an expired session keeps what was typed, asks to sign in, and then sends it', async ({
   page,
   context,

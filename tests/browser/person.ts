@@ -1,15 +1,23 @@
 import { expect, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 
-/** A new account for this test alone, signed in, with one empty home. Gives its e-mail. */
-export async function newPerson(page: Page): Promise<string> {
-  const email = `tess-${crypto.randomUUID()}@example.org`
+/** A new account, signed in; gives its e-mail and the recovery code that was shown once. */
+export async function register(page: Page, name: string): Promise<{ email: string; code: string }> {
+  const email = `${name.toLowerCase()}-${crypto.randomUUID()}@example.org`
   await page.goto('/sign-in')
   await page.getByRole('button', { name: 'I am new here' }).click()
-  await page.getByLabel('Your name').fill('Tess')
+  await page.getByLabel('Your name').fill(name)
   await page.getByLabel('E-mail').fill(email)
   await page.getByLabel('Password').fill('a long password')
   await page.getByRole('button', { name: 'Make an account' }).click()
+  const code = (await page.locator('.recovery .large').textContent()) ?? ''
+  await page.getByRole('button', { name: 'I have it on paper' }).click()
+  return { email, code }
+}
+
+/** A new account for this test alone, signed in, with one empty home. Gives its e-mail. */
+export async function newPerson(page: Page): Promise<string> {
+  const { email } = await register(page, 'Tess')
   await expect(page.getByRole('heading', { name: 'My home' })).toBeVisible()
   return email
 }

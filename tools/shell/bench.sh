@@ -3,4 +3,5 @@ install_debian "${TEST_PACKAGES[@]}"
 php -d opcache.enable_cli=1 tools/bench/core.php
 php -d opcache.enable_cli=1 tools/bench/survey.php
 php -d opcache.enable_cli=1 tools/bench/fit.php
+php -d opcache.enable_cli=1 tools/bench/cut.php 2 0.3
 node tools/bench/browser.mjs

@@ -1,4 +1,4 @@
-# One instance of the application: a private PostgreSQL cluster, php-fpm, nginx and a queue worker on loopback, with all
+# One instance of the application: a private PostgreSQL cluster, php-fpm, nginx, a queue worker and the schedule on loopback, with all
 # their files under var/INSTANCE. "live" is what start runs; "test" runs beside it on ports of its own.
 
 POSTGRES_BIN=/usr/lib/postgresql/15/bin
@@ -8,8 +8,17 @@ use_instance() {
     if [ "$INSTANCE" = test ]; then
         PORT=${INCASTRO_TEST_PORT:-8650} DB_PORT=${INCASTRO_TEST_DB_PORT:-8651} FPM_PORT=${INCASTRO_TEST_FPM_PORT:-8652}
         # Every browser test makes an account of its own.
-        INCASTRO_REGISTRATIONS_PER_HOUR=10000
+        INCASTRO_REGISTRATIONS_PER_HOUR=10000 INCASTRO_SIGN_INS_PER_MINUTE=10000
         PORT_NAMES=(INCASTRO_TEST_PORT INCASTRO_TEST_DB_PORT INCASTRO_TEST_FPM_PORT)
+    elif [ "$INSTANCE" = faults ]; then
+        PORT=${INCASTRO_FAULTS_PORT:-8680} DB_PORT=${INCASTRO_FAULTS_DB_PORT:-8681} FPM_PORT=${INCASTRO_FAULTS_FPM_PORT:-8682}
+        # A few who do what hundreds would.
+        INCASTRO_REGISTRATIONS_PER_HOUR=10000 INCASTRO_SIGN_INS_PER_MINUTE=10000 INCASTRO_REQUESTS_PER_MINUTE=100000
+        PORT_NAMES=(INCASTRO_FAULTS_PORT INCASTRO_FAULTS_DB_PORT INCASTRO_FAULTS_FPM_PORT)
+    elif [ "$INSTANCE" = bench ]; then
+        PORT=${INCASTRO_BENCH_PORT:-8670} DB_PORT=${INCASTRO_BENCH_DB_PORT:-8671} FPM_PORT=${INCASTRO_BENCH_FPM_PORT:-8672}
+        INCASTRO_REGISTRATIONS_PER_HOUR=10000 INCASTRO_SIGN_INS_PER_MINUTE=10000
+        PORT_NAMES=(INCASTRO_BENCH_PORT INCASTRO_BENCH_DB_PORT INCASTRO_BENCH_FPM_PORT)
     else
         PORT=${INCASTRO_PORT:-8640} DB_PORT=${INCASTRO_DB_PORT:-8641} FPM_PORT=${INCASTRO_FPM_PORT:-8642}
         PORT_NAMES=(INCASTRO_PORT INCASTRO_DB_PORT INCASTRO_FPM_PORT)
@@ -23,10 +32,10 @@ use_instance() {
     [ -f "$VAR/lan/url" ] && INCASTRO_URL=${INCASTRO_URL:-$(cat "$VAR/lan/url")}
     export APP_NAME=Incastro APP_ENV=${APP_ENV:-production} APP_DEBUG=false APP_KEY APP_URL=${INCASTRO_URL:-http://127.0.0.1:$PORT}
     export DB_CONNECTION=pgsql DB_HOST=127.0.0.1 DB_PORT DB_DATABASE=incastro DB_USERNAME=incastro DB_PASSWORD
-    export SESSION_DRIVER=database SESSION_LIFETIME=10080 CACHE_STORE=database QUEUE_CONNECTION=database DB_QUEUE_TABLE=queued_jobs
+    export SESSION_DRIVER=database CACHE_STORE=database QUEUE_CONNECTION=database DB_QUEUE_TABLE=queued_jobs
     export APP_CONFIG_CACHE=$VAR/cache/config.php APP_ROUTES_CACHE=$VAR/cache/routes.php
-    export LOG_CHANNEL=single MAIL_MAILER=log LARAVEL_STORAGE_PATH=$VAR/storage
-    export INCASTRO_REGISTRATIONS_PER_HOUR=${INCASTRO_REGISTRATIONS_PER_HOUR:-20} INCASTRO_DEMO=${INCASTRO_DEMO:-true} INCASTRO_DEMO_PASSWORD=${INCASTRO_DEMO_PASSWORD:-oar-and-ferry}
+    export LOG_CHANNEL=daily MAIL_MAILER=${MAIL_MAILER:-log} LARAVEL_STORAGE_PATH=$VAR/storage
+    export INCASTRO_REGISTRATIONS_PER_HOUR=${INCASTRO_REGISTRATIONS_PER_HOUR:-} INCASTRO_SIGN_INS_PER_MINUTE=${INCASTRO_SIGN_INS_PER_MINUTE:-30} INCASTRO_REQUESTS_PER_MINUTE=${INCASTRO_REQUESTS_PER_MINUTE:-300} INCASTRO_DEMO=${INCASTRO_DEMO:-true} INCASTRO_DEMO_PASSWORD=${INCASTRO_DEMO_PASSWORD:-oar-and-ferry}
     allow_hosts
     APP_KEY=$(cat "$VAR/key")
     DB_PASSWORD=$(cat "$VAR/database-password")
@@ -50,7 +59,11 @@ back_sources() { find app core config routes database/migrations bootstrap/*.php
 
 instance_is_current() { [ "$(cat "$VAR/run/started-from" 2>/dev/null)" = "$(back_sources)" ]; }
 
-instance_runs() { is_ours "$VAR/run/nginx.pid" nginx && is_ours "$VAR/run/fpm.pid" php-fpm && is_ours "$VAR/run/worker.pid" queue:work && answers; }
+# Asked last, because it says the most: whether the page answers, and the database behind it.
+instance_runs() {
+    is_ours "$VAR/run/nginx.pid" nginx && is_ours "$VAR/run/fpm.pid" php-fpm && is_ours "$VAR/run/worker.pid" queue:work \
+        && is_ours "$VAR/run/schedule.pid" schedule:work && answers
+}
 
 is_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 
@@ -115,8 +128,9 @@ start_database() {
     data=$(readlink -f "$VAR/postgres")
     if ! as_postgres "$POSTGRES_BIN/pg_ctl" -D "$data" status >/dev/null 2>&1; then
         refuse_taken_port "$DB_PORT" "${PORT_NAMES[1]}"
-        as_postgres "$POSTGRES_BIN/pg_ctl" -D "$data" -w -t 30 -l "$data/server.log" \
-            -o "-c listen_addresses=127.0.0.1 -c port=$DB_PORT -c unix_socket_directories=''" start >/dev/null || {
+        # After one that was killed the memory that it shared is held until the last of its processes has noticed.
+        wait_for as_postgres "$POSTGRES_BIN/pg_ctl" -D "$data" -w -t 30 -l "$data/server.log" \
+            -o "-c listen_addresses=127.0.0.1 -c port=$DB_PORT -c unix_socket_directories=''" start || {
             as_postgres tail -n 10 "$data/server.log" >&2
             fail "PostgreSQL did not start."
         }
@@ -129,10 +143,14 @@ start_database() {
 fpm_environment() {
     local name
     for name in APP_NAME APP_ENV APP_DEBUG APP_KEY APP_URL DB_CONNECTION DB_HOST DB_PORT DB_DATABASE DB_USERNAME DB_PASSWORD SESSION_DRIVER \
-        SESSION_LIFETIME CACHE_STORE QUEUE_CONNECTION DB_QUEUE_TABLE APP_CONFIG_CACHE APP_ROUTES_CACHE LOG_CHANNEL MAIL_MAILER LARAVEL_STORAGE_PATH INCASTRO_REGISTRATIONS_PER_HOUR INCASTRO_DEMO INCASTRO_DEMO_PASSWORD SANCTUM_STATEFUL_DOMAINS; do
-        printf 'env[%s] = "%s"\n' "$name" "${!name}"
+        CACHE_STORE QUEUE_CONNECTION DB_QUEUE_TABLE APP_CONFIG_CACHE APP_ROUTES_CACHE LOG_CHANNEL MAIL_MAILER LARAVEL_STORAGE_PATH INCASTRO_REGISTRATIONS_PER_HOUR INCASTRO_SIGN_INS_PER_MINUTE INCASTRO_REQUESTS_PER_MINUTE INCASTRO_DEMO INCASTRO_DEMO_PASSWORD SANCTUM_STATEFUL_DOMAINS \
+        MAIL_SCHEME MAIL_HOST MAIL_PORT MAIL_USERNAME MAIL_PASSWORD MAIL_FROM_ADDRESS MAIL_FROM_NAME; do
+        [ -z "${!name:-}" ] || printf 'env[%s] = "%s"\n' "$name" "${!name}"
     done
 }
+
+# What every answer is made of is read once, when PHP-FPM starts.
+PRELOAD=(-d opcache.preload="$ROOT/tools/preload.php" -d opcache.memory_consumption=192 -d opcache.interned_strings_buffer=16 -d opcache.max_accelerated_files=20000)
 
 start_fpm() {
     is_ours "$VAR/run/fpm.pid" php-fpm && return
@@ -145,7 +163,7 @@ start_fpm() {
         fpm_environment
     } >"$VAR/fpm.conf")
     # Only loopback is served, as the user who started it; a real host runs it as www-data (README).
-    php-fpm8.2 --nodaemonize --fpm-config "$VAR/fpm.conf" $([ "$(id -u)" = 0 ] && printf -- '--allow-to-run-as-root') >>"$VAR/log/fpm.log" 2>&1 &
+    php-fpm8.2 --nodaemonize --fpm-config "$VAR/fpm.conf" "${PRELOAD[@]}" $([ "$(id -u)" = 0 ] && printf -- '-d opcache.preload_user=root --allow-to-run-as-root') >>"$VAR/log/fpm.log" 2>&1 &
     disown
     wait_for is_ours "$VAR/run/fpm.pid" php-fpm || fail "php-fpm did not start; see $VAR/log/fpm.log"
 }
@@ -160,10 +178,11 @@ start_nginx() {
     nginx -e "$VAR/log/nginx.log" -c "$VAR/nginx.conf" || fail "nginx did not start; see $VAR/log/nginx.log"
 }
 
-start_worker() {
-    is_ours "$VAR/run/worker.pid" queue:work && return
-    setsid php artisan queue:work --quiet --tries=3 --max-time=86400 >>"$VAR/log/worker.log" 2>&1 </dev/null &
-    printf '%s' $! >"$VAR/run/worker.pid"
+# NAME COMMAND…: an artisan command that goes on until it is stopped.
+start_artisan() {
+    is_ours "$VAR/run/$1.pid" "$2" && return
+    setsid php artisan "${@:2}" >>"$VAR/log/$1.log" 2>&1 </dev/null &
+    printf '%s' $! >"$VAR/run/$1.pid"
     disown
 }
 
@@ -172,13 +191,17 @@ start_instance() {
     is_ours "$VAR/run/nginx.pid" nginx || refuse_taken_port "$PORT" "${PORT_NAMES[0]}"
     is_ours "$VAR/run/fpm.pid" php-fpm || refuse_taken_port "$FPM_PORT" "${PORT_NAMES[2]}"
     start_database
+    # Settings hold the key and the password of the database, logs what people wrote: their owner alone reads them.
+    umask 077
+    chmod -R go-rwx "$VAR"/{cache,log,storage,run}
     rm -f "$VAR"/cache/*.php
     artisan migrate --force --quiet
     artisan config:cache --quiet
     artisan route:cache --quiet
     start_fpm
     start_nginx
-    start_worker
+    start_artisan worker queue:work --quiet --tries=3 --max-time=86400
+    start_artisan schedule schedule:work --quiet
     back_sources >"$VAR/run/started-from"
     wait_for answers || fail "The page does not answer; see $VAR/log and $VAR/storage/logs."
 }
@@ -193,6 +216,7 @@ stop_one() {
 }
 
 stop_instance() {
+    stop_one "$VAR/run/schedule.pid" schedule:work TERM
     stop_one "$VAR/run/worker.pid" queue:work TERM
     stop_one "$VAR/run/nginx.pid" nginx QUIT
     stop_one "$VAR/run/fpm.pid" php-fpm QUIT
@@ -203,7 +227,7 @@ stop_instance() {
 
 status_instance() {
     local name
-    for name in nginx:nginx fpm:php-fpm worker:queue:work; do
+    for name in nginx:nginx fpm:php-fpm worker:queue:work schedule:schedule:work; do
         if is_ours "$VAR/run/${name%%:*}.pid" "${name#*:}"; then say "${name%%:*}: running"; else say "${name%%:*}: stopped"; fi
     done
     if [ -e "$VAR/postgres/PG_VERSION" ] && as_postgres "$POSTGRES_BIN/pg_ctl" -D "$(readlink -f "$VAR/postgres")" status >/dev/null 2>&1; then say "database: running"; else say "database: stopped"; fi

@@ -25,6 +25,9 @@ final class CutPlanCommand extends Command
         {--kerf=3.2mm : what the blade takes}
         {--trim=6mm : off all edges, or long:6mm,short:6mm}
         {--unit=mm : mm or in, for numbers without a unit}
+        {--steps= : of improvement, the same on every machine}
+        {--seconds= : in which it may be improved, instead of steps; 0 is the first plan alone}
+        {--seed=1 : another finds other plans}
         {--json : accepted; the output is JSON in any case}';
 
     protected $description = 'Plan the sheets for a list of pieces and print the plan as JSON';
@@ -42,8 +45,40 @@ final class CutPlanCommand extends Command
             $stock = (new CutListCsv($unit))->stock((string) $this->argument('stock'));
             $format = $unit === Unit::Inch ? LengthFormat::inches() : LengthFormat::millimetres('0.1');
 
-            return SheetPlanWriter::write((new SheetPlanner($saw, $format))->plan($pieces, $stock));
+            $seed = $this->whole('seed', 1);
+            [$steps, $isLate] = $this->effort();
+            $plan = (new SheetPlanner($saw, $format))->plan($pieces, $stock, $steps, $seed, $isLate);
+
+            return SheetPlanWriter::write($plan) + ['kerf_mm' => $saw->kerf->toDouble(), 'steps' => $steps === PHP_INT_MAX ? null : $steps ?? SheetPlanner::STEPS, 'seed' => $seed];
         });
+    }
+
+    /**
+     * @return array{?int, (\Closure(): bool)|null}
+     *
+     * @throws BadFile
+     */
+    private function effort(): array
+    {
+        $seconds = $this->option('seconds');
+        if (! is_string($seconds)) {
+            return [$this->option('steps') === null ? null : $this->whole('steps', 0), null];
+        }
+        if (! is_numeric($seconds) || $seconds < 0 || $seconds > 3600) {
+            throw BadFile::at('--seconds:0:seconds', sprintf('“%s” is not a number of seconds from 0 to 3600.', $seconds));
+        }
+        $ends = microtime(true) + (float) $seconds;
+
+        return (float) $seconds === 0.0 ? [0, null] : [PHP_INT_MAX, fn (): bool => microtime(true) > $ends];
+    }
+
+    /** @throws BadFile */
+    private function whole(string $option, int $least): int
+    {
+        $text = (string) $this->option($option);
+        $number = filter_var($text, FILTER_VALIDATE_INT);
+
+        return $number !== false && $number >= $least ? $number : throw BadFile::at("--$option:0:$option", sprintf('“%s” is not a whole number from %d.', $text, $least));
     }
 
     /** @throws BadFile */

@@ -29,7 +29,7 @@ final class JobPlanCommand extends Command
             }
             $document = JobFile::read($file, (string) file_get_contents($file))['job'];
 
-            return (new PlanWriter((new Planner())->plan(JobReader::read($document))))->all();
+            return (new PlanWriter((new Planner())->plan(JobReader::read($document), isThorough: true)))->all();
         });
     }
 }

@@ -10,6 +10,7 @@ use App\Models\Fact;
 use App\Models\Job;
 use App\Models\Space;
 use App\Planning\JobAnswer;
+use App\Planning\NewSpace;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -18,6 +19,8 @@ use Incastro\Rules\Edit;
 /** Everything that changes a job. The answer carries the verdict, the tape and the station that is open. */
 final class EditController extends Controller
 {
+    private const MOST_SPACES = 40;
+
     public function __construct(private readonly JobAnswer $answer, private readonly History $history)
     {
     }
@@ -30,8 +33,7 @@ final class EditController extends Controller
             'path' => ['required', 'string', 'max:120'],
             'value' => ['present'],
         ]);
-        $space = $data['target'] === $job->id ? null : $job->spaces()->whereKey($data['target'])->firstOrFail();
-        $this->history->edit($job, $this->person($request), $space, (int) $data['version'], new Edit($data['path'], $data['value']));
+        $this->history->edit($job, $this->person($request), $data['target'], (int) $data['version'], new Edit($data['path'], $data['value']));
 
         return $this->answered($request, $job);
     }
@@ -50,6 +52,29 @@ final class EditController extends Controller
         return $this->answered($request, $job);
     }
 
+    /** What was done to the job, and by whom. */
+    public function history(Job $job): JsonResponse
+    {
+        return response()->json($this->history->told($job));
+    }
+
+    public function addSpace(Request $request, Job $job): JsonResponse
+    {
+        $data = $request->validate(['name' => self::nameRules(), ...NewSpace::rules()]);
+        abort_if($job->spaces()->count() >= self::MOST_SPACES, 422, sprintf('A job has at most %d spaces. Begin another job.', self::MOST_SPACES));
+        $space = $this->history->addSpace($job, $this->person($request), NewSpace::choices($data['name'], $job->choices['measure'], $data));
+
+        return response()->json(['id' => $space->id], 201);
+    }
+
+    /** Takes a space out; undo brings it back. */
+    public function takeOutSpace(Request $request, Space $space): JsonResponse
+    {
+        $this->history->takeOut($space->job, $this->person($request), $space->id);
+
+        return $this->answered($request, $space->job);
+    }
+
     public function facts(Request $request, Space $space, FactBook $book): JsonResponse
     {
         $data = $request->validate([
@@ -58,7 +83,7 @@ final class EditController extends Controller
             'facts.*.device' => ['required', 'uuid'],
             'facts.*.sequence' => ['required', 'integer', 'min:0'],
             'facts.*.kind' => ['required', Rule::in([Fact::TAKE, Fact::WITHDRAWAL])],
-            'facts.*.taken_at' => ['required', 'date'],
+            'facts.*.taken_at' => ['bail', 'required', 'string', 'max:40', 'date'],
             'facts.*.slot' => ['nullable', 'string', 'max:80'],
             'facts.*.text' => ['nullable', 'string', 'max:200'],
             'facts.*.end' => ['nullable', 'string', 'max:20'],

@@ -31,6 +31,7 @@ final class ExchangeController extends Controller
     public function import(Request $request, Home $home, JobPorter $porter): JsonResponse
     {
         ['file' => $file] = $request->validate(['file' => ['required', 'file', 'max:4096']], ['file.max' => 'The file is larger than 4 MB, which no job file is.']);
+        JobController::refuseMore($home);
         $job = $porter->import($home, $this->person($request), (string) $file->get());
 
         return response()->json(['id' => $job->id], 201);
@@ -38,7 +39,7 @@ final class ExchangeController extends Controller
 
     public function cutSheet(Job $job, JobAnswer $answer): Response
     {
-        return response((new CutSheetPdf($answer->plan($job)))->write(), 200, [
+        return response((new CutSheetPdf($answer->plan($job, isThorough: true)))->write(), 200, [
             'Content-Type' => 'application/pdf',
             'Content-Disposition' => 'attachment; filename="'.$this->fileName($job, 'pdf').'"',
         ]);

@@ -7,8 +7,8 @@ namespace App\Http\Controllers;
 use App\Models\Home;
 use App\Models\Job;
 use App\Planning\JobAnswer;
-use App\Planning\JobDocument;
 use App\Planning\JobSketch;
+use App\Planning\StillDrawing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -16,7 +16,6 @@ use Illuminate\Support\Facades\DB;
 use Incastro\Drawing\ScreenWriter;
 use Incastro\Drawing\WayDrawing;
 use Incastro\Measure\LengthFormat;
-use Incastro\Planning\Planner;
 use Incastro\Planning\StageMemory;
 use Incastro\Planning\WayChoices;
 use Incastro\Rules\Edit;
@@ -25,8 +24,14 @@ use Incastro\Rules\HouseRules;
 /** Homes, and the jobs in them with a small elevation of each. */
 final class HomeController extends Controller
 {
+    private const MOST = 50;
+
+    /** Seconds for which a list of jobs is drawn before it is answered. */
+    private const DRAWING = 1.0;
+
     public function index(Request $request, JobAnswer $answer, StageMemory $memory): JsonResponse
     {
+        $until = microtime(true) + self::DRAWING;
         $homes = $this->person($request)->homes()->with('jobs.spaces.facts')->get();
 
         return response()->json($homes->map(fn (Home $home) => [
@@ -35,19 +40,48 @@ final class HomeController extends Controller
             'ways_in' => $home->ways_in,
             'ways_drawn' => (object) $this->drawnWays($home),
             'unit' => $this->format($home)->unit->value,
-            'jobs' => $home->jobs->map(function (Job $job) use ($answer, $memory): array {
-                $hash = hash('sha256', $job->id.json_encode(JobDocument::of($job)).JobSketch::VERSION.Planner::VERSION);
-
-                return $memory->remember('sketch', $hash, fn () => JobSketch::of($job->id, $answer->plan($job)))->toArray();
-            })->all(),
+            'jobs' => $home->jobs->map(fn (Job $job) => $this->sketched($job->setRelation('home', $home), $answer, $memory, $until))->all(),
+            'taken_out' => $home->jobs()->onlyTrashed()->get()->map(fn (Job $job) => [
+                'id' => $job->id, 'name' => $job->choices['name'],
+                'until' => $job->deleted_at?->addDays(config('incastro.put_back_days'))->toIso8601ZuluString(),
+            ])->all(),
         ])->all());
+    }
+
+    /** Jobs of others that the person helps with. */
+    public function helping(Request $request, JobAnswer $answer, StageMemory $memory): JsonResponse
+    {
+        $until = microtime(true) + self::DRAWING;
+        $jobs = $this->person($request)->helpsWith()->with('spaces.facts', 'home.user')->get();
+
+        return response()->json($jobs->map(fn (Job $job) => ['owner' => $job->home->user->name] + $this->sketched($job, $answer, $memory, $until))->all());
+    }
+
+    /** @return array<string, mixed> */
+    private function sketched(Job $job, JobAnswer $answer, StageMemory $memory, float $until): array
+    {
+        $sketch = function () use ($job, $answer, $until): JobSketch {
+            // A long list comes in parts: those that nobody looked at since they were changed are drawn at the next asking.
+            if (microtime(true) > $until) {
+                throw new StillDrawing();
+            }
+
+            return JobSketch::of($job->id, $answer->plan($job));
+        };
+        try {
+            return $memory->remember('sketch', JobSketch::hash($job), $sketch)->toArray();
+        } catch (StillDrawing) {
+            return JobSketch::awaited($job->id, $job->choices['name'])->toArray();
+        }
     }
 
     public function store(Request $request): JsonResponse
     {
-        $home = $this->person($request)->homes()->create($this->named($request));
+        $person = $this->person($request);
+        abort_if($person->homes()->count() >= self::MOST, 422, sprintf('You have %d homes, which is as many as there can be.', self::MOST));
+        $home = $person->homes()->create($this->named($request));
 
-        return response()->json(['id' => $home->id, 'name' => $home->name, 'ways_in' => [], 'ways_drawn' => (object) [], 'unit' => $this->format($home)->unit->value, 'jobs' => []], 201);
+        return response()->json(['id' => $home->id, 'name' => $home->name, 'ways_in' => [], 'ways_drawn' => (object) [], 'unit' => $this->format($home)->unit->value, 'jobs' => [], 'taken_out' => []], 201);
     }
 
     public function update(Request $request, Home $home): JsonResponse
@@ -85,7 +119,7 @@ final class HomeController extends Controller
     /** A home reads lengths as its newest job does. */
     private function format(Home $home): LengthFormat
     {
-        return LengthFormat::of($home->jobs()->latest()->first()->choices['measure'] ?? 'mm/1');
+        return LengthFormat::of($home->jobs()->reorder()->latest()->first()->choices['measure'] ?? 'mm/1');
     }
 
     public function destroy(Home $home): Response
@@ -98,6 +132,6 @@ final class HomeController extends Controller
     /** @return array<string, mixed> */
     private function named(Request $request): array
     {
-        return $request->validate(['name' => ['required', 'string', 'max:80']]);
+        return $request->validate(['name' => self::nameRules()]);
     }
 }

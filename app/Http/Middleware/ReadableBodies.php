@@ -20,13 +20,16 @@ final class ReadableBodies
 
     private const LARGEST_FILE = 8_388_608;
 
+    /** And of what anybody sends who is not signed in: a name, an address, a password. */
+    public const LARGEST_OF_STRANGERS = 8_192;
+
     private const MOST_FIELDS = 2000;
 
     private const MOST_DIGITS = 50;
 
     public function handle(Request $request, Closure $next): Response
     {
-        $refusal = self::refusal($request->getPathInfo(), $request->server->getString('QUERY_STRING'), (int) $request->headers->get('Content-Length', '0'), (string) $request->getContent());
+        $refusal = self::refusal($request->getPathInfo(), $request->server->getString('QUERY_STRING'), (int) $request->headers->get('Content-Length', '0'), (string) $request->getContent(), true);
 
         return $refusal === null ? $next($request) : response()->json(['message' => $refusal[1]], $refusal[0]);
     }
@@ -34,13 +37,18 @@ final class ReadableBodies
     /**
      * Why a request is refused: the status and a sentence. Asked by the front controller too, since a request is decoded when it is made.
      *
+     * @param  bool  $mayBeKnown  whether it comes with a cookie by which somebody may be signed in
+     *
      * @return array{int, string}|null
      */
-    public static function refusal(string $path, string $query, int $length, string $body): ?array
+    public static function refusal(string $path, string $query, int $length, string $body, bool $mayBeKnown): ?array
     {
         $largest = str_ends_with($path, '/import') || str_ends_with($path, '/readings.csv') ? self::LARGEST_FILE : self::LARGEST;
         if (max($length, strlen($body)) > $largest) {
             return [413, sprintf('What was sent is larger than %d kB, which no document of this application is.', $largest / 1024)];
+        }
+        if (! $mayBeKnown && max($length, strlen($body)) > self::LARGEST_OF_STRANGERS) {
+            return [413, sprintf('You are not signed in, and what was sent is larger than %d kB. Sign in, then send it again.', self::LARGEST_OF_STRANGERS / 1024)];
         }
         foreach ([$body, rawurldecode($query), rawurldecode($path), str_starts_with(ltrim($body), '{') ? '' : rawurldecode($body)] as $text) {
             if (! mb_check_encoding($text, 'UTF-8')) {

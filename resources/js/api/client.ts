@@ -4,6 +4,8 @@ export class Refused extends Error {
     public readonly status: number,
     message: string,
     public readonly fields: Record<string, string> = {},
+    /** Seconds after which it may be tried again, where the server said so. */
+    public readonly retryAfter: number | null = null,
   ) {
     super(message)
   }
@@ -52,8 +54,18 @@ export async function api<T>(
   }
   if (response.status === 204) return undefined as T
   const data: unknown = await response.json().catch(() => ({}))
+  if (response.status === 404) await forgetJob(path)
   if (!response.ok) throw refused(response, data)
   return data as T
+}
+
+/** What was said of a job that is gone, or to which one belongs no more, does not stay on this device. */
+async function forgetJob(path: string): Promise<void> {
+  const job = /^\/api\/jobs\/([^/?]+)/.exec(path)?.[1]
+  if (!job || !('caches' in window)) return
+  const answers = await caches.open('answers')
+  for (const request of await answers.keys())
+    if (new URL(request.url).pathname === `/api/jobs/${job}`) await answers.delete(request)
 }
 
 function refused(response: Response, data: unknown): Refused {
@@ -63,12 +75,15 @@ function refused(response: Response, data: unknown): Refused {
   )
   const said: Record<number, string> = {
     401: 'You are signed out. Sign in again; nothing that was saved is lost.',
-    404: 'This does not exist, or it is not yours.',
-    429: 'Too many tries. Wait a minute, then try again.',
   }
+  if (response.status >= 500)
+    said[response.status] =
+      'The server could not do this just now. What you typed is still here; try again in a moment.'
+  const after = Number(response.headers.get('Retry-After') ?? NaN)
   return new Refused(
     response.status,
     said[response.status] ?? message ?? `The server answered ${response.status}.`,
     fields,
+    Number.isFinite(after) ? after : null,
   )
 }

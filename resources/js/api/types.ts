@@ -365,7 +365,7 @@ export interface SheetsStation {
   price: number
   currency: string
   fewest: boolean
-  bound: { sheets: number; price: number }
+  bound: { sheets: number; price: number; because: string }
   settings: number
   unplaced: string[]
   sheets: { title: string; used: number; drawing: Drawing }[]
@@ -580,6 +580,8 @@ export interface JobSketch {
   verdict: Verdict
   tape: Record<StationName, string>
   drawing: Drawing | null
+  /** Still being worked out: asked for again. */
+  is_awaited: boolean
 }
 
 export interface Home {
@@ -590,15 +592,55 @@ export interface Home {
   ways_drawn: Record<string, Drawing>
   unit: 'mm' | 'in'
   jobs: JobSketch[]
+  /** Jobs that can be put back until then. */
+  taken_out: { id: string; name: string; until: string }[]
+}
+
+/** A job of somebody else that one helps with. */
+export interface HelpedJob extends JobSketch {
+  owner: string
+}
+
+/** Who works on a job. */
+export interface People {
+  owner: string
+  is_owner: boolean
+  helpers: { id: string; name: string; is_you: boolean }[]
+  /** Links that nobody has used yet. */
+  invitations: number
+}
+
+/** A step of a job's history. */
+export interface Told {
+  who: string
+  what: string
+  where: string | null
+  how: 'edit' | 'undo' | 'redo'
+  at: string
+}
+
+/** A device on which one is signed in. */
+export interface SignedIn {
+  id: string
+  device: string
+  address: string
+  used_at: string
+  is_this: boolean
 }
 
 export interface User {
   name: string
   email: string
   is_demo: boolean
+  /** Whether there is a recovery code. */
+  has_code: boolean
+  /** A recovery code that was just made: it can be read at no other time. */
+  recovery_code?: string
 }
 
 export interface Session {
   demo: boolean
+  /** Whether letters are sent: then a forgotten password comes back by one. */
+  mail: boolean
   user: User | null
 }

@@ -21,7 +21,7 @@ export const useJob = defineStore('job', () => {
   // Answers may overtake each other; only the newest question's answer counts.
   let asked = 0
 
-  async function ask(method: 'GET' | 'POST', path: string, body?: unknown): Promise<boolean> {
+  async function ask(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<boolean> {
     const mine = ++asked
     busy.value = true
     trouble.value = ''
@@ -122,13 +122,15 @@ export const useJob = defineStore('job', () => {
   /**
    * Adds a take; one that corrects another takes it back in the same breath. It stands among what waits from the first
    * moment, is written down on this device, and then sent. What became of it: 'sent' when the server has it, 'waits'
-   * while it cannot be reached, else the server's reason against it; `drop` then forgets it.
+   * while it cannot be reached, else the server's reason against it; `drop` then forgets it. `written` is called when this
+   * device has it: from then on closing the page loses nothing.
    */
   async function take(
     slot: Pick<Reading, 'slot' | 'label' | 'place'>,
     text: string,
     end: string | null,
     replaces: string | null,
+    written: () => void = () => undefined,
   ): Promise<{ is: 'sent' | 'waits' } | { is: 'refused'; why: string; drop: () => Promise<void> }> {
     if (!space.value) return { is: 'refused', why: 'No space is open.', drop: () => Promise.resolve() }
     const back = replaces ? [{ ...fact(), kind: 'withdrawal' as const, withdraws: replaces }] : []
@@ -145,6 +147,7 @@ export const useJob = defineStore('job', () => {
         { ...made, kind: 'take' as const, slot: slot.slot, text, end, place: { ...slot.place } },
       ],
     })
+    written()
     await inTurn(() => outbox.send().then(() => true))
     const still = outbox.waiting.find((other) => other.id === made.id)
     if (!still) return { is: 'sent' }
@@ -188,18 +191,16 @@ export const useJob = defineStore('job', () => {
       return show(job.value.id, open.value, id)
     })
 
-  /** Takes a space out with its readings, for good. */
-  const removeSpace = (id: string): Promise<boolean> =>
+  /** Takes a space out with its readings; undo brings it back. */
+  const takeOutSpace = (id: string): Promise<boolean> =>
     inTurn(async () => {
-      if (!job.value) return false
-      await api('DELETE', `/api/spaces/${id}`)
-      const left = job.value.spaces.find((entry) => entry.id !== id)
-      return show(job.value.id, open.value, left?.id)
+      const left = job.value?.spaces.find((entry) => entry.id !== id)
+      return ask('DELETE', `/api/spaces/${id}`, { station: open.value, ...(left ? { space: left.id } : {}) })
     })
 
   return {
     addSpace,
-    removeSpace,
+    takeOutSpace,
     answer,
     job,
     space,

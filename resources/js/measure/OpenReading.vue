@@ -53,9 +53,9 @@ watch(text, () => {
   const typed = split(text.value, props.reading.ends)
   if (typed.end) end.value = typed.end
 })
-// When the open reading itself comes into doubt, its field makes room for another take.
+// When the open reading itself comes into doubt, its field makes room for another take; what is being typed stays.
 watch(isAgain, (is) => {
-  if (is) text.value = ''
+  if (is && text.value === (last.value?.typed ?? '')) text.value = ''
 })
 watch(latest, (value) => {
   if (!value || (value.slot !== undefined && value.slot !== props.reading.slot)) return
@@ -81,15 +81,20 @@ async function keep(again = isAgain.value) {
   }
   if (said.value.fault) return
   const slot = { slot: props.reading.slot, label: props.reading.label, place: props.reading.place }
-  const taking = job.take(slot, number, end.value, again ? null : (last.value?.id ?? null))
-  // What is understood goes on at once: the next number must not land in this field while this one is under way.
-  if (isUnderstood.value && !props.doubt) {
-    emit('next')
-    return
-  }
+  // What is understood goes on as soon as this device has it: the next number must not land in this field while it is under way.
+  const goesOn = isUnderstood.value && !props.doubt
+  const kept = { slot: slot.slot, text: text.value }
   saving.value = true
+  const taking = job.take(slot, number, end.value, again ? null : (last.value?.id ?? null), () => {
+    if (!goesOn) return
+    saving.value = false
+    emit('next')
+  })
   const took = await taking
+  if (goesOn) return
   saving.value = false
+  // Another reading stands open meanwhile, or another number in the field: that is not this one's to clear.
+  if (props.reading.slot !== kept.slot || text.value !== kept.text) return
   if (took.is === 'refused') {
     // It still stands in its field, with the reason: it need not be kept twice.
     refused.value = took.why

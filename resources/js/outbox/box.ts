@@ -27,8 +27,10 @@ export interface Waiting {
   text: string
   end: string | null
   facts: Fact[]
-  /** The server's sentence, when it could not take it. */
+  /** The server's sentence, when it would not take it. */
   refused?: string
+  /** How often the server failed over this one. */
+  failures?: number
 }
 
 interface Schema extends DBSchema {

@@ -5,8 +5,21 @@ import { computed, ref, watch } from 'vue'
 import * as box from './box'
 import type { Waiting } from './box'
 
-/** How often what waits is tried again, ms; coming back online tries at once. */
+/** What waits is tried again after this, ms, and after twice as long each time; coming back online tries at once. */
 const AGAIN = 5000
+const LONGEST = 60_000
+
+/** Where only the network is missing, trying costs nobody anything. */
+const LONGEST_CUT_OFF = 15_000
+
+/** A network that says nothing for so long, ms, is none: what hangs would hold back all that waits behind it. */
+const PATIENCE = 20_000
+
+/** So often the server may fail over one reading before it is gone round. */
+const TRIES = 3
+
+/** Refused for good: it would be refused again. */
+const FOR_GOOD = [400, 403, 404, 405, 409, 413, 422]
 
 /**
  * Readings on their way to the server. Each is first written down on this device and only then sent, one after another,
@@ -15,7 +28,10 @@ const AGAIN = 5000
 export const useOutbox = defineStore('outbox', () => {
   const account = ref<string | null>(null)
   const waiting = ref<Waiting[]>([])
-  const state = ref<'calm' | 'sending' | 'cut-off' | 'signed-out'>('calm')
+  const state = ref<'calm' | 'sending' | 'cut-off' | 'busy' | 'signed-out'>('calm')
+  /** When what waits is tried again, ms since 1970; null when nothing is due. */
+  const next = ref<number | null>(null)
+  let pause = AGAIN
   const online = useOnline()
 
   /** What comes with a reading when it is sent, and what is done with the answer. */
@@ -24,6 +40,9 @@ export const useOutbox = defineStore('outbox', () => {
 
   const unsent = computed(() => waiting.value.filter((one) => !one.refused))
   const refused = computed(() => waiting.value.filter((one) => one.refused))
+  /** Those over which the server failed again and again: the others go on without them. */
+  const isAside = (one: Waiting) => (one.failures ?? 0) >= TRIES
+  const aside = computed(() => unsent.value.filter(isAside))
 
   function connect(station: typeof opened, receive: typeof answered) {
     opened = station
@@ -72,43 +91,99 @@ export const useOutbox = defineStore('outbox', () => {
     return running
   }
 
+  function update(id: string, change: Partial<Waiting>) {
+    waiting.value = waiting.value.map((one) => (one.id === id ? { ...one, ...change } : one))
+  }
+
+  function later(is: 'cut-off' | 'busy', seconds: number | null = null) {
+    state.value = is
+    next.value = Date.now() + (seconds === null ? pause : seconds * 1000)
+    pause = Math.min(pause * 2, is === 'cut-off' ? LONGEST_CUT_OFF : LONGEST)
+  }
+
   async function sendAll() {
-    for (let first = unsent.value[0]; first; first = unsent.value[0]) {
+    // One that was gone round waits behind those that were not, and each is tried once in a round.
+    const tried = new Set<string>()
+    const due = () =>
+      unsent.value
+        .filter((one) => !tried.has(one.id))
+        .sort((a, b) => Number(isAside(a)) - Number(isAside(b)))[0]
+    next.value = null
+    for (let first = due(); first; first = due()) {
       state.value = 'sending'
       await writing.get(first.id)
-      const next = unsent.value.find((one) => one.id === first?.id)
-      if (!next) continue
-      try {
-        const answer = await api('POST', `/api/spaces/${next.space}/facts`, {
-          facts: next.facts,
-          ...opened(),
-        })
-        await drop(next)
-        answered(answer, next.space)
-      } catch (error) {
-        if (!(error instanceof Refused)) throw error
-        if (error.status === 422 || error.status === 404 || error.status === 403) {
-          // It would be refused again: kept with the reason, so that nothing typed is lost, and the others go on.
-          const refused = Object.values(error.fields).join(' ') || error.message
-          waiting.value = waiting.value.map((one) => (one.id === next.id ? { ...one, refused } : one))
-          await box
-            .change({ ...next, refused, facts: next.facts.map((fact) => ({ ...fact })) })
-            .catch(() => undefined)
-          continue
-        }
-        state.value = error.status === 401 ? 'signed-out' : 'cut-off'
-        return
-      }
+      const one = unsent.value.find((other) => other.id === first?.id)
+      if (!one) continue
+      tried.add(one.id)
+      const goesOn = await sendOne(one)
+      if (!goesOn) return
     }
+    if (unsent.value.length > 0) later('busy')
+    else calm()
+  }
+
+  function calm() {
     state.value = 'calm'
+    pause = AGAIN
+  }
+
+  /** Sends one; whether the others may follow. */
+  async function sendOne(one: Waiting): Promise<boolean> {
+    try {
+      const body = { facts: one.facts, ...opened() }
+      trying = new AbortController()
+      const patience = AbortSignal.any([trying.signal, AbortSignal.timeout(PATIENCE)])
+      const answer = await api('POST', `/api/spaces/${one.space}/facts`, body, patience)
+      await drop(one)
+      pause = AGAIN
+      answered(answer, one.space)
+      return true
+    } catch (error) {
+      if (!(error instanceof Refused)) throw error
+      if (FOR_GOOD.includes(error.status)) {
+        // Kept with the reason, so that nothing typed is lost, and the others go on.
+        const refused = Object.values(error.fields).join(' ') || error.message
+        update(one.id, { refused })
+        await box
+          .change({ ...one, refused, facts: one.facts.map((fact) => ({ ...fact })) })
+          .catch(() => undefined)
+        return true
+      }
+      if (error.status === 401) {
+        state.value = 'signed-out'
+        return false
+      }
+      // What stands before the application is down, or asks to wait: no fault of this reading.
+      if ([0, 429, 503, 504].includes(error.status)) {
+        later(error.status === 0 ? 'cut-off' : 'busy', error.retryAfter)
+        return false
+      }
+      const failures = (one.failures ?? 0) + 1
+      update(one.id, { failures })
+      if (failures >= TRIES) return true
+      later('busy')
+      return false
+    }
+  }
+
+  let trying = new AbortController()
+
+  /** Tries at once, however long the pause had become; what hangs in a network that is gone is given up first. */
+  async function sendNow(): Promise<void> {
+    pause = AGAIN
+    if (running) {
+      trying.abort()
+      await running
+    }
+    return send()
   }
 
   watch(online, (is) => {
-    if (is && unsent.value.length > 0 && state.value !== 'signed-out') void send()
+    if (is && unsent.value.length > 0 && state.value !== 'signed-out') void sendNow()
   })
   useIntervalFn(() => {
-    if (state.value === 'cut-off' && unsent.value.length > 0) void send()
-  }, AGAIN)
+    if (next.value !== null && Date.now() >= next.value && unsent.value.length > 0) void send()
+  }, 1000)
 
-  return { account, waiting, unsent, refused, state, connect, belongTo, add, drop, send }
+  return { account, waiting, unsent, refused, aside, state, connect, belongTo, add, drop, send, sendNow }
 })

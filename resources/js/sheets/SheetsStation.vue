@@ -15,8 +15,10 @@ const proof = computed(() => {
   const { sheets, bound, fewest } = station.value
   if (sheets.length === 0) return ''
   return fewest
-    ? `No plan needs fewer sheets: the pieces’ own area fills more than ${bound.sheets - 1 || 'no'} of them.`
-    : `By area alone ${bound.sheets} might do; this plan needs ${sheets.length}. Whether fewer are possible is not proven.`
+    ? sheets.length === 1
+      ? 'One sheet does.'
+      : `This cannot be done with fewer than ${sheets.length} sheets: ${bound.because}.`
+    : `${sheets.length} sheets found; ${bound.sheets} ${bound.sheets === 1 ? 'is' : 'are'} not excluded.`
 })
 </script>
 

@@ -9,6 +9,7 @@ import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import JobRules from './JobRules.vue'
+import People from './People.vue'
 import { isTyping } from '@/job/typing'
 import { keysOn } from './preferences'
 import OutboxBar from './OutboxBar.vue'
@@ -22,6 +23,7 @@ const route = useRoute()
 const router = useRouter()
 const rulesOpen = ref(false)
 const keysOpen = ref(false)
+const peopleOpen = ref(false)
 const isNarrow = useMediaQuery('(max-width: 760px)')
 
 const id = computed(() => String(route.params.job))
@@ -112,6 +114,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
           :disabled="!job.answer?.history.redo"
           @click="job.redo()"
         />
+        <Button text severity="secondary" label="People" @click="peopleOpen = true" />
         <Button v-if="!isNarrow" text severity="secondary" label="Keys" @click="keysOpen = true" />
       </template>
     </TopBar>
@@ -135,6 +138,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
     </main>
     <main v-else class="missing" aria-busy="true"><p class="soft">Opening the job …</p></main>
     <JobRules v-model:visible="rulesOpen" />
+    <People v-model:visible="peopleOpen" :job="id" />
     <Dialog v-model:visible="keysOpen" modal header="Keys" :style="{ width: '460px' }">
       <dl class="keys">
         <dt><kbd>1</kbd> – <kbd>4</kbd></dt>
@@ -238,7 +242,8 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
 }
 @media (max-width: 760px) {
   .station {
-    padding: 10px 12px;
+    /* What waits to be sent lies over the bottom. */
+    padding: 10px 12px 56px;
   }
   .name {
     flex: 0 1 auto;

@@ -47,8 +47,8 @@ function taught(school: Vocabulary['schools'][number]): string {
 
 const leaves = ref<{ id: string; choices: SpaceChoices } | null>(null)
 
-async function removeSpace() {
-  if (leaves.value) await job.removeSpace(leaves.value.id)
+async function takeOut() {
+  if (leaves.value) await job.takeOutSpace(leaves.value.id)
   leaves.value = null
 }
 </script>
@@ -125,8 +125,8 @@ async function removeSpace() {
           v-if="job.job.spaces.length > 1"
           text
           severity="secondary"
-          label="Delete"
-          :aria-label="`Delete ${space.choices.name} with its readings`"
+          label="Take out"
+          :aria-label="`Take out ${space.choices.name} with its readings`"
           @click="leaves = space"
         />
       </div>
@@ -139,11 +139,11 @@ async function removeSpace() {
         aria-label="Add a space"
         @change="addSpace($event.value)"
       />
-      <Dialog :visible="leaves !== null" modal header="Delete this space?" @update:visible="leaves = null">
-        <p>{{ leaves?.choices.name }} goes with its readings and pieces, for good.</p>
+      <Dialog :visible="leaves !== null" modal header="Take this space out?" @update:visible="leaves = null">
+        <p>{{ leaves?.choices.name }} goes with its readings and pieces. Undo brings it back.</p>
         <template #footer>
           <Button text label="Keep it" @click="leaves = null" />
-          <Button severity="danger" label="Delete the space" @click="removeSpace" />
+          <Button severity="danger" label="Take the space out" @click="takeOut" />
         </template>
       </Dialog>
 

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { api, Refused } from '@/api/client'
-import type { Home } from '@/api/types'
-import DrawingView from '@/drawing/DrawingView.vue'
+import type { HelpedJob, Home } from '@/api/types'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import Message from 'primevue/message'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
+import JobTile from './JobTile.vue'
 import NewJob from './NewJob.vue'
+import { session } from './session'
 import TopBar from './TopBar.vue'
 
 const client = useQueryClient()
@@ -17,7 +18,24 @@ const {
   error,
   isPending,
   refetch,
-} = useQuery({ queryKey: ['homes'], queryFn: () => api<Home[]>('GET', '/api/homes') })
+} = useQuery({
+  queryKey: ['homes'],
+  queryFn: () => api<Home[]>('GET', '/api/homes'),
+  // A long list is drawn in parts.
+  refetchInterval: ({ state }) =>
+    state.data?.some((home) => home.jobs.some((job) => job.is_awaited)) ? 500 : false,
+})
+const { data: helped } = useQuery({
+  queryKey: ['helping'],
+  queryFn: () => api<HelpedJob[]>('GET', '/api/helping'),
+})
+/** Where no letters are sent, a printed code is the only way back into an account. */
+const lacksCode = computed(() => {
+  const user = session.value?.user
+  return user && !user.is_demo && !user.has_code && !session.value?.mail
+})
+const day = (at: string) =>
+  new Date(at).toLocaleDateString('en', { day: 'numeric', month: 'long', timeZone: 'UTC' })
 const begins = ref<string | null>(null)
 const leaves = ref<{ id: string; name: string } | null>(null)
 const trouble = ref('')
@@ -56,11 +74,22 @@ async function saveHome() {
   }
 }
 
-async function remove() {
-  if (!leaves.value) return
-  await api('DELETE', `/api/jobs/${leaves.value.id}`)
-  leaves.value = null
+async function change(method: 'POST' | 'DELETE', path: string) {
+  trouble.value = ''
+  try {
+    await api(method, path)
+  } catch (refusal) {
+    if (!(refusal instanceof Refused)) throw refusal
+    trouble.value = refusal.message
+  }
   await client.invalidateQueries({ queryKey: ['homes'] })
+}
+
+async function takeOut() {
+  if (!leaves.value) return
+  const { id } = leaves.value
+  leaves.value = null
+  await change('DELETE', `/api/jobs/${id}`)
 }
 </script>
 
@@ -70,6 +99,10 @@ async function remove() {
     <Message v-if="trouble" severity="error" closable class="trouble" @close="trouble = ''">{{
       trouble
     }}</Message>
+    <Message v-if="lacksCode" severity="warn" class="code">
+      If you forget your password, only a recovery code leads back to your jobs, and you have none yet.
+      <RouterLink to="/account#code">Make one and print it</RouterLink>
+    </Message>
     <p v-if="isPending" class="soft" aria-busy="true">Fetching your jobs …</p>
     <div v-else-if="error">
       <Message severity="error">{{ error.message }}</Message>
@@ -102,26 +135,37 @@ async function remove() {
         tape, one reading after another.
       </p>
       <ul class="list">
-        <li v-for="job in home.jobs" :key="job.id" class="card job">
-          <RouterLink :to="`/jobs/${job.id}/measure`">
-            <span class="sketch"
-              ><DrawingView v-if="job.drawing" :drawing="job.drawing" small :exaggeration="3"
-            /></span>
-            <h2>{{ job.name }}</h2>
-            <p class="verdict" :class="job.verdict.state">{{ job.verdict.sentence }}</p>
-            <p class="soft">{{ job.tape.pieces }} · {{ job.tape.sheets }}</p>
-          </RouterLink>
+        <JobTile v-for="job in home.jobs" :key="job.id" :job="job">
           <div class="actions">
             <a :href="`/api/jobs/${job.id}/export`" download>Export</a>
             <Button
               text
               severity="secondary"
-              label="Delete"
-              :aria-label="`Delete ${job.name}`"
+              label="Take out"
+              :aria-label="`Take out ${job.name}`"
               @click="leaves = job"
             />
           </div>
+        </JobTile>
+      </ul>
+      <ul v-if="home.taken_out.length > 0" class="out" aria-label="Taken out">
+        <li v-for="job in home.taken_out" :key="job.id">
+          <span
+            ><strong>{{ job.name }}</strong> is taken out. It goes for good on {{ day(job.until) }}.</span
+          >
+          <Button
+            text
+            label="Put back"
+            :aria-label="`Put back ${job.name}`"
+            @click="change('POST', `/api/jobs/${job.id}/put-back`)"
+          />
         </li>
+      </ul>
+    </section>
+    <section v-if="helped && helped.length > 0">
+      <h1 class="helping">Jobs you help with</h1>
+      <ul class="list">
+        <JobTile v-for="job in helped" :key="job.id" :job="job" :owner="job.owner" />
       </ul>
     </section>
     <Button v-if="homes" text label="Add a home" @click="names = { id: '', name: '' }" />
@@ -142,11 +186,11 @@ async function remove() {
       </form>
     </Dialog>
     <NewJob v-if="begins" :home="begins" @close="begins = null" />
-    <Dialog :visible="leaves !== null" modal header="Delete this job?" @update:visible="leaves = null">
-      <p>{{ leaves?.name }} goes with its readings, for good. Export it first if you may want it again.</p>
+    <Dialog :visible="leaves !== null" modal header="Take this job out?" @update:visible="leaves = null">
+      <p>{{ leaves?.name }} goes with its readings. For 30 days it can be put back from this list.</p>
       <template #footer>
         <Button text label="Keep it" @click="leaves = null" />
-        <Button severity="danger" label="Delete the job" @click="remove" />
+        <Button severity="danger" label="Take the job out" @click="takeOut" />
       </template>
     </Dialog>
   </main>
@@ -161,6 +205,24 @@ async function remove() {
 .trouble {
   white-space: pre-line;
   margin-bottom: 12px;
+}
+.code {
+  margin-bottom: 16px;
+}
+.out {
+  margin: -16px 0 32px;
+  padding: 0;
+  list-style: none;
+}
+.out li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 12px;
+  min-height: 44px;
+}
+.helping {
+  margin-bottom: 16px;
 }
 .head {
   display: flex;
@@ -195,36 +257,6 @@ async function remove() {
   margin: 0 0 32px;
   padding: 0;
   list-style: none;
-}
-.job {
-  display: flex;
-  flex-direction: column;
-}
-.job > a {
-  flex: 1;
-  color: inherit;
-  text-decoration: none;
-}
-.sketch {
-  display: block;
-  height: 220px;
-  margin-bottom: 10px;
-}
-.job h2 {
-  margin-bottom: 2px;
-}
-.job p {
-  margin: 0;
-}
-.verdict.fits {
-  color: var(--moss);
-}
-.verdict.warning,
-.verdict.waiting {
-  color: var(--ochre);
-}
-.verdict.clash {
-  color: var(--brick);
 }
 .actions {
   display: flex;

@@ -16,6 +16,12 @@ const said = computed(() => {
   const what = count.value === 1 ? '1 reading waits' : `${count.value} readings wait`
   const goes = count.value === 1 ? 'it is sent' : 'they are sent'
   if (outbox.state === 'signed-out') return `${what} here: you are signed out. Sign in, and ${goes}.`
+  if (outbox.aside.length === count.value)
+    return count.value === 1
+      ? 'The server could not take 1 reading. It stays here and is tried again.'
+      : `The server could not take ${count.value} readings. They stay here and are tried again.`
+  if (outbox.state === 'busy')
+    return `${what} here: the server is busy or being mended. In a moment ${goes} again.`
   if (outbox.state === 'cut-off') return `${what} here: no network. When it returns, ${goes}.`
   return `${what} to be sent.`
 })
@@ -35,7 +41,7 @@ async function signIn() {
         >{{ one.label }} <MeasureText :text="one.text"
       /></span>
       <Button v-if="outbox.state === 'signed-out'" label="Sign in" @click="signIn" />
-      <Button v-else text label="Send now" @click="outbox.send()" />
+      <Button v-else text label="Send now" @click="outbox.sendNow()" />
     </div>
     <div v-for="one in outbox.refused" :key="one.id" class="line">
       <span
@@ -68,8 +74,22 @@ async function signIn() {
   color: var(--soft);
 }
 @media (max-width: 760px) {
+  /* Below the thumb pad, and not above it: what comes and goes must not move the keys under a thumb. */
   .outbox {
-    padding: 2px 12px;
+    position: fixed;
+    inset: auto 0 0;
+    z-index: 5;
+    padding: 0 12px;
+    border-top: 1px solid var(--line-strong);
+    border-bottom: 0;
+    font-size: 14px;
+    line-height: 1.25;
+  }
+  .line {
+    flex-wrap: nowrap;
+  }
+  .line button {
+    flex: none;
   }
   .one {
     display: none;

@@ -1,41 +1,64 @@
 <script setup lang="ts">
-import { api, Refused } from '@/api/client'
+import { api } from '@/api/client'
 import type { User } from '@/api/types'
 import TradeText from '@/words/TradeText.vue'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
+import Message from 'primevue/message'
 import { computed, reactive, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import FormField from './FormField.vue'
+import RecoveryCode from './RecoveryCode.vue'
 import { session, signedIn } from './session'
 import TopBar from './TopBar.vue'
+import { PASSWORD_HINT, useForm } from './useForm'
 
 const router = useRouter()
 const route = useRoute()
-const isNew = ref(false)
-const busy = ref(false)
-const form = reactive({ name: '', email: '', password: '' })
-const refused = ref<Record<string, string>>({})
-const title = computed(() => (isNew.value ? 'Make an account' : 'Sign in'))
+const asks = ref<'known' | 'new' | 'forgotten'>('known')
+const { busy, refused, attempt } = useForm()
+const form = reactive({ name: '', email: '', password: '', code: '' })
+/** What the server said of a letter that is on its way. */
+const said = ref('')
+const code = ref('')
+const withLetters = computed(() => session.value?.mail === true)
+const title = computed(
+  () => ({ known: 'Sign in', new: 'Make an account', forgotten: 'Forgotten password' })[asks.value],
+)
 
-async function enter(path: string, body?: unknown) {
-  busy.value = true
+async function goOn() {
+  const to = route.query.to
+  await router.push(typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : '/')
+}
+
+const enter = (path: string, body?: unknown) =>
+  attempt(async () => {
+    const user = await api<User & { message?: string }>('POST', path, body)
+    if (user.message) {
+      said.value = user.message
+      return
+    }
+    await signedIn(user)
+    if (user.recovery_code) code.value = user.recovery_code
+    else await goOn()
+  })
+
+function send() {
+  if (asks.value === 'known') return enter('/api/session', form)
+  if (asks.value === 'new') return enter('/api/account', form)
+  return enter(withLetters.value ? '/api/account/forgotten' : '/api/account/recovery', form)
+}
+
+function turnTo(what: typeof asks.value) {
+  asks.value = what
   refused.value = {}
-  try {
-    await signedIn(await api<User>('POST', path, body))
-    const to = route.query.to
-    await router.push(typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : '/')
-  } catch (error) {
-    if (!(error instanceof Refused)) throw error
-    refused.value = Object.keys(error.fields).length > 0 ? error.fields : { form: error.message }
-  } finally {
-    busy.value = false
-  }
+  said.value = ''
 }
 </script>
 
 <template>
   <TopBar />
-  <main class="split">
+  <main v-if="code" class="alone"><RecoveryCode :code="code" @done="goOn" /></main>
+  <main v-else class="split">
     <section class="about">
       <h1>Furniture that fits the room as it is</h1>
       <p>
@@ -48,44 +71,65 @@ async function enter(path: string, body?: unknown) {
         <p class="soft hint">A made-up cottage with a made-up alcove. Change what you like.</p>
       </template>
     </section>
-    <form class="card" novalidate @submit.prevent="enter(isNew ? '/api/account' : '/api/session', form)">
+    <form class="card" novalidate @submit.prevent="send">
       <h2>{{ title }}</h2>
+      <Message v-if="said" severity="success">{{ said }}</Message>
       <p v-if="refused.form" class="refused" role="alert">{{ refused.form }}</p>
-      <div v-if="isNew" class="field">
-        <label for="name">Your name</label>
-        <InputText id="name" v-model="form.name" autocomplete="name" :invalid="!!refused.name" />
-        <p v-if="refused.name" class="refused" role="alert">{{ refused.name }}</p>
-      </div>
-      <div class="field">
-        <label for="email">E-mail</label>
-        <InputText
-          id="email"
-          v-model="form.email"
-          type="email"
-          autocomplete="username"
-          :invalid="!!refused.email"
-        />
-        <p v-if="refused.email" class="refused" role="alert">{{ refused.email }}</p>
-      </div>
-      <div class="field">
-        <label for="password">Password</label>
-        <InputText
-          id="password"
-          v-model="form.password"
-          type="password"
-          :autocomplete="isNew ? 'new-password' : 'current-password'"
-          :invalid="!!refused.password"
-        />
-        <p v-if="isNew" class="soft hint">At least 10 characters.</p>
-        <p v-if="refused.password" class="refused" role="alert">{{ refused.password }}</p>
-      </div>
+      <p v-if="asks === 'forgotten' && !withLetters" class="soft">
+        The recovery code that you printed when you made the account leads back into it.
+      </p>
+      <FormField
+        v-if="asks === 'new'"
+        id="name"
+        v-model="form.name"
+        label="Your name"
+        autocomplete="name"
+        :refused="refused.name"
+      />
+      <FormField
+        id="email"
+        v-model="form.email"
+        label="E-mail"
+        type="email"
+        autocomplete="username"
+        :refused="refused.email"
+      />
+      <FormField
+        v-if="asks === 'forgotten' && !withLetters"
+        id="code"
+        v-model="form.code"
+        label="Recovery code"
+        :refused="refused.code"
+      />
+      <FormField
+        v-if="asks !== 'forgotten' || !withLetters"
+        id="password"
+        v-model="form.password"
+        :label="asks === 'forgotten' ? 'New password' : 'Password'"
+        type="password"
+        :autocomplete="asks === 'known' ? 'current-password' : 'new-password'"
+        :hint="asks === 'known' ? '' : PASSWORD_HINT"
+        :refused="refused.password"
+      />
       <div class="actions">
-        <Button type="submit" :label="title" :loading="busy" />
+        <Button
+          type="submit"
+          :label="asks === 'forgotten' ? (withLetters ? 'Send me a letter' : 'Sign in with the code') : title"
+          :loading="busy"
+        />
         <Button
           type="button"
           text
-          :label="isNew ? 'I have an account' : 'I am new here'"
-          @click="((isNew = !isNew), (refused = {}))"
+          :label="asks === 'known' ? 'I am new here' : 'I have an account'"
+          @click="turnTo(asks === 'known' ? 'new' : 'known')"
+        />
+        <Button
+          v-if="asks === 'known'"
+          type="button"
+          text
+          severity="secondary"
+          label="Forgotten?"
+          @click="turnTo('forgotten')"
         />
       </div>
     </form>
@@ -93,6 +137,11 @@ async function enter(path: string, body?: unknown) {
 </template>
 
 <style scoped>
+.alone {
+  max-width: 560px;
+  margin: 8vh auto 40px;
+  padding: 0 20px;
+}
 .split {
   display: grid;
   grid-template-columns: minmax(0, 1.2fr) minmax(300px, 1fr);

@@ -11,6 +11,9 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/sign-in', component: () => import('./SignIn.vue'), meta: { open: true } },
+    { path: '/welcome', component: () => import('./Letter.vue'), meta: { open: true } },
+    { path: '/new-password', component: () => import('./Letter.vue'), meta: { open: true } },
+    { path: '/join', component: () => import('./Join.vue') },
     { path: '/', component: () => import('./Jobs.vue') },
     { path: '/account', component: () => import('./Account.vue') },
     { path: '/homes/:home/workshop', component: () => import('./Workshop.vue') },

@@ -21,7 +21,7 @@ async function forgetAnswers(): Promise<void> {
 
 export async function signedIn(user: User): Promise<void> {
   await forgetAnswers()
-  session.value = { demo: session.value?.demo ?? false, user }
+  session.value = { demo: session.value?.demo ?? false, mail: session.value?.mail ?? false, user }
   await useOutbox().belongTo(user.email)
 }
 

@@ -41,9 +41,9 @@ final class SheetPlannerTest extends TestCase
      * @param  list<CutPiece>  $pieces
      * @param  list<Stock>  $stock
      */
-    private function plan(array $pieces, array $stock, float $kerf = 3.2, float $trim = 6.0): SheetPlan
+    private function plan(array $pieces, array $stock, float $kerf = 3.2, float $trim = 6.0, ?int $steps = null): SheetPlan
     {
-        return (new SheetPlanner(SawSetup::allEdges(self::mm($kerf), self::mm($trim)), LengthFormat::millimetres('0.1')))->plan($pieces, $stock);
+        return (new SheetPlanner(SawSetup::allEdges(self::mm($kerf), self::mm($trim)), LengthFormat::millimetres('0.1')))->plan($pieces, $stock, $steps);
     }
 
     public function test_eight_quarters_of_two_sheets_when_the_kerf_is_nothing(): void
@@ -59,10 +59,12 @@ final class SheetPlannerTest extends TestCase
 
     public function test_with_a_kerf_they_no_longer_go_and_the_bound_knows(): void
     {
-        // (1220 + 3.2)(610 + 3.2) · 8 against (2440 + 3.2)(1220 + 3.2): 2.008 sheets by area: 3, and a quarter row is lost.
+        // By area 2.008 sheets: (1220 + 3.2)(610 + 3.2) · 8 against (2440 + 3.2)(1220 + 3.2). But two of them are 2443.2 long and
+        // 1223.2 wide: no two go onto one sheet, and the bound says so.
         $plan = $this->plan([self::piece('quarter', 1220, 610, 8)], [self::stock()], 3.2, 0.0);
-        self::assertSame(3, $plan->boundSheets);
-        self::assertGreaterThanOrEqual(3, count($plan->sheets));
+        self::assertSame(8, $plan->boundSheets);
+        self::assertStringStartsWith('no two of these go onto one sheet: quarter', $plan->because);
+        self::assertCount(8, $plan->sheets);
     }
 
     public function test_grain_decides_how_a_piece_lies(): void
@@ -106,9 +108,10 @@ final class SheetPlannerTest extends TestCase
     public function test_every_plan_can_be_sawn_and_none_beats_its_bound(): void
     {
         $sizes = Generators::seq(Generators::tuple(Generators::choose(60, 1800), Generators::choose(50, 1100), Generators::elements(...Grain::cases())));
-        $this->limitTo(60)->forAll($sizes)->then(function (array $sizes): void {
+        // Half of them as they are first, half improved; INCASTRO_LISTS says how many (2000 on demand).
+        $this->limitTo((int) (getenv('INCASTRO_LISTS') ?: 60))->forAll($sizes)->then(function (array $sizes): void {
             $pieces = array_map(fn (array $size, int $i) => self::piece("p$i", (float) $size[0], (float) $size[1], 1 + $i % 3, $size[2]), $sizes, array_keys($sizes));
-            $plan = $this->plan($pieces, [self::stock(), self::stock(1220, 1220, 36, 2, 'half')]);
+            $plan = $this->plan($pieces, [self::stock(), self::stock(1220, 1220, 36, 2, 'half')], steps: count($sizes) % 2 === 0 ? 0 : null);
             $placed = array_merge([], ...array_map(fn (PlannedSheet $sheet) => $sheet->pieces, $plan->sheets));
             $left = array_sum(array_map(fn ($unplaced) => $unplaced->quantity, $plan->unplaced));
             self::assertSame(array_sum(array_map(fn (CutPiece $piece) => $piece->quantity, $pieces)), count($placed) + $left);

@@ -87,6 +87,37 @@ final class FilesTest extends TestCase
         self::assertSame(json_decode($text, true), json_decode((string) json_encode(JobFile::write($document, $record['takes'] ?? [])), true));
     }
 
+    public function test_what_a_take_says_was_typed_is_what_its_value_is(): void
+    {
+        $data = json_decode((string) file_get_contents(self::DEMO));
+        $takes = $data->job->spaces[0]->takes;
+        $takes[0]->value = ['nm' => 2_400_000_000, 'typed' => '=1+1'];
+        // Typed in inches before the job's unit was changed, it is left as it was: 94 1/2 × 25.4 = 2400.3.
+        $takes[1]->value = ['nm' => 2_400_300_000, 'typed' => '94 1/2'];
+        ['job' => $job] = JobFile::read('demo.json', (string) json_encode($data));
+        self::assertSame('2400 mm', $job['spaces'][0]['takes'][0]['value']['typed']);
+        self::assertSame('94 1/2', $job['spaces'][0]['takes'][1]['value']['typed']);
+    }
+
+    public function test_a_time_that_is_none_and_a_struck_take_without_its_space_are_named(): void
+    {
+        $refused = function (\stdClass $data): string {
+            try {
+                JobFile::read('demo.json', (string) json_encode($data));
+            } catch (BadFile $bad) {
+                return $bad->getMessage();
+            }
+            self::fail('It was taken.');
+        };
+        $data = json_decode((string) file_get_contents(self::DEMO));
+        $take = $data->job->spaces[0]->takes[0];
+        $take->taken_at = 'next thursday';
+        self::assertStringContainsString('demo.json:$.job.spaces[0].takes[0].taken_at: “next thursday” is not a date and time.', $refused($data));
+        $take->taken_at = '';
+        $data->record = ['takes' => [['space' => 'elsewhere'] + (array) $take]];
+        self::assertStringContainsString('demo.json:$.record.takes[0].space: “elsewhere” is none of the spaces of this file.', $refused($data));
+    }
+
     public function test_a_job_of_the_first_format_is_still_taken(): void
     {
         $old = (string) file_get_contents(__DIR__.'/../../examples/job-format-1.json');

@@ -7,7 +7,9 @@ namespace Tests\Core\Exchange;
 use Incastro\Exchange\BadFile;
 use Incastro\Exchange\MeasuringSheetPdf;
 use Incastro\Exchange\ReadingsCsv;
+use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
+use Incastro\Survey\Take;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestAlcove;
 
@@ -71,10 +73,33 @@ final class ReadingsPaperTest extends TestCase
         }
     }
 
+    public function test_a_line_that_says_when_says_it_as_a_date(): void
+    {
+        $survey = TestAlcove::leaning()->survey();
+        $csv = fn (string $taken) => (new ReadingsCsv(LengthFormat::millimetres()))->read("slot,value,taken_at\nheight-left,2400,$taken\n", 'r.csv', $survey->slots);
+        self::assertSame('2026-03-15T10:00:00Z', $csv('2026-03-15T10:00:00Z')[0]['taken_at']);
+        self::assertNull($csv('')[0]['taken_at']);
+        foreach (['garbage', '2026-13-40T10:00:00Z', '@9999999999999999', '+999999-01-01T00:00:00Z', 'next thursday'] as $taken) {
+            try {
+                $csv($taken);
+                self::fail("$taken was taken.");
+            } catch (BadFile $bad) {
+                self::assertStringContainsString("r.csv:2:taken_at: “{$taken}” is not a date and time.", $bad->getMessage());
+            }
+        }
+    }
+
+    public function test_nothing_that_was_typed_goes_out_as_a_formula(): void
+    {
+        $take = new Take('t', 'height-left', Length::ofDouble(2400.0), typed: '=HYPERLINK("http://evil.example","x")');
+        $survey = TestAlcove::leaning()->surveyOf([$take]);
+        self::assertStringContainsString(",\"'=HYPERLINK(", (new ReadingsCsv(LengthFormat::millimetres()))->write($survey));
+    }
+
     public function test_ten_thousand_lines_are_no_tape_book(): void
     {
         $this->expectException(BadFile::class);
-        $this->expectExceptionMessage('A tape book has at most 1000.');
+        $this->expectExceptionMessage('There are 10001 lines. Such a file has at most 1000.');
         (new ReadingsCsv(LengthFormat::millimetres()))->read("slot,value\n".str_repeat("height-left,2400\n", 10_000), 'r.csv', TestAlcove::leaning()->survey()->slots);
     }
 }

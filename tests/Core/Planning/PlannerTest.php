@@ -108,6 +108,16 @@ final class PlannerTest extends TestCase
 
             public int $computed = 0;
 
+            public function keep(string $stage, string $hash, object $result): void
+            {
+                $this->kept["$stage $hash"] = $result;
+            }
+
+            public function find(string $stage, string $hash): ?object
+            {
+                return $this->kept["$stage $hash"] ?? null;
+            }
+
             public function remember(string $stage, string $hash, Closure $compute): object
             {
                 return $this->kept["$stage $hash"] ??= (function () use ($compute): object {
@@ -118,10 +128,14 @@ final class PlannerTest extends TestCase
             }
         };
         $planner = new Planner($memory);
-        $planner->plan(TestAlcove::leaning()->job());
-        $planner->plan(TestAlcove::leaning()->job());
+        // A draft is made anew each time, until somebody looked at the sheets: then that plan is everybody's.
+        $leaning = TestAlcove::leaning()->job();
+        $planner->plan($leaning);
+        self::assertSame(0, $memory->computed);
+        $thorough = $planner->plan($leaning, isThorough: true);
+        self::assertEquals($thorough->cut, $planner->plan($leaning)->cut);
         self::assertSame(1, $memory->computed);
-        $planner->plan(TestAlcove::skewed()->job());
+        $planner->plan(TestAlcove::skewed()->job(), isThorough: true);
         self::assertSame(2, $memory->computed);
         self::assertStringStartsWith('cut ', array_key_first($memory->kept) ?? '');
     }

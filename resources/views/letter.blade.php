@@ -1,0 +1,9 @@
+{!! $said !!}
+@if ($link)
+
+{!! $link !!}
+@endif
+
+{!! $otherwise !!}
+
+Incastro
