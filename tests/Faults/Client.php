@@ -6,7 +6,7 @@ namespace Tests\Faults;
 
 use GuzzleHttp\Client as Http;
 use GuzzleHttp\Cookie\CookieJar;
-use GuzzleHttp\Exception\ConnectException;
+use GuzzleHttp\Exception\TransferException;
 
 /** Somebody at a browser of their own, as far as the API goes: signed in to the running application, with one job. */
 final class Client
@@ -36,7 +36,7 @@ final class Client
 
     /**
      * @param  array<string, mixed>|null  $body
-     * @return array{int, array<array-key, mixed>} status and answer; status 0 where nothing answered
+     * @return array{int, array<array-key, mixed>} status and answer; status 0 where nothing answered, or no whole answer came
      */
     public function ask(string $method, string $path, ?array $body = null, ?string $file = null): array
     {
@@ -49,7 +49,7 @@ final class Client
         }
         try {
             $answer = $this->http->request($method, $path, $options);
-        } catch (ConnectException) {
+        } catch (TransferException) {
             return [0, []];
         }
 
