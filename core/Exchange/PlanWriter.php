@@ -78,7 +78,7 @@ final readonly class PlanWriter
                 'ceiling' => $space->survey->room === null ? [] : (new SolidWriter($space))->ceiling($space->survey->room),
                 'findings' => array_map(LengthWriter::finding(...), $space->findings),
             ], $this->plan->spaces),
-            'sheets' => SheetPlanWriter::write($this->plan->cut->sheets),
+            'sheets' => SheetPlanWriter::write($this->plan->cut->sheets, $this->plan->job->saw()),
             'boards' => SheetPlanWriter::boards($this->plan->cut->boards),
         ];
     }

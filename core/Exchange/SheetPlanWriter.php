@@ -9,6 +9,7 @@ use Incastro\Cut\PlacedPiece;
 use Incastro\Cut\PlannedBoard;
 use Incastro\Cut\PlannedSheet;
 use Incastro\Cut\Rectangle;
+use Incastro\Cut\SawSetup;
 use Incastro\Cut\SheetPlan;
 use Incastro\Cut\Unplaced;
 
@@ -16,7 +17,7 @@ use Incastro\Cut\Unplaced;
 final class SheetPlanWriter
 {
     /** @return array<string, mixed> */
-    public static function write(SheetPlan $plan): array
+    public static function write(SheetPlan $plan, SawSetup $saw): array
     {
         return [
             'sheets' => array_map(fn (PlannedSheet $sheet) => [
@@ -33,6 +34,8 @@ final class SheetPlanWriter
             'price' => round($plan->price, 3),
             'bound' => ['sheets' => $plan->boundSheets, 'price' => round($plan->boundPrice, 3), 'because' => $plan->because],
             'settings' => $plan->settings,
+            'kerf_mm' => self::mm($saw->kerf->nanometres()),
+            'trim_mm' => ['long' => [self::mm($saw->trimLow->nanometres()), self::mm($saw->trimHigh->nanometres())], 'short' => [self::mm($saw->trimStart->nanometres()), self::mm($saw->trimEnd->nanometres())]],
         ];
     }
 

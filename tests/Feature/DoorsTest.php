@@ -91,6 +91,24 @@ final class DoorsTest extends TestCase
         }
     }
 
+    public function test_the_cuts_of_a_plan_are_put_in_order_for_the_tools_owned(): void
+    {
+        $pieces = $this->file('pieces.csv', "name,quantity,length,width,thickness,material,grain\nside,2,2100,350,18,birch,length\n");
+        $stock = $this->file('stock.csv', "name,quantity,length,width,thickness,material,price\nfull,,2440,1220,18,birch,64\n");
+        $plan = $this->file('plan.json', json_encode($this->answer('cut:plan', $pieces, $stock), JSON_THROW_ON_ERROR));
+        $tools = $this->file('tools.json', json_encode(['guided_saw' => ['kerf' => 2.2, 'guides' => [1400, 1400], 'run_on' => 150, 'offset' => 92, 'offset_waste' => 36, 'depth' => 55]], JSON_THROW_ON_ERROR));
+        $steps = $this->answer('saw:steps', $plan, $tools);
+        // Two factory edges off, then two strips of 350, each crosscut at 2100: two settings.
+        self::assertSame([2, 2, 2, true], [$steps['settings'], $steps['distinct'], $steps['fewest'], $steps['proven']]);
+        self::assertSame([['mark', null, 2], ['guide on the piece', 350, 2], ['guide on the piece', 2100, 2]], array_map(fn (array $step) => [$step['way'], $step['setting_mm'], count($step['cuts'])], $steps['steps']));
+        self::assertSame([], $steps['impossible']);
+        $bare = $this->answer('saw:steps', $plan, $this->file('none.json', '{}'));
+        self::assertSame('No saw for straight cuts is among the tools.', $bare['impossible'][0]['because']);
+        $this->refused('bad.json:$.guided_saw.guides: It must be a list of the lengths of the guides, such as [1400].', 'saw:steps', $plan, $this->file('bad.json', '{"guided_saw": {"guides": []}}'));
+        $this->refused("tools.json:\$.kerf_mm: “” is not a number from 0 to 100000.\ntools.json:\$.sheets: It must be a list of at most 500 entries.", 'saw:steps', $tools, $tools);
+        $this->refused('--window:0:window: “0” is not a whole number of sheets from 1.', 'saw:steps', $plan, $tools, '--window=0');
+    }
+
     public function test_a_list_in_inches_and_one_with_faults(): void
     {
         $stock = $this->file('stock.csv', "name,quantity,length,width,thickness,material,price\nfull,1,96,48,3/4,ply,80\n");

@@ -49,7 +49,7 @@ final class CutPlanCommand extends Command
             [$steps, $isLate] = $this->effort();
             $plan = (new SheetPlanner($saw, $format))->plan($pieces, $stock, $steps, $seed, $isLate);
 
-            return SheetPlanWriter::write($plan) + ['kerf_mm' => $saw->kerf->toDouble(), 'steps' => $steps === PHP_INT_MAX ? null : $steps ?? SheetPlanner::STEPS, 'seed' => $seed];
+            return SheetPlanWriter::write($plan, $saw) + ['steps' => $steps === PHP_INT_MAX ? null : $steps ?? SheetPlanner::STEPS, 'seed' => $seed];
         });
     }
 

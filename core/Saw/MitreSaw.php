@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Saw;
+
+/** A mitre saw at 90°. Lengths in nm. */
+final readonly class MitreSaw
+{
+    /**
+     * @param  int  $widest  part that it cuts through
+     * @param  int  $height  of cut
+     * @param  int  $stop  how far its stop reaches
+     * @param  int  $leastHeld  the shortest part that can be held
+     */
+    public function __construct(public int $kerf, public int $widest, public int $height, public int $stop, public int $leastHeld)
+    {
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Saw;
+
+use Incastro\Cut\PlannedSheet;
+use Incastro\Cut\SawSetup;
+use Incastro\Measure\LengthFormat;
+
+/** From sheets laid out to cuts in the order in which they are made, with the tools that are owned. */
+final readonly class SawPlanner
+{
+    /** Cuts that are put in order anew, all in all, for other ways of cutting parts: half a second of looking. */
+    private const TRIED = 24_000;
+
+    /** @param \Closure(string): float $density  of a material by its id, kg/m³ */
+    public function __construct(private SawSetup $saw, private Tools $tools, private LengthFormat $format, private \Closure $density)
+    {
+    }
+
+    /**
+     * @param  list<PlannedSheet>  $sheets
+     * @param  int  $window  sheets that may be open at once
+     *
+     * @throws NotSawable
+     */
+    public function steps(array $sheets, int $window = PHP_INT_MAX, bool $isSideBySide = true): SawSteps
+    {
+        $kerf = $this->saw->kerf->nanometres();
+        $slices = array_map(fn (PlannedSheet $sheet) => Slice::of($sheet->pieces === [] ? throw new \LogicException('A planned sheet has pieces.') : $sheet->pieces, $kerf), $sheets);
+        $forest = $this->handiest($sheets, $slices, $window);
+        $order = new SettingOrder($forest->cuts(), $window);
+        $best = $order->fewest();
+        $played = new Played($forest, $this->tools, $isSideBySide);
+        $steps = $played->steps($order->made($best));
+
+        return new SawSteps($played->parts(), $steps, count($best->settings), $order->distinct(), $best->fewest, $best->isProven, (new Refusals($forest, $this->tools, $this->format))->of($best));
+    }
+
+    /**
+     * Parts that may be cut otherwise are, where that saves cuts that no tool makes, settings or changes of tool.
+     *
+     * @param  list<PlannedSheet>  $sheets
+     * @param  list<Slice>  $slices
+     */
+    private function handiest(array $sheets, array $slices, int $window): Forest
+    {
+        $forest = $this->forest($sheets, $slices);
+        $least = $this->cost($forest, $window);
+        $tried = 0;
+        foreach ($slices as $i => $slice) {
+            $places = $slice->changeable();
+            while (($place = array_shift($places)) !== null && ($tried += count($forest->cuts())) < self::TRIED) {
+                $other = [...$slices];
+                $other[$i] = $slices[$i]->changedAt($place);
+                $new = $this->forest($sheets, array_values($other));
+                $cost = $this->cost($new, $window);
+                if ($cost < $least) {
+                    [$forest, $least, $slices] = [$new, $cost, array_values($other)];
+                    // What lies within was changed with it: what may be changed there is asked anew.
+                    $places = $slices[$i]->changeable();
+                }
+            }
+        }
+
+        return $forest;
+    }
+
+    /**
+     * @param  list<PlannedSheet>  $sheets
+     * @param  list<Slice>  $slices
+     */
+    private function forest(array $sheets, array $slices): Forest
+    {
+        return new Forest($sheets, $slices, $this->saw, $this->tools, $this->density);
+    }
+
+    /** @return array{int, int, int} cuts that no tool makes, settings, changes of tool */
+    private function cost(Forest $forest, int $window): array
+    {
+        $order = (new SettingOrder($forest->cuts(), $window))->greedy();
+        $changes = 0;
+        foreach ($order->settings as $i => $setting) {
+            $changes += $i > 0 && explode('|', $setting)[0] !== explode('|', $order->settings[$i - 1])[0] ? 1 : 0;
+        }
+
+        return [substr_count($order->done, '0'), count($order->settings), $changes];
+    }
+}

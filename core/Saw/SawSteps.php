@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Saw;
+
+/** All cuts of the sheets of a plan, in the order in which they are made. */
+final readonly class SawSteps
+{
+    /**
+     * @param  list<Part>  $parts  sheets, and everything that is cut from them
+     * @param  list<Step>  $steps
+     * @param  int  $settings  how often something is set
+     * @param  int  $distinct  different settings
+     * @param  int  $fewest  what no order goes under with these trees and as many sheets open
+     * @param  list<Impossible>  $impossible
+     */
+    public function __construct(
+        public array $parts,
+        public array $steps,
+        public int $settings,
+        public int $distinct,
+        public int $fewest,
+        public bool $isProven,
+        public array $impossible,
+    ) {
+    }
+
+    public function clampings(): int
+    {
+        return array_sum(array_map(fn (Step $step) => $step->clampings, $this->steps));
+    }
+
+    /** @return list<SawCut> */
+    public function cuts(): array
+    {
+        return array_merge(...array_map(fn (Step $step) => $step->cuts, $this->steps));
+    }
+}
