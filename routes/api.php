@@ -12,6 +12,7 @@ use App\Http\Controllers\JobController;
 use App\Http\Controllers\PieceController;
 use App\Http\Controllers\RecoveryController;
 use App\Http\Controllers\RuleController;
+use App\Http\Controllers\SawController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SurveyController;
 use App\Http\Controllers\UnitController;
@@ -51,6 +52,7 @@ Route::middleware(['auth:sanctum', SignedInLately::class, 'throttle:person'])->g
         Route::patch('/homes/{home}', [HomeController::class, 'update']);
         Route::delete('/homes/{home}', [HomeController::class, 'destroy']);
         Route::post('/homes/{home}/ways-in', [HomeController::class, 'waysIn']);
+        Route::post('/homes/{home}/saws', [HomeController::class, 'sawsOwned']);
         Route::post('/homes/{home}/jobs', [JobController::class, 'store']);
         Route::post('/homes/{home}/import', [ExchangeController::class, 'import'])->middleware('throttle:costly');
     });
@@ -71,11 +73,14 @@ Route::middleware(['auth:sanctum', SignedInLately::class, 'throttle:person'])->g
         Route::get('/jobs/{job}/history', [EditController::class, 'history']);
         Route::get('/jobs/{job}/helpers', [HelperController::class, 'index']);
         Route::delete('/jobs/{job}/helpers', [HelperController::class, 'letGo']);
+        Route::post('/jobs/{job}/releases', [SawController::class, 'release'])->middleware('throttle:costly');
         Route::get('/jobs/{job}/units', [UnitController::class, 'index']);
         Route::get('/jobs/{job}/rules/{rule}', [RuleController::class, 'show']);
         Route::get('/jobs/{job}/export', [ExchangeController::class, 'export']);
         Route::get('/jobs/{job}/cut-sheet', [ExchangeController::class, 'cutSheet'])->middleware('throttle:costly');
     });
+
+    Route::post('/releases/{release}/facts', [SawController::class, 'facts'])->middleware('can:work,release');
 
     Route::middleware('can:work,space')->group(function (): void {
         Route::get('/spaces/{space}/elevation.svg', [ExchangeController::class, 'elevation']);

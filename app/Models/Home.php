@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $user_id
  * @property string $name
  * @property list<array<string, mixed>> $ways_in
+ * @property ?array<string, mixed> $saws  null while they are the usual ones
  * @property User $user
  * @property Collection<int, Job> $jobs
  */
@@ -22,13 +23,13 @@ final class Home extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['name', 'ways_in'];
+    protected $fillable = ['name', 'ways_in', 'saws'];
 
     protected $attributes = ['ways_in' => '[]'];
 
     protected function casts(): array
     {
-        return ['ways_in' => 'array'];
+        return ['ways_in' => 'array', 'saws' => 'array'];
     }
 
     /** @return BelongsTo<User, $this> */

@@ -18,6 +18,8 @@ use Illuminate\Support\Carbon;
  * @property string $home_id
  * @property array<string, mixed> $choices
  * @property int $version
+ * @property ?int $cuts_in_all  of its newest release; null while there is none
+ * @property int $cuts_made
  * @property Carbon $updated_at
  * @property ?Carbon $deleted_at  when it was taken out
  * @property Home $home
@@ -31,11 +33,11 @@ final class Job extends Model
 
     protected $fillable = ['choices'];
 
-    protected $attributes = ['version' => 1];
+    protected $attributes = ['version' => 1, 'cuts_in_all' => null, 'cuts_made' => 0];
 
     protected function casts(): array
     {
-        return ['choices' => 'array', 'version' => 'integer'];
+        return ['choices' => 'array', 'version' => 'integer', 'cuts_in_all' => 'integer', 'cuts_made' => 'integer'];
     }
 
     /** @return BelongsTo<Home, $this> */

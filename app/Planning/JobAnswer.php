@@ -21,7 +21,7 @@ use Incastro\Rules\Rule;
 /** What every change of a job is answered with: verdict, tape, choices, and the open station. */
 final readonly class JobAnswer
 {
-    public const STATIONS = ['measure', 'fit', 'pieces', 'sheets'];
+    public const STATIONS = ['measure', 'fit', 'pieces', 'sheets', 'saw'];
 
     public function __construct(private Planner $planner, private History $history, private StageMemory $memory)
     {
@@ -54,9 +54,9 @@ final readonly class JobAnswer
             ],
             'space' => $space?->space->id,
             'verdict' => $writer->verdict(),
-            'tape' => $writer->tape(),
+            'tape' => $writer->tape() + ['saw' => Cutting::fact($job)],
             'history' => $this->history->labels($job, $user),
-            'station' => $station === null || $space === null ? null : $this->station($writer, $station, $space),
+            'station' => $station === null || $space === null ? null : $this->station($job, $plan, $writer, $station, $space),
         ];
     }
 
@@ -75,13 +75,14 @@ final readonly class JobAnswer
     }
 
     /** @return array<string, mixed> */
-    private function station(PlanWriter $writer, string $station, SpacePlan $space): array
+    private function station(Job $job, Plan $plan, PlanWriter $writer, string $station, SpacePlan $space): array
     {
         return ['name' => $station] + match ($station) {
             'measure' => $writer->measure($space),
             'fit' => $writer->fit($space),
             'pieces' => $writer->pieces(),
             'sheets' => $writer->sheets(),
+            'saw' => Cutting::station($job, $plan),
             default => throw ValidationException::withMessages(['station' => sprintf('“%s” is not a station.', $station)]),
         };
     }

@@ -29,13 +29,19 @@ final readonly class SawSetup
         return new self($kerf, $short, Length::zero(), $long, Length::zero());
     }
 
+    /** For one stock: nothing is trimmed off edges that are sawn. */
+    public function on(Stock $stock): self
+    {
+        return $stock->isSawn ? self::allEdges($this->kerf, Length::zero()) : $this;
+    }
+
     public function usableLength(Stock $stock): Length
     {
-        return $stock->length->minus($this->trimStart)->minus($this->trimEnd);
+        return $stock->length->minus($this->on($stock)->trimStart)->minus($this->on($stock)->trimEnd);
     }
 
     public function usableWidth(Stock $stock): Length
     {
-        return $stock->width->minus($this->trimLow)->minus($this->trimHigh);
+        return $stock->width->minus($this->on($stock)->trimLow)->minus($this->on($stock)->trimHigh);
     }
 }

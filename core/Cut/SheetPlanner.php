@@ -134,11 +134,11 @@ final readonly class SheetPlanner
     /** @return list<PlannedSheet> */
     private function planned(Lay $lay, Grid $grid, Filled $plan): array
     {
-        [$x0, $y0] = [$this->saw->trimStart->nanometres(), $this->saw->trimLow->nanometres()];
-        $at = fn (int $x, int $y, int $sizeX, int $sizeY) => new Rectangle($x0 + $grid->nanometres($x), $y0 + $grid->nanometres($y), $grid->nanometres($sizeX), $grid->nanometres($sizeY));
         $taken = array_fill(0, count($lay->types), 0);
         $sheets = [];
         foreach ($plan->sheets as $sheet) {
+            $saw = $this->saw->on($sheet->of->stock);
+            $at = fn (int $x, int $y, int $sizeX, int $sizeY) => new Rectangle($saw->trimStart->nanometres() + $grid->nanometres($x), $saw->trimLow->nanometres() + $grid->nanometres($y), $grid->nanometres($sizeX), $grid->nanometres($sizeY));
             $cuts = new Cuts($sheet, $lay->kerf);
             $pieces = [];
             foreach ($cuts->pieces() as [$type, $turned, $x, $y, $sizeX, $sizeY]) {

@@ -6,7 +6,10 @@ namespace Incastro\Cut;
 
 use Incastro\Measure\Length;
 
-/** Sheets that can be bought: a null quantity is as many as needed. The price is in the job's own money. */
+/**
+ * Sheets that can be bought: a null quantity is as many as needed. The price is in the job's own money. What is sawn, such as an offcut,
+ * is not trimmed again.
+ */
 final readonly class Stock
 {
     public function __construct(
@@ -17,12 +20,13 @@ final readonly class Stock
         public Length $thickness,
         public string $material,
         public float $price,
+        public bool $isSawn = false,
     ) {
     }
 
     public function asManyAsNeeded(): self
     {
-        return new self($this->name, null, $this->length, $this->width, $this->thickness, $this->material, $this->price);
+        return new self($this->name, null, $this->length, $this->width, $this->thickness, $this->material, $this->price, $this->isSawn);
     }
 
     /** Thickness within 0.5 mm counts as the same board. */

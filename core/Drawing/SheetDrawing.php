@@ -49,8 +49,8 @@ final readonly class SheetDrawing
             'sheet' => [
                 Outline::rectangle(0.0, 0.0, $length, $width, Style::Sheet, "sheet-$number"),
                 Outline::rectangle(
-                    $this->saw->trimStart->toDouble(),
-                    $this->saw->trimLow->toDouble(),
+                    $this->saw->on($sheet->stock)->trimStart->toDouble(),
+                    $this->saw->on($sheet->stock)->trimLow->toDouble(),
                     $this->saw->usableLength($sheet->stock)->toDouble(),
                     $this->saw->usableWidth($sheet->stock)->toDouble(),
                     Style::Trimmed,

@@ -46,6 +46,16 @@ final readonly class Job
         return new self(...['spaces' => $spaces] + get_object_vars($this));
     }
 
+    /**
+     * The same with other sheets to cut from.
+     *
+     * @param  list<Stock>  $stock
+     */
+    public function stocked(array $stock): self
+    {
+        return new self(...['stock' => $stock] + get_object_vars($this));
+    }
+
     /** The same built by other rules. */
     public function by(HouseRules $rules): self
     {

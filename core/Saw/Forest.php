@@ -33,8 +33,9 @@ final class Forest
      * @param  list<PlannedSheet>  $sheets
      * @param  list<Slice>  $slices  the tree of each
      * @param  \Closure(string): float  $density  of a material, kg/m³
+     * @param  string  $mark  letter before the number of a sheet
      */
-    public function __construct(array $sheets, array $slices, private readonly SawSetup $saw, private readonly Tools $tools, private readonly \Closure $density)
+    public function __construct(array $sheets, array $slices, private readonly SawSetup $saw, private readonly Tools $tools, private readonly \Closure $density, private readonly string $mark = 'S')
     {
         foreach ($slices as $slice) {
             $this->gather($slice);
@@ -83,8 +84,8 @@ final class Forest
     private function sheet(Slice $slice): void
     {
         $stock = $this->of->stock;
-        $blank = $this->part(self::id('sheet', (string) $this->sheet, ...self::names($slice)), "S$this->sheet", $stock->length->nanometres(), $stock->width->nanometres(), null, null, Fate::CutFurther);
-        [$low, $start] = [$this->saw->trimLow->nanometres(), $this->saw->trimStart->nanometres()];
+        $blank = $this->part(self::id($this->mark, (string) $this->sheet, ...self::names($slice)), "$this->mark$this->sheet", $stock->length->nanometres(), $stock->width->nanometres(), null, null, Fate::CutFurther);
+        [$low, $start] = [$this->saw->on($stock)->trimLow->nanometres(), $this->saw->on($stock)->trimStart->nanometres()];
         $needs = [];
         [$x, $y] = [$blank->x, $blank->y];
         if ($low > 0) {
@@ -126,7 +127,7 @@ final class Forest
      */
     private function blank(Slice $slice, Part $blank, int $x, int $y, array $needs, bool $isSquare): void
     {
-        $start = $this->saw->trimStart->nanometres();
+        $start = $this->saw->on($this->of->stock)->trimStart->nanometres();
         if (! $isSquare && ($slice->axis === Axis::X || $slice->axis === null)) {
             $needs = [...$needs, $this->trim($blank, Axis::X, $y, $x, $start, $needs)];
             $x -= $start;
@@ -160,7 +161,7 @@ final class Forest
         $rest = $extent - array_sum(array_map(fn (Slice $slice) => $slice->size($axis), $slices)) - (count($slices) - 1) * $kerf;
         $last = $this->lastOf($slices, $axis, $rest);
         // No piece reaches into what would be trimmed off the far edge.
-        $far = ($isX ? $this->saw->trimEnd : $this->saw->trimHigh)->nanometres();
+        $far = ($isX ? $this->saw->on($this->of->stock)->trimEnd : $this->saw->on($this->of->stock)->trimHigh)->nanometres();
         $sizes = [];
         foreach ($slices as $i => $slice) {
             $sizes[$i] = $slice->size($axis);
@@ -223,7 +224,7 @@ final class Forest
         $isPiece = $slice->axis === null;
         $isDone = $isPiece && $x === $slice->x && $y === $slice->y;
         $name = $isPiece ? $slice->pieces[0]->piece->name : null;
-        $mark = $name ?? "S$this->sheet-".self::letters($this->letter++);
+        $mark = $name ?? "$this->mark$this->sheet-".self::letters($this->letter++);
 
         return $this->part(self::id($isDone ? 'piece' : $axis->name, "$x × $y", ...self::names($slice)), $mark, $x, $y, $blank->id, $name, $isDone ? Fate::Piece : Fate::CutFurther);
     }

@@ -34,13 +34,14 @@ final class Played
     {
         $steps = [];
         foreach ($bursts as [$setting, $cuts]) {
-            // One thing is marked out after another with one tool at a time.
-            $byWay = [];
+            // What is marked out is straightened with one tool, and all along before ends are squared.
+            $together = [];
             foreach ($this->sorted($cuts) as $c) {
-                $byWay[$this->forest->cuts()[$c]->way->value ?? ''][] = $c;
+                $cut = $this->forest->cuts()[$c];
+                $together[$setting ?? ($cut->way->value ?? '').$cut->axis->name][] = $c;
             }
-            foreach ($byWay as $together) {
-                $steps[] = $this->step($setting, $together);
+            foreach ($together as $cuts) {
+                $steps[] = $this->step($setting, $cuts);
             }
         }
 

@@ -14,8 +14,11 @@ final readonly class SawPlanner
     /** Cuts that are put in order anew, all in all, for other ways of cutting parts: half a second of looking. */
     private const TRIED = 24_000;
 
-    /** @param \Closure(string): float $density  of a material by its id, kg/m³ */
-    public function __construct(private SawSetup $saw, private Tools $tools, private LengthFormat $format, private \Closure $density)
+    /**
+     * @param  \Closure(string): float  $density  of a material by its id, kg/m³
+     * @param  string  $letter  before the number of each sheet in its mark
+     */
+    public function __construct(private SawSetup $saw, private Tools $tools, private LengthFormat $format, private \Closure $density, private string $letter = 'S')
     {
     }
 
@@ -73,7 +76,7 @@ final readonly class SawPlanner
      */
     private function forest(array $sheets, array $slices): Forest
     {
-        return new Forest($sheets, $slices, $this->saw, $this->tools, $this->density);
+        return new Forest($sheets, $slices, $this->saw, $this->tools, $this->density, $this->letter);
     }
 
     /** @return array{int, int, int} cuts that no tool makes, settings, changes of tool */

@@ -105,7 +105,7 @@ final class DoorsTest extends TestCase
         $bare = $this->answer('saw:steps', $plan, $this->file('none.json', '{}'));
         self::assertSame('No saw for straight cuts is among the tools.', $bare['impossible'][0]['because']);
         $this->refused('bad.json:$.guided_saw.guides: It must be a list of the lengths of the guides, such as [1400].', 'saw:steps', $plan, $this->file('bad.json', '{"guided_saw": {"guides": []}}'));
-        $this->refused("tools.json:\$.kerf_mm: “” is not a number from 0 to 100000.\ntools.json:\$.sheets: It must be a list of at most 500 entries.", 'saw:steps', $tools, $tools);
+        $this->refused("tools.json:\$.kerf_mm: Nothing is not a number from 0 to 100000.\ntools.json:\$.sheets: It must be a list of at most 500 entries.", 'saw:steps', $tools, $tools);
         $this->refused('--window:0:window: “0” is not a whole number of sheets from 1.', 'saw:steps', $plan, $tools, '--window=0');
     }
 

@@ -126,7 +126,7 @@ final class JobTest extends TestCase
         file_put_contents($pieces, "name,quantity,length,width,thickness,material,grain\nside,2,2100,350,18,ply,length\n");
         file_put_contents($stock, "name,quantity,length,width,thickness,material,price\nfull,,2440,1220,18,ply,64.0\n");
         $cut = json_decode($run('cut:plan', $pieces, $stock, '--trim=long:6mm,short:8mm')->getOutput(), true);
-        self::assertSame(['sheets', 'unplaced', 'sheets_used', 'price', 'bound', 'settings', 'kerf_mm', 'steps', 'seed'], array_keys($cut));
+        self::assertSame(['sheets', 'unplaced', 'sheets_used', 'price', 'bound', 'settings', 'kerf_mm', 'trim_mm', 'steps', 'seed'], array_keys($cut));
         self::assertSame(['name' => 'side', 'x_mm' => 8, 'y_mm' => 6, 'length_mm' => 2100, 'width_mm' => 350, 'turned' => false], $cut['sheets'][0]['pieces'][0]);
         self::assertSame(1, $cut['bound']['sheets']);
         $steps = fn (string ...$more) => json_decode($run('cut:plan', $pieces, $stock, ...$more)->getOutput(), true);

@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\DB;
 use Incastro\Drawing\ScreenWriter;
 use Incastro\Drawing\WayDrawing;
 use Incastro\Measure\LengthFormat;
+use Incastro\Planning\SawChoices;
 use Incastro\Planning\StageMemory;
 use Incastro\Planning\WayChoices;
 use Incastro\Rules\Edit;
@@ -40,6 +41,7 @@ final class HomeController extends Controller
             'ways_in' => $home->ways_in,
             'ways_drawn' => (object) $this->drawnWays($home),
             'unit' => $this->format($home)->unit->value,
+            'saws' => $this->saws($home),
             'jobs' => $home->jobs->map(fn (Job $job) => $this->sketched($job->setRelation('home', $home), $answer, $memory, $until))->all(),
             'taken_out' => $home->jobs()->onlyTrashed()->get()->map(fn (Job $job) => [
                 'id' => $job->id, 'name' => $job->choices['name'],
@@ -81,7 +83,7 @@ final class HomeController extends Controller
         abort_if($person->homes()->count() >= self::MOST, 422, sprintf('You have %d homes, which is as many as there can be.', self::MOST));
         $home = $person->homes()->create($this->named($request));
 
-        return response()->json(['id' => $home->id, 'name' => $home->name, 'ways_in' => [], 'ways_drawn' => (object) [], 'unit' => $this->format($home)->unit->value, 'jobs' => [], 'taken_out' => []], 201);
+        return response()->json(['id' => $home->id, 'name' => $home->name, 'ways_in' => [], 'ways_drawn' => (object) [], 'unit' => $this->format($home)->unit->value, 'saws' => $this->saws($home), 'jobs' => [], 'taken_out' => []], 201);
     }
 
     public function update(Request $request, Home $home): JsonResponse
@@ -105,6 +107,26 @@ final class HomeController extends Controller
 
             return $locked->ways_in;
         }, attempts: 3));
+    }
+
+    /** Changes a figure of a saw, or says that one is owned or not. */
+    public function sawsOwned(Request $request, Home $home): JsonResponse
+    {
+        $data = $request->validate(['path' => ['required', 'string', 'max:60'], 'value' => ['present']]);
+        $edit = new Edit($data['path'], $data['value']);
+
+        return response()->json(DB::transaction(function () use ($home, $edit): array {
+            $locked = Home::query()->lockForUpdate()->findOrFail($home->id);
+            $locked->update(['saws' => SawChoices::apply($this->saws($locked), $edit, $this->format($locked))]);
+
+            return $this->saws($locked);
+        }, attempts: 3));
+    }
+
+    /** @return array<string, mixed> */
+    private function saws(Home $home): array
+    {
+        return $home->saws ?? SawChoices::defaults($this->format($home)->unit);
     }
 
     /** @return array<string, mixed> each way in with the largest box that passes, by its id */

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Editing\SawBook;
+use App\Models\Job;
+use App\Models\Release;
+use App\Planning\Cutting;
+use App\Planning\JobAnswer;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Incastro\Saw\Ticks;
+
+/** Releasing a job for cutting, and what happens at the saw. Both are answered as every change of a job is. */
+final class SawController extends Controller
+{
+    private const WHY_SPOILED = ['wrong side of the line', 'guide slipped', 'split', 'upside down', 'wrong mark', 'other'];
+
+    public function __construct(private readonly JobAnswer $answer)
+    {
+    }
+
+    public function release(Request $request, Job $job, Cutting $cutting): JsonResponse
+    {
+        $data = $request->validate(['anyway' => ['sometimes', 'boolean']]);
+        $cutting->release($job, $this->person($request), (bool) ($data['anyway'] ?? false));
+
+        return response()->json($this->answer->of($job, $this->person($request), 'saw', null), 201);
+    }
+
+    public function facts(Request $request, Release $release, SawBook $book): JsonResponse
+    {
+        $data = $request->validate([
+            'facts' => ['required', 'array', 'min:1', 'max:500'],
+            'facts.*.id' => ['required', 'uuid'],
+            'facts.*.device' => ['required', 'uuid'],
+            'facts.*.sequence' => ['required', 'integer', 'min:0'],
+            'facts.*.kind' => ['required', Rule::in([Ticks::CUT, Ticks::AS_CUT, Ticks::SPOILED, Ticks::WITHDRAWAL])],
+            'facts.*.at' => ['bail', 'required', 'string', 'max:40', 'date'],
+            'facts.*.part' => ['nullable', 'string', 'max:60'],
+            'facts.*.dimension' => ['nullable', Rule::in(['length', 'width', 'thickness'])],
+            'facts.*.text' => ['nullable', 'string', 'max:200'],
+            'facts.*.why' => ['nullable', Rule::in(self::WHY_SPOILED)],
+            'facts.*.withdraws' => ['nullable', 'array', 'max:100'],
+            'facts.*.withdraws.*' => ['uuid'],
+            'station' => ['sometimes', 'nullable', Rule::in(JobAnswer::STATIONS)],
+            'space' => ['sometimes', 'nullable', 'uuid'],
+        ]);
+        $job = $release->job()->with('home')->firstOrFail();
+        $book->add($release, $job, $this->person($request), $data['facts']);
+
+        return response()->json($this->answer->of($job, $this->person($request), $data['station'] ?? null, $data['space'] ?? null));
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * Something that happened at the saw, only ever added: a cut, a size as it was cut, a piece spoiled, or the withdrawal of such.
+ *
+ * @property string $id
+ * @property string $job_id
+ * @property string $release_id
+ * @property ?string $user_id
+ * @property string $author
+ * @property string $device
+ * @property int $sequence
+ * @property string $kind  one of Incastro\Saw\Ticks
+ * @property ?string $part
+ * @property ?array<string, mixed> $body
+ * @property list<string> $withdraws
+ * @property Carbon $at
+ */
+final class SawFact extends Model
+{
+    use HasUuids;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $dateFormat = 'Y-m-d H:i:s.vP';
+
+    protected function casts(): array
+    {
+        return ['body' => 'array', 'withdraws' => 'array', 'sequence' => 'integer', 'at' => 'datetime'];
+    }
+
+    /** @return array{id: string, kind: string, part: ?string, body: array<string, mixed>|null, withdraws: list<string>, device: string, author: string, at: string} */
+    public function told(): array
+    {
+        return ['id' => $this->id, 'kind' => $this->kind, 'part' => $this->part, 'body' => $this->body, 'withdraws' => $this->withdraws, 'device' => $this->device, 'author' => $this->author, 'at' => $this->at->toIso8601ZuluString()];
+    }
+}

@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Editing\History;
+use App\Models\Job;
+use App\Models\Release;
+use App\Models\SawFact;
+use App\Models\User;
+use Illuminate\Validation\ValidationException;
+use Incastro\Check\Verdict;
+use Incastro\Cut\Stock;
+use Incastro\Exchange\CuttingWriter;
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
+use Incastro\Pieces\Piece;
+use Incastro\Planning\Plan;
+use Incastro\Planning\Planner;
+use Incastro\Planning\SawChoices;
+use Incastro\Saw\Lying;
+use Incastro\Saw\Ticks;
+use Incastro\Saw\Tools;
+
+/** Releases a job for cutting, and says how far the cutting has come. */
+final readonly class Cutting
+{
+    /** Sheets that are broken down at a time, unless the floor is large. */
+    private const WINDOW = 2;
+
+    public function __construct(private JobAnswer $answer, private Planner $planner, private History $history)
+    {
+    }
+
+    /**
+     * Freezes the plan as it is. What is cut already and still as it should be stays; the rest is planned anew, from what lies about first.
+     *
+     * @param  bool  $isAnyway  although something clashes
+     *
+     * @throws ValidationException
+     */
+    public function release(Job $job, User $user, bool $isAnyway): Release
+    {
+        $plan = $this->answer->plan($job, isThorough: true);
+        self::refuse($plan, $isAnyway);
+
+        // Two who release at once do it one after the other, and the second goes on from the first.
+        return $this->history->changing($job, fn (): Release => $this->made($job, $user, $plan));
+    }
+
+    private function made(Job $job, User $user, Plan $plan): Release
+    {
+        $newest = Release::newest($job);
+        [$plan, $done] = $newest === null ? [$plan, []] : $this->goneOn($plan, $newest);
+        $cutting = (new CuttingWriter($plan, self::tools($job), self::WINDOW, $done))->write();
+
+        $release = Release::query()->create([
+            'job_id' => $job->id, 'user_id' => $user->id, 'author' => $user->name, 'number' => 1 + ($newest->number ?? 0),
+            'hash' => self::hash($plan), 'cutting' => $cutting,
+            'cuts' => array_merge([], ...array_map(fn (array $step) => array_column($step['cuts'], 'id'), $cutting['steps'])),
+        ]);
+        self::count($job, $release);
+
+        return $release;
+    }
+
+    /**
+     * The station at the saw.
+     *
+     * @return array<string, mixed>
+     */
+    public static function station(Job $job, Plan $plan): array
+    {
+        $release = Release::newest($job);
+        $clashes = count($plan->clashes());
+
+        return [
+            'release' => $release === null ? null : [
+                'id' => $release->id, 'number' => $release->number, 'at' => $release->created_at->toIso8601ZuluString(), 'author' => $release->author,
+                'changed' => $release->hash !== self::hash($plan), 'cutting' => $release->cutting,
+                'facts' => self::told($release),
+            ],
+            'ready' => [
+                'pieces' => count($plan->pieces()),
+                'against' => $clashes === 0 ? null : sprintf('%s %s open at Fit.', Verdict::count($clashes, $clashes === 1 ? 'clash' : 'clashe'), $clashes === 1 ? 'is' : 'are'),
+            ],
+        ];
+    }
+
+    /** How far the cutting has come, for the tape. */
+    public static function fact(Job $job): string
+    {
+        return match (true) {
+            $job->cuts_in_all === null => 'not released',
+            $job->cuts_in_all === 0 => 'nothing to cut',
+            $job->cuts_made >= $job->cuts_in_all => 'all cut',
+            default => sprintf('%d of %s', $job->cuts_made, Verdict::count($job->cuts_in_all, 'cut')),
+        };
+    }
+
+    /** Writes down with the job how far it has come, so that no other answer of it need ask the saw's facts. */
+    public static function count(Job $job, Release $release): void
+    {
+        $job->forceFill(['cuts_in_all' => count($release->cuts), 'cuts_made' => count(array_intersect_key(array_flip($release->cuts), Ticks::cut(self::told($release))))])->save();
+    }
+
+    /** @return list<array{id: string, kind: string, part: ?string, body: array<string, mixed>|null, withdraws: list<string>, device: string, author: string, at: string}> */
+    private static function told(Release $release): array
+    {
+        return array_values($release->facts()->map(fn (SawFact $fact) => $fact->told())->all());
+    }
+
+    public static function tools(Job $job): Tools
+    {
+        return SawChoices::read($job->home->saws ?? SawChoices::defaults(LengthFormat::of($job->choices['measure'])->unit));
+    }
+
+    /** @throws ValidationException */
+    private static function refuse(Plan $plan, bool $isAnyway): void
+    {
+        $clashes = $plan->clashes();
+        $why = match (true) {
+            $plan->pieces() === [] => 'There is nothing to cut yet: measure a space and furnish it first.',
+            $plan->cut->unplaced() !== [] => sprintf('%s finds no sheet or board: give the job a larger one, or more of them, before you release.', $plan->cut->unplaced()[0]->name),
+            $clashes !== [] && ! $isAnyway => sprintf('Something clashes still: %s', $clashes[0]->sentence),
+            default => null,
+        };
+        if ($why !== null) {
+            throw ValidationException::withMessages(['release' => $why]);
+        }
+    }
+
+    /**
+     * The plan of what is still to cut, and the parts of the pieces that are done.
+     *
+     * @return array{Plan, array<string, string>}
+     */
+    private function goneOn(Plan $plan, Release $before): array
+    {
+        $lying = new Lying($before->cutting, Ticks::cut(self::told($before)));
+        $sizes = [];
+        foreach ($before->cutting['pieces'] as $piece) {
+            $sizes[$piece['mark']] = [$piece['length']['nm'], $piece['width']['nm']];
+        }
+        // A piece that is cut counts while its size is still the one it was cut to.
+        $isSame = fn (Piece $piece): bool => ($sizes[$piece->mark] ?? null) === [$piece->length->result->nanometres(), $piece->width->result->nanometres()];
+        $parts = $lying->done() + ($before->cutting['done'] ?? []);
+        $done = $left = [];
+        foreach ($plan->pieces() as $piece) {
+            if (isset($parts[$piece->mark]) && $isSame($piece)) {
+                $done[$piece->mark] = $parts[$piece->mark];
+            } else {
+                $left[] = $piece;
+            }
+        }
+        $rests = array_map(fn (array $rest) => new Stock('rest of '.$rest['mark'], 1, Length::ofNanometres($rest['length']), Length::ofNanometres($rest['width']), Length::ofNanometres($rest['thickness']), $rest['material'], 0.0, true), $lying->rests());
+        $job = $plan->job->stocked([...$rests, ...$plan->job->stock]);
+        $cut = $this->planner->cut($job, $left, isThorough: true);
+
+        return [new Plan($job, $plan->spaces, $cut, $cut), $done];
+    }
+
+    /** By what a release is known to be of the plan as it stands: the pieces and their sizes. */
+    private static function hash(Plan $plan): string
+    {
+        return hash('sha256', implode("\n", array_map(fn (Piece $piece) => implode('|', [$piece->mark, $piece->length->result->nanometres(), $piece->width->result->nanometres(), $piece->material->id]), $plan->pieces())));
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Saw;
+
+/** What lies about when some of the cuts are made: pieces that are done, and parts from which more can be cut. */
+final readonly class Lying
+{
+    /**
+     * @param  array<string, mixed>  $cutting  as it was released: steps with their cuts, and parts by id
+     * @param  array<string, true>  $cut  parts that are freed
+     */
+    public function __construct(private array $cutting, private array $cut)
+    {
+    }
+
+    /** @return array<string, string> the part of each piece that is done, by the piece's mark */
+    public function done(): array
+    {
+        $done = [];
+        foreach ($this->cutting['parts'] as $id => $part) {
+            if ($part['fate'] === Fate::Piece->value && (isset($this->cut[$id]) || $this->isLeft($id))) {
+                $done[$part['piece']] = (string) $id;
+            }
+        }
+
+        return $done;
+    }
+
+    /**
+     * Parts that were begun or freed and are no pieces yet, as they lie there now. Sheets that nobody touched are not among them.
+     *
+     * @return list<array{mark: string, length: int, width: int, material: string, thickness: int}> sizes in nm
+     */
+    public function rests(): array
+    {
+        $rests = [];
+        $byBlank = $this->byBlank();
+        foreach ($byBlank as $blank => $cuts) {
+            $part = $this->cutting['parts'][$blank];
+            $made = array_filter($cuts, fn (array $cut) => isset($this->cut[$cut['id']]));
+            if ($made === [] && ! isset($this->cut[$blank]) && ! $this->isLeft((string) $blank)) {
+                continue;
+            }
+            [$length, $width] = [$part['length']['nm'], $part['width']['nm']];
+            foreach ($made as $cut) {
+                $length -= $cut['axis'] === 'length' ? $cut['at'] + $cut['kerf'] : 0;
+                $width -= $cut['axis'] === 'width' ? $cut['at'] + $cut['kerf'] : 0;
+            }
+            // What remains of it in the end has a name of its own: a piece, or the next to be cut.
+            $isAnother = count($made) === count($cuts) && array_filter(array_column($cuts, 'leaves'), fn (?string $id) => isset($byBlank[$id ?? '']) || ($this->cutting['parts'][$id ?? '']['fate'] ?? null) === Fate::Piece->value) !== [];
+            if (! $isAnother && $length > 0 && $width > 0 && Fate::ofRest($length, $width) === Fate::Offcut) {
+                $rests[] = ['mark' => $part['mark'], 'length' => $length, 'width' => $width, 'material' => $part['material'], 'thickness' => $part['thickness']];
+            }
+        }
+
+        return $rests;
+    }
+
+    /** Whether a part is what remains when every cut of its blank is made. */
+    private function isLeft(string $id): bool
+    {
+        foreach ($this->byBlank() as $cuts) {
+            if (in_array($id, array_column($cuts, 'leaves'), true)) {
+                return array_filter($cuts, fn (array $cut) => ! isset($this->cut[$cut['id']])) === [];
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array<string, list<array<string, mixed>>> cuts by the blank that they take */
+    private function byBlank(): array
+    {
+        $byBlank = [];
+        foreach ($this->cutting['steps'] as $step) {
+            foreach ($step['cuts'] as $cut) {
+                $byBlank[$cut['blank']][] = $cut;
+            }
+        }
+
+        return $byBlank;
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+/** The saws of a home, what a job released for cutting, and what happened at the saw. */
+return new class () extends Migration {
+    public function up(): void
+    {
+        Schema::table('homes', fn (Blueprint $table) => $table->jsonb('saws')->nullable());
+        Schema::table('jobs', function (Blueprint $table): void {
+            $table->unsignedInteger('cuts_in_all')->nullable();
+            $table->unsignedInteger('cuts_made')->default(0);
+        });
+        Schema::create('releases', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('job_id')->constrained()->cascadeOnDelete();
+            $table->foreignUuid('user_id')->nullable()->index()->constrained()->nullOnDelete();
+            $table->string('author', 80);
+            $table->unsignedInteger('number');
+            // What it was made of, so that it is seen when that changes.
+            $table->string('hash', 64);
+            $table->jsonb('cutting');
+            $table->jsonb('cuts');
+            $table->timestampTz('created_at')->useCurrent();
+            $table->unique(['job_id', 'number']);
+        });
+        Schema::create('saw_facts', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('job_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignUuid('release_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignUuid('user_id')->nullable()->index()->constrained()->nullOnDelete();
+            $table->string('author', 80);
+            $table->uuid('device');
+            $table->unsignedBigInteger('sequence');
+            $table->string('kind', 20);
+            $table->string('part', 60)->nullable();
+            $table->jsonb('body')->nullable();
+            $table->jsonb('withdraws');
+            $table->timestampTz('at', 3);
+            $table->timestampTz('recorded_at', 3);
+            $table->unique(['device', 'sequence']);
+        });
+    }
+};

@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Release;
+use App\Models\SawFact;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Incastro\Saw\Lying;
+use Incastro\Saw\Ticks;
+use Tests\AlcoveTestCase;
+
+/** Releasing a job, and what is ticked at the saw by several people and devices, in whatever order it arrives. */
+final class SawTest extends AlcoveTestCase
+{
+    private const DEVICE = '0b8f1f4e-3f0e-4c59-9d0c-0e5a3c8a2b11';
+
+    private int $sequence = 0;
+
+    private function release(): TestResponse
+    {
+        return $this->postJson("/api/jobs/{$this->job->id}/releases")->assertCreated();
+    }
+
+    /**
+     * @param  array<string, mixed>  $more
+     * @return array<string, mixed>
+     */
+    private function fact(string $kind, ?string $part, array $more = []): array
+    {
+        return $more + ['id' => (string) Str::uuid(), 'device' => self::DEVICE, 'sequence' => ++$this->sequence, 'kind' => $kind, 'part' => $part, 'at' => now()->toIso8601String(), 'withdraws' => []];
+    }
+
+    /** @param list<array<string, mixed>> $facts */
+    private function send(string $release, array $facts): TestResponse
+    {
+        return $this->postJson("/api/releases/$release/facts", ['facts' => $facts, 'station' => 'saw']);
+    }
+
+    public function test_nothing_is_released_until_somebody_releases_it(): void
+    {
+        $this->getJson("/api/jobs/{$this->job->id}?station=saw")->assertOk()
+            ->assertJsonPath('station.release', null)->assertJsonPath('tape.saw', 'not released')->assertJsonPath('station.ready.against', null);
+    }
+
+    public function test_a_release_freezes_pieces_and_steps(): void
+    {
+        $answer = $this->release();
+        $cutting = $answer->json('station.release.cutting');
+        $cuts = array_merge(...array_column($cutting['steps'], 'cuts'));
+
+        self::assertSame('0 of '.count($cuts).' cuts', $answer->json('tape.saw'));
+        self::assertFalse($answer->json('station.release.changed'));
+        self::assertSame([], $cutting['impossible']);
+        // Each piece is freed by a cut, or is what remains of its blank.
+        $freed = array_flip([...array_column($cuts, 'id'), ...array_filter(array_column($cuts, 'leaves'))]);
+        foreach ($cutting['pieces'] as $piece) {
+            self::assertArrayHasKey($piece['part'], $freed, $piece['mark']);
+            $part = $cutting['parts'][$piece['part']];
+            self::assertEqualsCanonicalizing([$piece['length']['nm'], $piece['width']['nm']], [$part['length']['nm'], $part['width']['nm']], $piece['mark']);
+        }
+        // A later change leaves it as it is, and says so.
+        $this->postJson("/api/jobs/{$this->job->id}/edits", ['target' => $this->job->id, 'version' => $this->job->refresh()->version, 'path' => 'rules.side_allowance', 'value' => '5'])->assertOk();
+        $later = $this->getJson("/api/jobs/{$this->job->id}?station=saw");
+        self::assertTrue($later->json('station.release.changed'));
+        self::assertSame($cutting['pieces'], $later->json('station.release.cutting.pieces'));
+    }
+
+    public function test_a_tick_counts_once_however_often_it_is_sent_and_can_be_taken_back(): void
+    {
+        $answer = $this->release();
+        $release = $answer->json('station.release.id');
+        $cuts = array_merge(...array_column($answer->json('station.release.cutting.steps'), 'cuts'));
+        $tick = $this->fact(Ticks::CUT, $cuts[0]['id']);
+        $this->send($release, [$tick])->assertOk()->assertJsonPath('tape.saw', '1 of '.count($cuts).' cuts');
+        $this->send($release, [$tick])->assertOk()->assertJsonPath('tape.saw', '1 of '.count($cuts).' cuts');
+        $this->send($release, [['part' => $cuts[1]['id']] + $tick])->assertStatus(409);
+        $again = $this->fact(Ticks::CUT, $cuts[0]['id']);
+        $this->send($release, [$again])->assertOk()->assertJsonPath('tape.saw', '1 of '.count($cuts).' cuts');
+        // Taking back names both ticks; one alone would leave the other standing.
+        $this->send($release, [$this->fact(Ticks::WITHDRAWAL, null, ['withdraws' => [$tick['id']]])])->assertJsonPath('tape.saw', '1 of '.count($cuts).' cuts');
+        $this->send($release, [$this->fact(Ticks::WITHDRAWAL, null, ['withdraws' => [$again['id']]])])->assertJsonPath('tape.saw', '0 of '.count($cuts).' cuts');
+        $this->send($release, [$this->fact(Ticks::CUT, (string) Str::uuid())])->assertStatus(422)->assertJsonPath('errors', fn (array $errors) => str_starts_with(array_values($errors)[0][0], 'This part is not in the plan that was released.'));
+        self::assertSame(4, SawFact::query()->count());
+    }
+
+    public function test_a_size_as_cut_is_read_like_every_length(): void
+    {
+        $answer = $this->release();
+        $release = $answer->json('station.release.id');
+        $piece = $answer->json('station.release.cutting.pieces.0');
+        $this->send($release, [$this->fact(Ticks::AS_CUT, $piece['part'], ['dimension' => 'length', 'text' => '56e3'])])->assertStatus(422)->assertJsonPath('errors', fn (array $errors) => str_starts_with(array_values($errors)[0][0], 'As cut: '));
+        $kept = $this->send($release, [$this->fact(Ticks::AS_CUT, $piece['part'], ['dimension' => 'length', 'text' => '563,5'])])->assertOk();
+        self::assertSame(['dimension' => 'length', 'text' => '563,5', 'nm' => 563_500_000], array_merge(['dimension' => '', 'text' => '', 'nm' => 0], $kept->json('station.release.facts.0.body')));
+    }
+
+    public function test_a_later_release_keeps_what_is_cut_and_plans_the_rest_from_what_lies_about(): void
+    {
+        $answer = $this->release();
+        $cutting = $answer->json('station.release.cutting');
+        $release = $answer->json('station.release.id');
+        // Everything of the first sheet is cut.
+        $first = array_values(array_filter(array_merge(...array_column($cutting['steps'], 'cuts')), fn (array $cut) => $cutting['parts'][$cut['takes']]['sheet'] === 1 && str_starts_with($this->sheetOf($cutting, $cut['takes']), 'S')));
+        $this->send($release, array_map(fn (array $cut) => $this->fact(Ticks::CUT, $cut['id']), $first))->assertOk();
+        $cut = array_fill_keys(array_column($first, 'id'), true);
+        $done = (new Lying($cutting, $cut))->done();
+        self::assertNotSame([], $done);
+        $second = $this->release();
+        self::assertSame(2, $second->json('station.release.number'));
+        self::assertEquals($done, $second->json('station.release.cutting.done'));
+        $again = array_filter(array_column($second->json('station.release.cutting.parts'), 'piece'));
+        self::assertSame([], array_intersect(array_keys($done), $again));
+        foreach ($second->json('station.release.cutting.pieces') as $piece) {
+            self::assertNotNull($piece['part'], $piece['mark']);
+        }
+        // A tick of the first release comes late: it is kept, and asks nobody to cut the piece again.
+        $this->send($release, [$this->fact(Ticks::CUT, $first[0]['id'])])->assertOk();
+    }
+
+    /** @param array<string, mixed> $cutting */
+    private function sheetOf(array $cutting, string $part): string
+    {
+        while ($cutting['parts'][$part]['from'] !== null) {
+            $part = $cutting['parts'][$part]['from'];
+        }
+
+        return $cutting['parts'][$part]['mark'];
+    }
+
+    public function test_a_clash_stands_against_a_release_unless_one_means_it(): void
+    {
+        $space = $this->space($this->job);
+        $this->postJson("/api/jobs/{$this->job->id}/edits", ['target' => $space->id, 'version' => $space->version, 'path' => 'layout.runs.'.$space->choices['layout']['runs'][0]['id'].'.depth', 'value' => '900'])->assertOk();
+        $refused = $this->postJson("/api/jobs/{$this->job->id}/releases")->assertStatus(422)->json('errors.release.0');
+        self::assertStringStartsWith('Something clashes still: ', $refused);
+    }
+
+    public function test_a_helper_ticks_too_and_a_stranger_finds_nothing(): void
+    {
+        $answer = $this->release();
+        $release = $answer->json('station.release.id');
+        $cut = $answer->json('station.release.cutting.steps.0.cuts.0.id');
+        $helper = $this->person('helper@example.org');
+        $this->as($helper)->postJson("/api/releases/$release/facts", ['facts' => [$this->fact(Ticks::CUT, $cut)]])->assertNotFound();
+        $this->job->helpers()->attach($helper->id);
+        $this->as($helper)->postJson("/api/releases/$release/facts", ['facts' => [$this->fact(Ticks::CUT, $cut)]])->assertOk();
+        self::assertSame('Somebody', SawFact::query()->sole()->author);
+        self::assertSame(1, Release::query()->count());
+    }
+
+    public function test_a_saw_of_the_home_is_changed_and_a_bad_figure_refused(): void
+    {
+        $home = $this->job->home_id;
+        $this->postJson("/api/homes/$home/saws", ['path' => 'table_saw.rip', 'value' => '800'])->assertOk()->assertJsonPath('table_saw.rip.nm', 800_000_000);
+        $this->postJson("/api/homes/$home/saws", ['path' => 'table_saw.rip', 'value' => '0'])->assertStatus(422)->assertJsonPath('errors', fn (array $errors) => str_contains(array_values($errors)[0][0], 'It must be between'));
+        $this->postJson("/api/homes/$home/saws", ['path' => 'guided_saw.guides', 'value' => '100'])->assertStatus(422);
+        $this->postJson("/api/homes/$home/saws", ['path' => 'guided_saw.offset', 'value' => '300'])->assertStatus(422);
+        $this->postJson("/api/homes/$home/saws", ['path' => 'mitre_saw', 'value' => null])->assertOk()->assertJsonPath('mitre_saw', null);
+        // Without any saw a release says what cannot be cut.
+        $this->postJson("/api/homes/$home/saws", ['path' => 'table_saw', 'value' => null])->assertOk();
+        $this->postJson("/api/homes/$home/saws", ['path' => 'guided_saw', 'value' => null])->assertOk();
+        self::assertSame('No saw for straight cuts is among the tools.', $this->release()->json('station.release.cutting.impossible.0.because'));
+    }
+}
