@@ -19,6 +19,8 @@ use Incastro\Pieces\Piece;
 use Incastro\Planning\Plan;
 use Incastro\Planning\Planner;
 use Incastro\Planning\SawChoices;
+use Incastro\Saw\AsCut;
+use Incastro\Saw\Fate;
 use Incastro\Saw\Lying;
 use Incastro\Saw\Ticks;
 use Incastro\Saw\Tools;
@@ -68,9 +70,10 @@ final readonly class Cutting
     /**
      * The station at the saw.
      *
+     * @param  ?string  $known  release that whoever asks has already: it is not sent again
      * @return array<string, mixed>
      */
-    public static function station(Job $job, Plan $plan): array
+    public static function station(Job $job, Plan $plan, ?string $known = null): array
     {
         $release = Release::newest($job);
         $clashes = count($plan->clashes());
@@ -78,8 +81,9 @@ final readonly class Cutting
         return [
             'release' => $release === null ? null : [
                 'id' => $release->id, 'number' => $release->number, 'at' => $release->created_at->toIso8601ZuluString(), 'author' => $release->author,
-                'changed' => $release->hash !== self::hash($plan), 'cutting' => $release->cutting,
-                'facts' => self::told($release),
+                'changed' => $release->hash !== self::hash($plan), 'cutting' => $release->id === $known ? null : $release->cutting,
+                'facts' => self::judged($job, $release),
+                'late' => self::late($release),
             ],
             'ready' => [
                 'pieces' => count($plan->pieces()),
@@ -103,6 +107,48 @@ final readonly class Cutting
     public static function count(Job $job, Release $release): void
     {
         $job->forceFill(['cuts_in_all' => count($release->cuts), 'cuts_made' => count(array_intersect_key(array_flip($release->cuts), Ticks::cut(self::told($release))))])->save();
+    }
+
+    /**
+     * Pieces that were noted as cut on an older plan, and that this one has otherwise or still to cut.
+     *
+     * @return list<array{mark: string, ticks: list<string>}>
+     */
+    private static function late(Release $release): array
+    {
+        $marks = [];
+        foreach (Release::query()->where('job_id', $release->job_id)->where('number', '<', $release->number)->get() as $before) {
+            foreach ($before->cutting['parts'] as $id => $part) {
+                if ($part['fate'] === Fate::Piece->value) {
+                    $marks[$id] = $part['piece'];
+                }
+            }
+        }
+        $known = array_fill_keys(array_values($release->cutting['done']), true) + $release->cutting['parts'];
+        $late = [];
+        foreach (Ticks::standing(self::told($release)) as $fact) {
+            if ($fact['kind'] === Ticks::CUT && isset($marks[$fact['part']]) && ! isset($known[$fact['part']])) {
+                $late[$marks[$fact['part']]][] = $fact['id'];
+            }
+        }
+
+        return array_map(fn (string $mark, array $ticks) => ['mark' => $mark, 'ticks' => $ticks], array_keys($late), array_values($late));
+    }
+
+    /** @return list<array<string, mixed>> what happened, sizes as cut with what is to be said of them */
+    private static function judged(Job $job, Release $release): array
+    {
+        $pieces = array_column($release->cutting['pieces'], null, 'part');
+        $asCut = new AsCut(LengthFormat::of($job->choices['measure']));
+
+        return array_map(function (array $fact) use ($pieces, $asCut): array {
+            $piece = $pieces[$fact['part'] ?? ''] ?? null;
+            $dimension = $fact['body']['dimension'] ?? null;
+
+            return $fact + ['judged' => $fact['kind'] !== Ticks::AS_CUT || $piece === null || ! isset($piece['good'][$dimension])
+                ? null
+                : $asCut->judge($piece['mark'], $piece[$dimension]['nm'], $fact['body']['nm'] ?? 0, $piece['good'][$dimension])];
+        }, self::told($release));
     }
 
     /** @return list<array{id: string, kind: string, part: ?string, body: array<string, mixed>|null, withdraws: list<string>, device: string, author: string, at: string}> */
@@ -138,27 +184,36 @@ final readonly class Cutting
      */
     private function goneOn(Plan $plan, Release $before): array
     {
-        $lying = new Lying($before->cutting, Ticks::cut(self::told($before)));
-        $sizes = [];
-        foreach ($before->cutting['pieces'] as $piece) {
-            $sizes[$piece['mark']] = [$piece['length']['nm'], $piece['width']['nm']];
-        }
-        // A piece that is cut counts while its size is still the one it was cut to.
-        $isSame = fn (Piece $piece): bool => ($sizes[$piece->mark] ?? null) === [$piece->length->result->nanometres(), $piece->width->result->nanometres()];
-        $parts = $lying->done() + ($before->cutting['done'] ?? []);
-        $done = $left = [];
-        foreach ($plan->pieces() as $piece) {
-            if (isset($parts[$piece->mark]) && $isSame($piece)) {
-                $done[$piece->mark] = $parts[$piece->mark];
-            } else {
-                $left[] = $piece;
+        $cut = Ticks::cut(self::told($before));
+        // A piece that is cut counts while its size is still the one it was cut to, whichever release it was cut by.
+        $parts = [];
+        foreach (Release::query()->where('job_id', $before->job_id)->oldest('number')->get() as $release) {
+            $done = (new Lying($release->cutting, $cut))->done();
+            foreach ($release->cutting['pieces'] as $piece) {
+                if (isset($done[$piece['mark']])) {
+                    $parts[self::sized($piece['mark'], $piece['length']['nm'], $piece['width']['nm'])] = $done[$piece['mark']];
+                }
             }
         }
-        $rests = array_map(fn (array $rest) => new Stock('rest of '.$rest['mark'], 1, Length::ofNanometres($rest['length']), Length::ofNanometres($rest['width']), Length::ofNanometres($rest['thickness']), $rest['material'], 0.0, true), $lying->rests());
+        $done = $left = [];
+        foreach ($plan->pieces() as $piece) {
+            $part = $parts[self::sized($piece->mark, $piece->length->result->nanometres(), $piece->width->result->nanometres())] ?? null;
+            if ($part === null) {
+                $left[] = $piece;
+            } else {
+                $done[$piece->mark] = $part;
+            }
+        }
+        $rests = array_map(fn (array $rest) => new Stock('rest of '.$rest['mark'], 1, Length::ofNanometres($rest['length']), Length::ofNanometres($rest['width']), Length::ofNanometres($rest['thickness']), $rest['material'], 0.0, true), (new Lying($before->cutting, $cut))->rests());
         $job = $plan->job->stocked([...$rests, ...$plan->job->stock]);
-        $cut = $this->planner->cut($job, $left, isThorough: true);
+        $planned = $this->planner->cut($job, $left, isThorough: true);
 
-        return [new Plan($job, $plan->spaces, $cut, $cut), $done];
+        return [new Plan($job, $plan->spaces, $planned, $planned), $done];
+    }
+
+    private static function sized(string $mark, int $length, int $width): string
+    {
+        return "$mark $length × $width";
     }
 
     /** By what a release is known to be of the plan as it stands: the pieces and their sizes. */

@@ -37,7 +37,7 @@ final readonly class JobAnswer
     }
 
     /** @return array<string, mixed> */
-    public function of(Job $job, User $user, ?string $station, ?string $spaceId): array
+    public function of(Job $job, User $user, ?string $station, ?string $spaceId, ?string $knownRelease = null): array
     {
         $plan = $this->plan($job, $station === 'fit', $station === 'sheets');
         if ($station === 'sheets') {
@@ -56,7 +56,7 @@ final readonly class JobAnswer
             'verdict' => $writer->verdict(),
             'tape' => $writer->tape() + ['saw' => Cutting::fact($job)],
             'history' => $this->history->labels($job, $user),
-            'station' => $station === null || $space === null ? null : $this->station($job, $plan, $writer, $station, $space),
+            'station' => $station === null || $space === null ? null : $this->station($job, $plan, $writer, $station, $space, $knownRelease),
         ];
     }
 
@@ -75,14 +75,14 @@ final readonly class JobAnswer
     }
 
     /** @return array<string, mixed> */
-    private function station(Job $job, Plan $plan, PlanWriter $writer, string $station, SpacePlan $space): array
+    private function station(Job $job, Plan $plan, PlanWriter $writer, string $station, SpacePlan $space, ?string $knownRelease): array
     {
         return ['name' => $station] + match ($station) {
             'measure' => $writer->measure($space),
             'fit' => $writer->fit($space),
             'pieces' => $writer->pieces(),
             'sheets' => $writer->sheets(),
-            'saw' => Cutting::station($job, $plan),
+            'saw' => Cutting::station($job, $plan, $knownRelease),
             default => throw ValidationException::withMessages(['station' => sprintf('“%s” is not a station.', $station)]),
         };
     }

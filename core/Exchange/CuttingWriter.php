@@ -18,6 +18,7 @@ use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
 use Incastro\Planning\Plan;
 use Incastro\Rules\Rule;
+use Incastro\Saw\AsCut;
 use Incastro\Saw\CutClass;
 use Incastro\Saw\Impossible;
 use Incastro\Saw\NotSawable;
@@ -153,10 +154,14 @@ final readonly class CuttingWriter
     /** @return array<string, mixed> */
     private function piece(Piece $piece): array
     {
+        $sort = AsCut::sort($piece);
+
         return [
             'key' => $piece->key, 'mark' => $piece->mark, 'name' => $piece->name, 'unit' => Marks::unit($piece->mark), 'material' => $piece->material->name,
             'length' => $this->lengths->exact($piece->length->result), 'width' => $this->lengths->exact($piece->width->result), 'thickness' => $this->lengths->exact($piece->thickness),
-            'grain' => $piece->grain->value, 'edges' => $piece->told($this->plan->job->format), 'shaped' => $piece->isShaped(),
+            'grain' => $piece->grain->value, 'edges' => $piece->told($this->plan->job->format), 'sort' => $sort,
+            // What is good, nm: a device compares with it where nobody can be asked.
+            'good' => ['length' => AsCut::band($sort, 'length', $piece->length->result->nanometres()), 'width' => AsCut::band($sort, 'width', $piece->width->result->nanometres())],
         ];
     }
 

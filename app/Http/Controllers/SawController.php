@@ -52,6 +52,7 @@ final class SawController extends Controller
         $job = $release->job()->with('home')->firstOrFail();
         $book->add($release, $job, $this->person($request), $data['facts']);
 
-        return response()->json($this->answer->of($job, $this->person($request), $data['station'] ?? null, $data['space'] ?? null));
+        // Whoever ticks has the release already: it is not sent with every cut.
+        return response()->json($this->answer->of($job, $this->person($request), $data['station'] ?? null, $data['space'] ?? null, $release->id));
     }
 }

@@ -373,7 +373,109 @@ export interface SheetsStation {
   boards: { title: string; drawing: Drawing }[]
 }
 
-export type StationName = 'measure' | 'fit' | 'pieces' | 'sheets'
+/** A part of a sheet, or of a board. */
+export interface SawPart {
+  mark: string
+  /** The piece that it is, or is to become. */
+  piece: string | null
+  from: string | null
+  sheet: number
+  fate: 'piece' | 'offcut' | 'waste' | 'cut further'
+  kg: number
+  length: Length
+  width: Length
+}
+
+/** A cut has the id of the part that it frees. */
+export interface SawCut {
+  id: string
+  takes: string
+  blank: string
+  leaves: string | null
+  axis: 'length' | 'width'
+  /** Nanometres from the edge that it is measured from. */
+  at: number
+  kerf: number
+  straightens: boolean
+}
+
+export interface SawStep {
+  id: string
+  class: string
+  tool: string
+  verb: string
+  number: Length
+  guide: Length | null
+  words: string
+  cautions: string[]
+  minutes: number
+  clampings: number
+  thickness: string
+  sheets: string[]
+  cuts: SawCut[]
+}
+
+export interface CutPiece {
+  key: string
+  mark: string
+  name: string
+  unit: string
+  space: string
+  material: string
+  length: Length
+  width: Length
+  thickness: Length
+  grain: string
+  edges: string[]
+  /** Nanometres between which a size as cut is good. */
+  good: { length: [number, number]; width: [number, number] }
+  part: string | null
+}
+
+/** A plan frozen for cutting: all that is needed at the saw without a network. */
+export interface Cutting {
+  unit: 'mm' | 'in'
+  steps: SawStep[]
+  parts: Record<string, SawPart>
+  settings: number
+  proof: string
+  minutes: number
+  impossible: { mark: string; because: string; ways_out: string[]; pieces: string[] }[]
+  pieces: CutPiece[]
+  done: Record<string, string>
+}
+
+export interface SawFact {
+  id: string
+  kind: 'cut' | 'as_cut' | 'spoiled' | 'withdrawal'
+  part: string | null
+  body: { dimension?: string; text?: string; nm?: number; why?: string } | null
+  withdraws: string[]
+  device: string
+  author: string
+  at: string
+  judged: { state: 'good' | 'long' | 'short'; sentence: string } | null
+}
+
+export interface SawStation {
+  name: 'saw'
+  release: {
+    id: string
+    number: number
+    at: string
+    author: string
+    /** The job was changed since. */
+    changed: boolean
+    /** Null where the device has it already. */
+    cutting: Cutting | null
+    facts: SawFact[]
+    /** Pieces that were noted as cut on an older plan, which this one has otherwise. */
+    late: { mark: string; ticks: string[] }[]
+  } | null
+  ready: { pieces: number; against: string | null }
+}
+
+export type StationName = 'measure' | 'fit' | 'pieces' | 'sheets' | 'saw'
 
 export interface Rule {
   name: string
@@ -571,7 +673,7 @@ export interface JobAnswer {
   verdict: Verdict
   tape: Record<StationName, string>
   history: { undo: string | null; redo: string | null }
-  station: MeasureStation | FitStation | PiecesStation | SheetsStation | null
+  station: MeasureStation | FitStation | PiecesStation | SheetsStation | SawStation | null
 }
 
 export interface JobSketch {
@@ -584,6 +686,14 @@ export interface JobSketch {
   is_awaited: boolean
 }
 
+/** The saws of a home; one that is not owned is null. */
+export interface Saws {
+  table_saw: Record<string, { nm: number; typed: string } | number | boolean> | null
+  guided_saw: Record<string, { nm: number | number[]; typed: string }> | null
+  mitre_saw: Record<string, { nm: number; typed: string }> | null
+  people: number
+}
+
 export interface Home {
   id: string
   name: string
@@ -591,6 +701,7 @@ export interface Home {
   /** Each way in with the largest box that passes, by its id. */
   ways_drawn: Record<string, Drawing>
   unit: 'mm' | 'in'
+  saws: Saws
   jobs: JobSketch[]
   /** Jobs that can be put back until then. */
   taken_out: { id: string; name: string; until: string }[]

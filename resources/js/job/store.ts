@@ -3,6 +3,7 @@ import { useOutbox } from '@/outbox/store'
 import type { Edit, JobAnswer, Reading, StationName } from '@/api/types'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import type { AtTheSaw } from '@/outbox/box'
 import { deviceId, nextSequence } from './device'
 
 type AnsweredStation = NonNullable<JobAnswer['station']>
@@ -96,10 +97,10 @@ export const useJob = defineStore('job', () => {
     })
 
   const outbox = useOutbox()
-  outbox.connect(opened, (got, from) => {
-    // A reading that waited may belong to another job than the one that is open now.
-    if (!job.value?.spaces.some((entry) => entry.id === from)) return
-    const sent = got as JobAnswer
+  outbox.connect(opened, (got) => {
+    const sent = whole(got as JobAnswer)
+    // What waited may belong to another job than the one that is open now.
+    if (sent.job.id !== job.value?.id) return
     if (sent.station === null) {
       // It went out before a station was open: what is open now asks for itself.
       void load(job.value.id, open.value)
@@ -107,9 +108,38 @@ export const useJob = defineStore('job', () => {
     }
     asked++
     answer.value = sent
+    void remember(sent)
     refused.value = {}
     trouble.value = ''
   })
+
+  /** An answer to a tick leaves the release out that this device has: it is put in again. */
+  function whole(got: JobAnswer): JobAnswer {
+    const before = answer.value?.station
+    if (got.station?.name !== 'saw' || !got.station.release || got.station.release.cutting) return got
+    const known =
+      before?.name === 'saw' && before.release?.id === got.station.release.id ? before.release.cutting : null
+    return { ...got, station: { ...got.station, release: { ...got.station.release, cutting: known } } }
+  }
+
+  /** Opened again without a network, the page shows what the server said last, and not what it said when the page was loaded. */
+  async function remember(got: JobAnswer): Promise<void> {
+    if (!('caches' in window) || !got.station) return
+    if (got.station.name === 'saw' && got.station.release && !got.station.release.cutting) return
+    const answers = await caches.open('answers')
+    const path = `/api/jobs/${got.job.id}`
+    const isFirst = got.space === null || got.space === got.job.spaces[0]?.id
+    const station = got.station.name
+    const keys = [
+      ...(isFirst ? [query({ station })] : []),
+      ...(got.space ? [query({ station, space: got.space })] : []),
+    ]
+    for (const key of keys)
+      await answers.put(
+        `${path}?${key}`,
+        new Response(JSON.stringify(got), { headers: { 'Content-Type': 'application/json' } }),
+      )
+  }
 
   /** What every fact carries: who it is, which device made it, and when. */
   const fact = () => ({
@@ -154,6 +184,38 @@ export const useJob = defineStore('job', () => {
     if (!still.refused) return { is: 'waits' }
     return { is: 'refused', why: still.refused, drop: () => outbox.drop(still) }
   }
+
+  /**
+   * Notes what happened at the saw: it counts from here on, is written down on this device, and sent when the server can be
+   * reached.
+   */
+  async function atTheSaw(
+    release: string,
+    label: string,
+    text: string,
+    what: Omit<AtTheSaw, 'id' | 'device' | 'sequence' | 'at'>[],
+  ): Promise<void> {
+    const done = what.map((one) => {
+      const { taken_at, ...made } = fact()
+      return { ...made, at: taken_at, ...one }
+    })
+    await outbox.add({
+      id: done[0]?.id ?? crypto.randomUUID(),
+      space: '',
+      release,
+      slot: '',
+      label,
+      text,
+      end: null,
+      facts: [],
+      done,
+    })
+    void outbox.send()
+  }
+
+  /** Freezes the plan for cutting. */
+  const release = (anyway = false): Promise<boolean> =>
+    inTurn(async () => (job.value ? ask('POST', `/api/jobs/${job.value.id}/releases`, { anyway }) : false))
 
   /** Takes a reading back: it stays in the book, struck out. */
   const withdraw = (id: string, slot: { slot: string; label: string }): Promise<boolean> =>
@@ -211,6 +273,8 @@ export const useJob = defineStore('job', () => {
     load,
     edit,
     take,
+    atTheSaw,
+    release,
     withdraw,
     receive,
     undo,

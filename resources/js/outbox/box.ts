@@ -15,6 +15,20 @@ export interface Fact {
   withdraws?: string
 }
 
+/** Something that happened at the saw, as the server takes it. */
+export interface AtTheSaw {
+  id: string
+  device: string
+  sequence: number
+  at: string
+  kind: 'cut' | 'as_cut' | 'spoiled' | 'withdrawal'
+  part: string | null
+  dimension?: string
+  text?: string
+  why?: string
+  withdraws: string[]
+}
+
 /** What was typed and has not reached the server: one press of Enter, with all its facts. */
 export interface Waiting {
   order?: number
@@ -22,6 +36,9 @@ export interface Waiting {
   /** The account that made it: nobody else's session may send it. */
   account: string
   space: string
+  /** Of what happened at the saw: the release that it belongs to; the space is empty then. */
+  release?: string
+  done?: AtTheSaw[]
   slot: string
   label: string
   text: string

@@ -36,7 +36,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   /** What comes with a reading when it is sent, and what is done with the answer. */
   let opened: () => Record<string, unknown> = () => ({})
-  let answered: (answer: unknown, space: string) => void = () => undefined
+  let answered: (answer: unknown) => void = () => undefined
 
   const unsent = computed(() => waiting.value.filter((one) => !one.refused))
   const refused = computed(() => waiting.value.filter((one) => one.refused))
@@ -130,13 +130,14 @@ export const useOutbox = defineStore('outbox', () => {
   /** Sends one; whether the others may follow. */
   async function sendOne(one: Waiting): Promise<boolean> {
     try {
-      const body = { facts: one.facts, ...opened() }
+      const body = { facts: one.done ?? one.facts, ...opened() }
       trying = new AbortController()
       const patience = AbortSignal.any([trying.signal, AbortSignal.timeout(PATIENCE)])
-      const answer = await api('POST', `/api/spaces/${one.space}/facts`, body, patience)
+      const to = one.release ? `/api/releases/${one.release}/facts` : `/api/spaces/${one.space}/facts`
+      const answer = await api('POST', to, body, patience)
       await drop(one)
       pause = AGAIN
-      answered(answer, one.space)
+      answered(answer)
       return true
     } catch (error) {
       if (!(error instanceof Refused)) throw error
@@ -144,9 +145,7 @@ export const useOutbox = defineStore('outbox', () => {
         // Kept with the reason, so that nothing typed is lost, and the others go on.
         const refused = Object.values(error.fields).join(' ') || error.message
         update(one.id, { refused })
-        await box
-          .change({ ...one, refused, facts: one.facts.map((fact) => ({ ...fact })) })
-          .catch(() => undefined)
+        await box.change(JSON.parse(JSON.stringify({ ...one, refused })) as Waiting).catch(() => undefined)
         return true
       }
       if (error.status === 401) {

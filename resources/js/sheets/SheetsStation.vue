@@ -4,6 +4,7 @@ import { useJob } from '@/job/store'
 import Button from 'primevue/button'
 import Message from 'primevue/message'
 import { computed, ref } from 'vue'
+import ReleaseCard from './ReleaseCard.vue'
 
 const job = useJob()
 const station = job.station('sheets')
@@ -53,8 +54,8 @@ const proof = computed(() => {
           <p v-if="proof">{{ proof }}</p>
           <p v-if="station.sheets.length > 0" class="soft">{{ station.settings }} fence settings.</p>
           <a class="print" :href="`/api/jobs/${job.job?.id}/cut-sheet`" download>Cut sheet as PDF</a>
-          <p class="soft small">Not released for cutting: sizes still follow every change.</p>
         </section>
+        <ReleaseCard />
         <section v-if="station.hardware.lines.length > 0" class="card">
           <h2>Hardware</h2>
           <table>

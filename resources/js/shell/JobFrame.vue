@@ -16,7 +16,7 @@ import OutboxBar from './OutboxBar.vue'
 import TapeStrip from './TapeStrip.vue'
 import TopBar from './TopBar.vue'
 
-const STATIONS: StationName[] = ['measure', 'fit', 'pieces', 'sheets']
+const STATIONS: StationName[] = ['measure', 'fit', 'pieces', 'sheets', 'saw']
 
 const job = useJob()
 const route = useRoute()
@@ -45,7 +45,8 @@ const reached = computed(() => {
   const answer = job.answer
   if (!answer) return 0
   if (answer.tape.pieces === 'none yet') return 1
-  return answer.verdict.state === 'fits' ? 4 : 2
+  if (answer.verdict.state !== 'fits') return 2
+  return answer.tape.saw === 'not released' ? 4 : 5
 })
 
 const spaces = computed(
@@ -141,7 +142,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
     <People v-model:visible="peopleOpen" :job="id" />
     <Dialog v-model:visible="keysOpen" modal header="Keys" :style="{ width: '460px' }">
       <dl class="keys">
-        <dt><kbd>1</kbd> – <kbd>4</kbd></dt>
+        <dt><kbd>1</kbd> – <kbd>5</kbd></dt>
         <dd>go to a station</dd>
         <dt><kbd>Enter</kbd></dt>
         <dd>keep a reading and go on to the next</dd>

@@ -13,13 +13,15 @@ const router = useRouter()
 
 const count = computed(() => outbox.unsent.length)
 const said = computed(() => {
-  const what = count.value === 1 ? '1 reading waits' : `${count.value} readings wait`
+  const isSaw = outbox.unsent.every((one) => one.release)
+  const [single, several] = isSaw ? ['tick', 'ticks'] : ['reading', 'readings']
+  const what = count.value === 1 ? `1 ${single} waits` : `${count.value} ${several} wait`
   const goes = count.value === 1 ? 'it is sent' : 'they are sent'
   if (outbox.state === 'signed-out') return `${what} here: you are signed out. Sign in, and ${goes}.`
   if (outbox.aside.length === count.value)
     return count.value === 1
-      ? 'The server could not take 1 reading. It stays here and is tried again.'
-      : `The server could not take ${count.value} readings. They stay here and are tried again.`
+      ? `The server could not take 1 ${single}. It stays here and is tried again.`
+      : `The server could not take ${count.value} ${several}. They stay here and are tried again.`
   if (outbox.state === 'busy')
     return `${what} here: the server is busy or being mended. In a moment ${goes} again.`
   if (outbox.state === 'cut-off') return `${what} here: no network. When it returns, ${goes}.`

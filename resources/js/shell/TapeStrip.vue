@@ -16,6 +16,7 @@ const stations: { name: StationName; title: string }[] = [
   { name: 'fit', title: 'Fit' },
   { name: 'pieces', title: 'Pieces' },
   { name: 'sheets', title: 'Sheets' },
+  { name: 'saw', title: 'Saw' },
 ]
 
 const strip = ref<HTMLElement | null>(null)

@@ -9,9 +9,10 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
+import HomeSaws from './HomeSaws.vue'
 import TopBar from './TopBar.vue'
 
-/** What belongs to a home and serves all its jobs: the ways in, from the street door to the space. */
+/** What belongs to a home and serves all its jobs: the ways in, from the street door to the space, and the saws. */
 const route = useRoute()
 const client = useQueryClient()
 const words = useVocabulary()
@@ -19,11 +20,13 @@ const { data: homes } = useQuery({ queryKey: ['homes'], queryFn: () => api<Home[
 const home = computed(() => homes.value?.find((one) => one.id === route.params.home) ?? null)
 const refused = ref<Record<string, string>>({})
 
-async function change(path: string, value: unknown): Promise<void> {
+const change = (path: string, value: unknown) => send('ways-in', path, value)
+
+async function send(list: 'ways-in' | 'saws', path: string, value: unknown): Promise<void> {
   if (!home.value) return
   refused.value = {}
   try {
-    await api<WayIn[]>('POST', `/api/homes/${home.value.id}/ways-in`, { path, value })
+    await api('POST', `/api/homes/${home.value.id}/${list}`, { path, value })
     await client.invalidateQueries({ queryKey: ['homes'] })
   } catch (error) {
     if (!(error instanceof Refused)) throw error
@@ -113,6 +116,7 @@ const fault = (way: WayIn, field: string) => refused.value[`ways_in.${way.id}.${
         />
       </div>
     </section>
+    <HomeSaws :home="home" :refused="refused" @change="(path, value) => send('saws', path, value)" />
   </main>
 </template>
 

@@ -26,6 +26,7 @@ export const router = createRouter({
         { path: 'fit', component: () => import('@/fit/FitStation.vue') },
         { path: 'pieces', component: () => import('@/pieces/PiecesStation.vue') },
         { path: 'sheets', component: () => import('@/sheets/SheetsStation.vue') },
+        { path: 'saw', component: () => import('@/saw/SawStation.vue') },
       ],
     },
     { path: '/:other(.*)*', component: () => import('./NotFound.vue') },

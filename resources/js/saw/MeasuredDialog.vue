@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import type { CutPiece, Cutting } from '@/api/types'
+import { useJob } from '@/job/store'
+import LengthField from '@/tape/LengthField.vue'
+import { readLength } from '@/tape/lengthReader'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import Select from 'primevue/select'
+import { computed, ref, watch } from 'vue'
+import type { useCutting } from './useCutting'
+
+/** Sizes of a piece as it was cut, what is to be said of them, and whether it was spoiled. */
+const props = defineProps<{ cutting: Cutting; saw: ReturnType<typeof useCutting>; first: string | null }>()
+const visible = defineModel<boolean>('visible', { required: true })
+const job = useJob()
+
+const REASONS = ['wrong side of the line', 'guide slipped', 'split', 'upside down', 'wrong mark', 'other']
+const part = ref<string | null>(null)
+const why = ref(REASONS[0] ?? '')
+
+/** Pieces that are cut: only they can be measured. */
+const pieces = computed(() =>
+  props.cutting.pieces.filter((piece) => piece.part && props.saw.cut.value.has(piece.part)),
+)
+watch(visible, (is) => {
+  if (is)
+    part.value =
+      pieces.value.find((one) => one.part === props.first)?.part ?? pieces.value.at(-1)?.part ?? null
+})
+const piece = computed(() => pieces.value.find((one) => one.part === part.value) ?? null)
+const isSpoiled = computed(() => props.saw.spoiled.value.has(part.value))
+
+async function measured(dimension: 'length' | 'width', text: string) {
+  const release = props.saw.release.value
+  if (!release || !piece.value?.part || text === '') return
+  await job.atTheSaw(release.id, piece.value.mark, text, [
+    { kind: 'as_cut', part: piece.value.part, dimension, text, withdraws: [] },
+  ])
+}
+
+/** What the server says; while it cannot be asked, whether the size lies between those that are good. */
+function said(one: CutPiece, dimension: 'length' | 'width'): { state: string; sentence: string } | null {
+  const fact = one.part ? props.saw.asCut(one.part, dimension) : null
+  if (!fact) return null
+  if (fact.judged) return fact.judged
+  try {
+    const nm = readLength(fact.body?.text ?? '', props.cutting.unit)
+    const [least, most] = one.good[dimension]
+    const is = nm < least ? 'too short' : nm > most ? 'too long' : 'good'
+    return {
+      state: is === 'good' ? 'good' : 'short',
+      sentence: `Kept: ${is}. What it touches is worked out when the network is back.`,
+    }
+  } catch {
+    return { state: 'short', sentence: 'Kept as typed.' }
+  }
+}
+
+async function spoil() {
+  const release = props.saw.release.value
+  if (!release || !piece.value?.part) return
+  await job.atTheSaw(release.id, piece.value.mark, 'spoiled', [
+    { kind: 'spoiled', part: piece.value.part, why: why.value, withdraws: [] },
+  ])
+}
+</script>
+
+<template>
+  <Dialog v-model:visible="visible" modal header="As cut" :style="{ width: '440px' }">
+    <p v-if="pieces.length === 0">No piece is cut yet. Tick its cut first.</p>
+    <template v-else>
+      <div class="field">
+        <label for="as-cut-piece">Piece</label>
+        <Select
+          id="as-cut-piece"
+          v-model="part"
+          :options="pieces"
+          option-value="part"
+          option-label="mark"
+          filter
+        />
+      </div>
+      <template v-if="piece">
+        <p class="soft">
+          {{ piece.name }}, {{ piece.space }}. Planned:
+          <span class="measure">{{ piece.length.text }} × {{ piece.width.text }}</span>
+        </p>
+        <template v-for="dimension in ['length', 'width'] as const" :key="dimension + piece.part">
+          <LengthField
+            :label="dimension === 'length' ? 'Length as cut' : 'Width as cut'"
+            :text="saw.asCut(piece.part ?? '', dimension)?.body?.text ?? ''"
+            :unit="cutting.unit"
+            when-empty=""
+            @change="measured(dimension, $event)"
+          />
+          <p v-if="said(piece, dimension)" :class="['said', said(piece, dimension)?.state]" role="status">
+            {{ said(piece, dimension)?.sentence }}
+          </p>
+        </template>
+        <p v-if="isSpoiled" class="said short">
+          Spoiled. Release again on Sheets: a new one is cut from what lies about first.
+        </p>
+        <div v-else class="spoiled">
+          <Select v-model="why" :options="REASONS" aria-label="Why it is spoiled" />
+          <Button outlined severity="danger" label="It is spoiled" @click="spoil" />
+        </div>
+      </template>
+    </template>
+  </Dialog>
+</template>
+
+<style scoped>
+.said {
+  margin: 2px 0 10px;
+  font-weight: 600;
+}
+.good {
+  color: var(--moss);
+}
+.long,
+.short {
+  color: var(--brick);
+}
+.spoiled {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 10px;
+  margin-top: 18px;
+}
+</style>

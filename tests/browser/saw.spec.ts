@@ -1,0 +1,164 @@
+import { expect, test, type BrowserContext, type Page } from '@playwright/test'
+import { landingAlcove, opened } from './person'
+
+/** Ticks of the long run; 80 on demand. */
+const TICKS = Number(process.env.INCASTRO_TICKS ?? 30)
+
+/** Chance from a seed (mulberry32): the same run each time. */
+function dice(seed: number) {
+  return () => {
+    seed = (seed + 0x6d2b79f5) | 0
+    let t = Math.imul(seed ^ (seed >>> 15), 1 | seed)
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
+  }
+}
+
+async function released(page: Page): Promise<void> {
+  await landingAlcove(page, 'sheets')
+  await page.getByRole('button', { name: 'Release for cutting' }).click()
+  await expect(page).toHaveURL(/saw$/)
+  await expect(page.getByRole('button', { name: 'Cut done' })).toBeVisible()
+}
+
+interface Told {
+  station: {
+    release: {
+      number: number
+      facts: { id: string; kind: string; part: string | null; withdraws: string[] }[]
+    }
+  }
+}
+
+/** The parts whose ticks stand, as the server has them. */
+async function cut(page: Page): Promise<string[]> {
+  const told = await page.evaluate(async () => {
+    const response = await fetch(`/api/jobs/${location.pathname.split('/')[2] ?? ''}?station=saw`, {
+      cache: 'reload',
+    })
+    return (await response.json()) as Told
+  })
+  const facts = told.station.release.facts
+  const back = new Set(facts.flatMap((fact) => fact.withdraws))
+  const parts = facts
+    .filter((fact) => fact.kind === 'cut' && !back.has(fact.id))
+    .map((fact) => fact.part ?? '')
+  return [...new Set(parts)].sort()
+}
+
+test('a job is released and cut one setting after another, and the tape counts', async ({ page }) => {
+  await landingAlcove(page, 'saw')
+  await expect(page.getByRole('heading', { name: 'Nothing is released' })).toBeVisible()
+  await page.getByRole('link', { name: 'Go to Sheets' }).click()
+  await page.getByRole('button', { name: 'Release for cutting' }).click()
+  await expect(page.getByText('Straighten: take off')).toBeVisible()
+  const tape = page.getByRole('link', { name: /^Saw/ })
+  await expect(tape).toContainText(/^Saw.*0 of \d+ cuts/)
+  await page.getByRole('button', { name: 'Cut done' }).click()
+  await expect(tape).toContainText(/1 of \d+ cuts/)
+  // By keys: a second press at once is a finger that bounced.
+  await page.waitForTimeout(800)
+  await page.locator('body').press('Enter')
+  await page.locator('body').press('Enter')
+  await expect(tape).toContainText(/2 of \d+ cuts/)
+  await page.locator('body').press('u')
+  await expect(tape).toContainText(/1 of \d+ cuts/)
+  await page.locator('body').press('n')
+  await expect(page.getByText(/^Step \d+ of/)).toContainText('Step 2 of')
+  await page.getByRole('button', { name: 'Back to the next cut' }).click()
+  await expect(page.getByText(/^Step \d+ of/)).toContainText('Step 1 of')
+})
+
+test('a size as cut is judged, and a spoiled piece comes again with the next release', async ({ page }) => {
+  await released(page)
+  // Step by step, until a board is freed that is a piece.
+  const pieces = page.locator('.cut:not(.done) .mark', { hasText: /^B1-(shelf|bottom|top)/ })
+  for (let i = 0; i < 40 && (await pieces.count()) === 0; i++) {
+    const open = page.locator('li[id]:has(.cut:not(.done))').first()
+    const part = (await open.getAttribute('id')) ?? ''
+    await open.locator('button').click()
+    await expect(page.locator(`li[id="${part}"] .cut:not(.done)`)).toHaveCount(0)
+  }
+  const mark = (await pieces.first().textContent()) ?? ''
+  await page.locator('.cut', { hasText: mark }).first().click()
+  await page.getByRole('button', { name: 'Measured…' }).click()
+  await opened(page)
+  const dialog = page.getByRole('dialog', { name: 'As cut' })
+  await expect(dialog.getByText('Planned:')).toBeVisible()
+  await dialog.getByLabel('Width as cut').fill('12')
+  await dialog.getByLabel('Width as cut').press('Enter')
+  await expect(dialog.getByText(/Is it another piece, or spoiled\?/)).toBeVisible()
+  await dialog.getByRole('button', { name: 'It is spoiled' }).click()
+  await expect(dialog.getByText(/Spoiled\. Release again/)).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.getByRole('link', { name: /^Sheets/ }).click()
+  await page.getByRole('button', { name: 'Release again' }).click()
+  await expect(page).toHaveURL(/saw$/)
+  await expect(page.getByText(/^Step 1 of/)).toBeVisible()
+})
+
+test('two browsers tick, lose the network and are opened again: what was ticked is what is cut', async ({
+  browser,
+  page,
+  context,
+}) => {
+  test.setTimeout(240_000)
+  const chance = dice(7)
+  await released(page)
+  const url = page.url()
+  // The second browser is signed in to the same account.
+  const other: BrowserContext = await browser.newContext({ storageState: await context.storageState() })
+  const second = await other.newPage()
+  await second.goto(url)
+  const people = [
+    { page, context, isOffline: false },
+    { page: second, context: other, isOffline: false },
+  ]
+  for (const one of people) {
+    await one.page.evaluate(async () => {
+      localStorage.removeItem('incastro.device')
+      await navigator.serviceWorker.ready
+    })
+    await one.page.reload()
+    await expect(one.page.getByRole('button', { name: 'Cut done' })).toBeVisible()
+  }
+  const ticks: { who: number; part: string }[] = []
+  for (let i = 0; i < TICKS; i++) {
+    const who = Math.floor(chance() * 2)
+    const one = people[who]
+    if (!one) break
+    if (chance() < 0.45) {
+      one.isOffline = !one.isOffline
+      await one.context.setOffline(one.isOffline)
+    }
+    if (i === Math.floor(TICKS / 2)) {
+      // A release follows another in the middle: what was cut stays cut, whoever noted it on the older one.
+      await people[0]?.context.setOffline(false)
+      if (people[0]) people[0].isOffline = false
+      await expect(page.getByRole('region', { name: 'Not sent yet' })).toBeHidden({ timeout: 30_000 })
+      await page.goto(url.replace('saw', 'sheets'))
+      await page.getByRole('button', { name: 'Release again' }).click()
+      await expect(page).toHaveURL(/saw$/)
+      await expect(page.getByRole('button', { name: 'Cut done' })).toBeVisible()
+    }
+    const open = one.page.locator('li[id]:has(.cut:not(.done))').first()
+    const part = (await open.getAttribute('id')) ?? ''
+    await open.locator('button').click()
+    await expect(
+      one.page
+        .locator(`li[id="${part}"] .cut.done`)
+        .or(one.page.locator(`.step:not(:has(li[id="${part}"]))`))
+        .first(),
+    ).toBeVisible()
+    ticks.push({ who, part })
+    if (chance() < 0.2) {
+      await one.page.reload()
+      await expect(one.page.getByRole('button', { name: /Cut done|Next step/ })).toBeVisible()
+    }
+  }
+  for (const one of people) await one.context.setOffline(false)
+  const wanted = [...new Set(ticks.map((tick) => tick.part))].sort()
+  await expect.poll(() => cut(page), { timeout: 60_000 }).toEqual(wanted)
+  for (const one of people) await expect(one.page.getByRole('region', { name: 'Not sent yet' })).toBeHidden()
+  await other.close()
+})
