@@ -74,13 +74,12 @@ Route::middleware(['auth:sanctum', SignedInLately::class, 'throttle:person'])->g
         Route::get('/jobs/{job}/helpers', [HelperController::class, 'index']);
         Route::delete('/jobs/{job}/helpers', [HelperController::class, 'letGo']);
         Route::post('/jobs/{job}/releases', [SawController::class, 'release'])->middleware('throttle:costly');
+        Route::post('/jobs/{job}/facts', [SawController::class, 'facts']);
         Route::get('/jobs/{job}/units', [UnitController::class, 'index']);
         Route::get('/jobs/{job}/rules/{rule}', [RuleController::class, 'show']);
         Route::get('/jobs/{job}/export', [ExchangeController::class, 'export']);
         Route::get('/jobs/{job}/cut-sheet', [ExchangeController::class, 'cutSheet'])->middleware('throttle:costly');
     });
-
-    Route::post('/releases/{release}/facts', [SawController::class, 'facts'])->middleware('can:work,release');
 
     Route::middleware('can:work,space')->group(function (): void {
         Route::get('/spaces/{space}/elevation.svg', [ExchangeController::class, 'elevation']);

@@ -51,10 +51,10 @@ final class Release extends Model
     /**
      * What happened at the saw, of this release and of those before it.
      *
-     * @return Collection<int, SawFact>
+     * @return Collection<int, JobFact>
      */
     public function facts(): Collection
     {
-        return SawFact::query()->where('job_id', $this->job_id)->oldest('recorded_at')->oldest('sequence')->get();
+        return JobFact::query()->where('job_id', $this->job_id)->oldest('recorded_at')->oldest('sequence')->get();
     }
 }

@@ -6,8 +6,8 @@ namespace App\Planning;
 
 use App\Editing\History;
 use App\Models\Job;
+use App\Models\JobFact;
 use App\Models\Release;
-use App\Models\SawFact;
 use App\Models\User;
 use Illuminate\Validation\ValidationException;
 use Incastro\Check\Verdict;
@@ -154,7 +154,7 @@ final readonly class Cutting
     /** @return list<array{id: string, kind: string, part: ?string, body: array<string, mixed>|null, withdraws: list<string>, device: string, author: string, at: string}> */
     private static function told(Release $release): array
     {
-        return array_values($release->facts()->map(fn (SawFact $fact) => $fact->told())->all());
+        return array_values($release->facts()->map(fn (JobFact $fact) => $fact->told())->all());
     }
 
     public static function tools(Job $job): Tools

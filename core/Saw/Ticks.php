@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Saw;
 
 /**
- * What a set of facts from the saw says, whatever the order in which they arrived: a thing is done when at least one tick of it is not
+ * What a set of facts from the saw and the shop says, whatever the order in which they arrived: a thing is done when at least one tick of it is not
  * withdrawn. A withdrawal names every tick that its device had seen; one that it had not seen stands.
  */
 final class Ticks
@@ -17,6 +17,11 @@ final class Ticks
     public const SPOILED = 'spoiled';
 
     public const WITHDRAWAL = 'withdrawal';
+
+    /** In the shop. */
+    public const BOUGHT = 'bought';
+
+    public const AT_THE_SAW = [self::CUT, self::AS_CUT, self::SPOILED];
 
     /**
      * @template T of array{id: string, kind: string, withdraws: list<string>}

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** The saws of a home, what a job released for cutting, and what happened at the saw. */
+/** The saws of a home, what a job released for cutting, and what happened at the saw and in the shop. */
 return new class () extends Migration {
     public function up(): void
     {
@@ -28,16 +28,17 @@ return new class () extends Migration {
             $table->timestampTz('created_at')->useCurrent();
             $table->unique(['job_id', 'number']);
         });
-        Schema::create('saw_facts', function (Blueprint $table): void {
+        Schema::create('job_facts', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('job_id')->index()->constrained()->cascadeOnDelete();
-            $table->foreignUuid('release_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignUuid('release_id')->nullable()->index()->constrained()->cascadeOnDelete();
             $table->foreignUuid('user_id')->nullable()->index()->constrained()->nullOnDelete();
             $table->string('author', 80);
             $table->uuid('device');
             $table->unsignedBigInteger('sequence');
             $table->string('kind', 20);
-            $table->string('part', 60)->nullable();
+            // What it is about: a part at the saw, an item in the shop.
+            $table->string('part', 120)->nullable();
             $table->jsonb('body')->nullable();
             $table->jsonb('withdraws');
             $table->timestampTz('at', 3);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\JobFact;
 use App\Models\Release;
-use App\Models\SawFact;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Incastro\Saw\Lying;
@@ -36,7 +36,7 @@ final class SawTest extends AlcoveTestCase
     /** @param list<array<string, mixed>> $facts */
     private function send(string $release, array $facts): TestResponse
     {
-        return $this->postJson("/api/releases/$release/facts", ['facts' => $facts, 'station' => 'saw']);
+        return $this->postJson("/api/jobs/{$this->job->id}/facts", ['facts' => array_map(fn (array $fact) => ['release' => $release] + $fact, $facts), 'station' => 'saw']);
     }
 
     public function test_nothing_is_released_until_somebody_releases_it(): void
@@ -83,7 +83,7 @@ final class SawTest extends AlcoveTestCase
         $this->send($release, [$this->fact(Ticks::WITHDRAWAL, null, ['withdraws' => [$tick['id']]])])->assertJsonPath('tape.saw', '1 of '.count($cuts).' cuts');
         $this->send($release, [$this->fact(Ticks::WITHDRAWAL, null, ['withdraws' => [$again['id']]])])->assertJsonPath('tape.saw', '0 of '.count($cuts).' cuts');
         $this->send($release, [$this->fact(Ticks::CUT, (string) Str::uuid())])->assertStatus(422)->assertJsonPath('errors', fn (array $errors) => str_starts_with(array_values($errors)[0][0], 'This part is not in the plan that was released.'));
-        self::assertSame(4, SawFact::query()->count());
+        self::assertSame(4, JobFact::query()->count());
     }
 
     public function test_a_size_as_cut_is_read_like_every_length(): void
@@ -143,10 +143,10 @@ final class SawTest extends AlcoveTestCase
         $release = $answer->json('station.release.id');
         $cut = $answer->json('station.release.cutting.steps.0.cuts.0.id');
         $helper = $this->person('helper@example.org');
-        $this->as($helper)->postJson("/api/releases/$release/facts", ['facts' => [$this->fact(Ticks::CUT, $cut)]])->assertNotFound();
+        $this->as($helper)->postJson("/api/jobs/{$this->job->id}/facts", ['facts' => [$this->fact(Ticks::CUT, $cut, ['release' => $release])]])->assertNotFound();
         $this->job->helpers()->attach($helper->id);
-        $this->as($helper)->postJson("/api/releases/$release/facts", ['facts' => [$this->fact(Ticks::CUT, $cut)]])->assertOk();
-        self::assertSame('Somebody', SawFact::query()->sole()->author);
+        $this->as($helper)->postJson("/api/jobs/{$this->job->id}/facts", ['facts' => [$this->fact(Ticks::CUT, $cut, ['release' => $release])]])->assertOk();
+        self::assertSame('Somebody', JobFact::query()->sole()->author);
         self::assertSame(1, Release::query()->count());
     }
 

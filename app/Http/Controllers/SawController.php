@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Editing\SawBook;
+use App\Editing\JobFactBook;
 use App\Models\Job;
-use App\Models\Release;
 use App\Planning\Cutting;
 use App\Planning\JobAnswer;
 use Illuminate\Http\JsonResponse;
@@ -14,7 +13,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Incastro\Saw\Ticks;
 
-/** Releasing a job for cutting, and what happens at the saw. Both are answered as every change of a job is. */
+/** Releasing a job for cutting, and what happens at the saw and in the shop. Both are answered as every change of a job is. */
 final class SawController extends Controller
 {
     private const WHY_SPOILED = ['wrong side of the line', 'guide slipped', 'split', 'upside down', 'wrong mark', 'other'];
@@ -31,16 +30,18 @@ final class SawController extends Controller
         return response()->json($this->answer->of($job, $this->person($request), 'saw', null), 201);
     }
 
-    public function facts(Request $request, Release $release, SawBook $book): JsonResponse
+    public function facts(Request $request, Job $job, JobFactBook $book): JsonResponse
     {
         $data = $request->validate([
             'facts' => ['required', 'array', 'min:1', 'max:500'],
             'facts.*.id' => ['required', 'uuid'],
             'facts.*.device' => ['required', 'uuid'],
             'facts.*.sequence' => ['required', 'integer', 'min:0'],
-            'facts.*.kind' => ['required', Rule::in([Ticks::CUT, Ticks::AS_CUT, Ticks::SPOILED, Ticks::WITHDRAWAL])],
+            'facts.*.kind' => ['required', Rule::in([...Ticks::AT_THE_SAW, Ticks::BOUGHT, Ticks::WITHDRAWAL])],
+            'facts.*.release' => ['nullable', 'uuid'],
+            'facts.*.amount' => ['nullable', 'integer', 'min:1', 'max:1000000'],
             'facts.*.at' => ['bail', 'required', 'string', 'max:40', 'date'],
-            'facts.*.part' => ['nullable', 'string', 'max:60'],
+            'facts.*.part' => ['nullable', 'string', 'max:120'],
             'facts.*.dimension' => ['nullable', Rule::in(['length', 'width', 'thickness'])],
             'facts.*.text' => ['nullable', 'string', 'max:200'],
             'facts.*.why' => ['nullable', Rule::in(self::WHY_SPOILED)],
@@ -49,10 +50,9 @@ final class SawController extends Controller
             'station' => ['sometimes', 'nullable', Rule::in(JobAnswer::STATIONS)],
             'space' => ['sometimes', 'nullable', 'uuid'],
         ]);
-        $job = $release->job()->with('home')->firstOrFail();
-        $book->add($release, $job, $this->person($request), $data['facts']);
+        $book->add($job, $this->person($request), $data['facts']);
 
         // Whoever ticks has the release already: it is not sent with every cut.
-        return response()->json($this->answer->of($job, $this->person($request), $data['station'] ?? null, $data['space'] ?? null, $release->id));
+        return response()->json($this->answer->of($job, $this->person($request), $data['station'] ?? null, $data['space'] ?? null, $data['facts'][0]['release'] ?? null));
     }
 }

@@ -3,7 +3,7 @@ import { useOutbox } from '@/outbox/store'
 import type { Edit, JobAnswer, Reading, StationName } from '@/api/types'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type { AtTheSaw } from '@/outbox/box'
+import type { Done } from '@/outbox/box'
 import { deviceId, nextSequence } from './device'
 
 type AnsweredStation = NonNullable<JobAnswer['station']>
@@ -186,30 +186,21 @@ export const useJob = defineStore('job', () => {
   }
 
   /**
-   * Notes what happened at the saw: it counts from here on, is written down on this device, and sent when the server can be
-   * reached.
+   * Notes what happened at the saw or in the shop: it counts from here on, is written down on this device, and sent when the
+   * server can be reached.
    */
-  async function atTheSaw(
-    release: string,
+  async function note(
     label: string,
     text: string,
-    what: Omit<AtTheSaw, 'id' | 'device' | 'sequence' | 'at'>[],
+    what: Omit<Done, 'id' | 'device' | 'sequence' | 'at'>[],
   ): Promise<void> {
+    if (!job.value) return
     const done = what.map((one) => {
       const { taken_at, ...made } = fact()
       return { ...made, at: taken_at, ...one }
     })
-    await outbox.add({
-      id: done[0]?.id ?? crypto.randomUUID(),
-      space: '',
-      release,
-      slot: '',
-      label,
-      text,
-      end: null,
-      facts: [],
-      done,
-    })
+    const id = done[0]?.id ?? crypto.randomUUID()
+    await outbox.add({ id, space: '', job: job.value.id, slot: '', label, text, end: null, facts: [], done })
     void outbox.send()
   }
 
@@ -273,7 +264,7 @@ export const useJob = defineStore('job', () => {
     load,
     edit,
     take,
-    atTheSaw,
+    note,
     release,
     withdraw,
     receive,

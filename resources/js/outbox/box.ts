@@ -15,14 +15,16 @@ export interface Fact {
   withdraws?: string
 }
 
-/** Something that happened at the saw, as the server takes it. */
-export interface AtTheSaw {
+/** Something that happened at the saw or in the shop, as the server takes it. */
+export interface Done {
   id: string
   device: string
   sequence: number
   at: string
-  kind: 'cut' | 'as_cut' | 'spoiled' | 'withdrawal'
+  kind: 'cut' | 'as_cut' | 'spoiled' | 'bought' | 'withdrawal'
+  release?: string
   part: string | null
+  amount?: number
   dimension?: string
   text?: string
   why?: string
@@ -36,9 +38,9 @@ export interface Waiting {
   /** The account that made it: nobody else's session may send it. */
   account: string
   space: string
-  /** Of what happened at the saw: the release that it belongs to; the space is empty then. */
-  release?: string
-  done?: AtTheSaw[]
+  /** Of what happened at the saw or in the shop: the job that it belongs to; the space is empty then. */
+  job?: string
+  done?: Done[]
   slot: string
   label: string
   text: string

@@ -133,7 +133,7 @@ export const useOutbox = defineStore('outbox', () => {
       const body = { facts: one.done ?? one.facts, ...opened() }
       trying = new AbortController()
       const patience = AbortSignal.any([trying.signal, AbortSignal.timeout(PATIENCE)])
-      const to = one.release ? `/api/releases/${one.release}/facts` : `/api/spaces/${one.space}/facts`
+      const to = one.job ? `/api/jobs/${one.job}/facts` : `/api/spaces/${one.space}/facts`
       const answer = await api('POST', to, body, patience)
       await drop(one)
       pause = AGAIN

@@ -33,8 +33,8 @@ const isSpoiled = computed(() => props.saw.spoiled.value.has(part.value))
 async function measured(dimension: 'length' | 'width', text: string) {
   const release = props.saw.release.value
   if (!release || !piece.value?.part || text === '') return
-  await job.atTheSaw(release.id, piece.value.mark, text, [
-    { kind: 'as_cut', part: piece.value.part, dimension, text, withdraws: [] },
+  await job.note(piece.value.mark, text, [
+    { kind: 'as_cut', release: release.id, part: piece.value.part, dimension, text, withdraws: [] },
   ])
 }
 
@@ -59,8 +59,8 @@ function said(one: CutPiece, dimension: 'length' | 'width'): { state: string; se
 async function spoil() {
   const release = props.saw.release.value
   if (!release || !piece.value?.part) return
-  await job.atTheSaw(release.id, piece.value.mark, 'spoiled', [
-    { kind: 'spoiled', part: piece.value.part, why: why.value, withdraws: [] },
+  await job.note(piece.value.mark, 'spoiled', [
+    { kind: 'spoiled', release: release.id, part: piece.value.part, why: why.value, withdraws: [] },
   ])
 }
 </script>

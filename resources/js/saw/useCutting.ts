@@ -20,11 +20,12 @@ export function useCutting() {
   const facts = computed<Tick[]>(() => {
     const sent: Tick[] = release.value?.facts ?? []
     const known = new Set(sent.map((fact) => fact.id))
-    const waiting = outbox.unsent.filter((one) => one.release === release.value?.id)
+    const waiting = outbox.unsent.filter((one) => one.job === job.job?.id)
     return [
       ...sent,
       ...waiting
         .flatMap((one) => one.done ?? [])
+        .filter((fact): fact is typeof fact & Pick<Tick, 'kind'> => fact.kind !== 'bought')
         .filter((fact) => !known.has(fact.id))
         .map((fact) => ({
           ...fact,
@@ -58,13 +59,17 @@ export function useCutting() {
 
   async function tick(one: SawCut): Promise<void> {
     if (!release.value || isDone(one)) return
-    await job.atTheSaw(release.value.id, label(one), 'cut', [{ kind: 'cut', part: one.id, withdraws: [] }])
+    await job.note(label(one), 'cut', [
+      { kind: 'cut', release: release.value.id, part: one.id, withdraws: [] },
+    ])
   }
 
   /** Takes a cut back: every tick of it that this device knows. */
   async function takeBack(name: string, withdraws: string[]): Promise<void> {
     if (!release.value || withdraws.length === 0) return
-    await job.atTheSaw(release.value.id, name, 'not cut', [{ kind: 'withdrawal', part: null, withdraws }])
+    await job.note(name, 'not cut', [
+      { kind: 'withdrawal', release: release.value.id, part: null, withdraws },
+    ])
   }
   const untick = (one: SawCut) =>
     takeBack(

@@ -13,7 +13,7 @@ const router = useRouter()
 
 const count = computed(() => outbox.unsent.length)
 const said = computed(() => {
-  const isSaw = outbox.unsent.every((one) => one.release)
+  const isSaw = outbox.unsent.every((one) => one.job)
   const [single, several] = isSaw ? ['tick', 'ticks'] : ['reading', 'readings']
   const what = count.value === 1 ? `1 ${single} waits` : `${count.value} ${several} wait`
   const goes = count.value === 1 ? 'it is sent' : 'they are sent'

@@ -9,22 +9,23 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * Something that happened at the saw, only ever added: a cut, a size as it was cut, a piece spoiled, or the withdrawal of such.
+ * Something that happened to a job outside its plan, only ever added: a cut, a size as it was cut, a piece spoiled, something bought, or
+ * the withdrawal of such.
  *
  * @property string $id
  * @property string $job_id
- * @property string $release_id
+ * @property ?string $release_id  that it happened by, at the saw
  * @property ?string $user_id
  * @property string $author
  * @property string $device
  * @property int $sequence
  * @property string $kind  one of Incastro\Saw\Ticks
- * @property ?string $part
+ * @property ?string $part  id of a part at the saw, key of an item in the shop
  * @property ?array<string, mixed> $body
  * @property list<string> $withdraws
  * @property Carbon $at
  */
-final class SawFact extends Model
+final class JobFact extends Model
 {
     use HasUuids;
 

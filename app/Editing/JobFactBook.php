@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editing;
+
+use App\Models\Job;
+use App\Models\JobFact;
+use App\Models\Release;
+use App\Models\User;
+use App\Planning\Cutting;
+use Illuminate\Support\Carbon;
+use Illuminate\Validation\ValidationException;
+use Incastro\Measure\LengthFormat;
+use Incastro\Measure\LengthReader;
+use Incastro\Measure\Unreadable;
+use Incastro\Saw\Ticks;
+
+/** Takes what happened at the saw and in the shop: each fact once, however often it is sent; all of a batch or none. */
+final readonly class JobFactBook
+{
+    /** Of one job. */
+    private const MOST = 20_000;
+
+    public function __construct(private History $history)
+    {
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $facts
+     *
+     * @throws ValidationException
+     * @throws FactConflict
+     */
+    public function add(Job $job, User $user, array $facts): void
+    {
+        $this->history->changing($job, function () use ($job, $user, $facts): void {
+            $known = JobFact::query()->whereKey(array_column($facts, 'id'))->get()->keyBy('id');
+            $releases = Release::query()->where('job_id', $job->id)->whereKey(array_filter(array_column($facts, 'release')))->get()->keyBy('id');
+            $rows = [];
+            foreach ($facts as $i => $fact) {
+                $row = $this->row($releases[$fact['release'] ?? ''] ?? null, $job, $user, $i, $fact);
+                $kept = $known[$fact['id']] ?? null;
+                if ($kept !== null && [$kept->job_id, $kept->kind, $kept->part, $kept->withdraws] !== [$job->id, $row['kind'], $row['part'], $fact['withdraws'] ?? []]) {
+                    throw FactConflict::at($i, $fact);
+                }
+                if ($kept === null) {
+                    $rows[$fact['id']] = $row;
+                }
+            }
+            if ($rows !== [] && JobFact::query()->where('job_id', $job->id)->count() + count($rows) > self::MOST) {
+                throw ValidationException::withMessages(['facts' => sprintf('More than %d things are noted for this job, which is as many as it takes.', self::MOST)]);
+            }
+            if ($rows !== [] && JobFact::query()->insertOrIgnore(array_values($rows)) !== count($rows)) {
+                throw FactConflict::at(0, $facts[0]);
+            }
+            $newest = Release::newest($job);
+            if ($newest !== null) {
+                Cutting::count($job, $newest);
+            }
+        });
+    }
+
+    /**
+     * @param  array<string, mixed>  $fact
+     * @return array<string, mixed> as the table takes it
+     */
+    private function row(?Release $release, Job $job, User $user, int $i, array $fact): array
+    {
+        $part = $fact['kind'] === Ticks::WITHDRAWAL ? null : $fact['part'] ?? null;
+        $isOfSaw = in_array($fact['kind'], Ticks::AT_THE_SAW, true);
+        if ($isOfSaw && ($release === null || $part === null || ! $this->isIn($release, $part))) {
+            throw ValidationException::withMessages(["facts.$i.part" => 'This part is not in the plan that was released. Look whether the label belongs to another job.']);
+        }
+        if ($fact['kind'] === Ticks::BOUGHT && $part === null) {
+            throw ValidationException::withMessages(["facts.$i.part" => 'Say what was bought: a line of the list has a key.']);
+        }
+
+        return [
+            'id' => $fact['id'], 'job_id' => $job->id, 'release_id' => $release?->id, 'user_id' => $user->id, 'author' => $user->name,
+            'device' => $fact['device'], 'sequence' => $fact['sequence'], 'kind' => $fact['kind'], 'part' => $part,
+            'body' => $this->body($job, $i, $fact),
+            'withdraws' => json_encode($fact['withdraws'] ?? [], JSON_THROW_ON_ERROR),
+            'at' => FactBook::believed($fact['at'])->format('Y-m-d H:i:s.vP'), 'recorded_at' => Carbon::now()->format('Y-m-d H:i:s.vP'),
+        ];
+    }
+
+    private function isIn(Release $release, string $part): bool
+    {
+        return in_array($part, $release->cuts, true) || isset($release->cutting['parts'][$part]) || in_array($part, $release->cutting['done'], true);
+    }
+
+    /** @param array<string, mixed> $fact */
+    private function body(Job $job, int $i, array $fact): ?string
+    {
+        return match ($fact['kind']) {
+            Ticks::SPOILED => json_encode(['why' => $fact['why'] ?? 'other'], JSON_THROW_ON_ERROR),
+            Ticks::AS_CUT => json_encode($this->asCut($job, $i, $fact), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            Ticks::BOUGHT => json_encode(['amount' => (int) ($fact['amount'] ?? 1)], JSON_THROW_ON_ERROR),
+            default => null,
+        };
+    }
+
+    /**
+     * @param  array<string, mixed>  $fact
+     * @return array{dimension: string, text: string, nm: int}
+     */
+    private function asCut(Job $job, int $i, array $fact): array
+    {
+        $text = $fact['text'] ?? '';
+        try {
+            $length = (new LengthReader(LengthFormat::of($job->choices['measure'])->unit))->read($text);
+        } catch (Unreadable $unreadable) {
+            throw ValidationException::withMessages(["facts.$i.text" => 'As cut: '.$unreadable->getMessage()]);
+        }
+
+        return ['dimension' => $fact['dimension'] ?? 'length', 'text' => $text, 'nm' => $length->nanometres()];
+    }
+}
