@@ -52,6 +52,7 @@ Route::middleware(['auth:sanctum', SignedInLately::class, 'throttle:person'])->g
         Route::patch('/homes/{home}', [HomeController::class, 'update']);
         Route::delete('/homes/{home}', [HomeController::class, 'destroy']);
         Route::post('/homes/{home}/ways-in', [HomeController::class, 'waysIn']);
+        Route::post('/homes/{home}/at-hand', [HomeController::class, 'atHand']);
         Route::post('/homes/{home}/saws', [HomeController::class, 'sawsOwned']);
         Route::post('/homes/{home}/jobs', [JobController::class, 'store']);
         Route::post('/homes/{home}/import', [ExchangeController::class, 'import'])->middleware('throttle:costly');
@@ -78,6 +79,7 @@ Route::middleware(['auth:sanctum', SignedInLately::class, 'throttle:person'])->g
         Route::get('/jobs/{job}/units', [UnitController::class, 'index']);
         Route::get('/jobs/{job}/rules/{rule}', [RuleController::class, 'show']);
         Route::get('/jobs/{job}/export', [ExchangeController::class, 'export']);
+        Route::get('/jobs/{job}/to-buy.{format}', [ExchangeController::class, 'toBuy'])->whereIn('format', ['csv', 'pdf'])->middleware('throttle:costly');
         Route::get('/jobs/{job}/cut-sheet', [ExchangeController::class, 'cutSheet'])->middleware('throttle:costly');
     });
 

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property list<array<string, mixed>> $ways_in
  * @property ?array<string, mixed> $saws  null while they are the usual ones
+ * @property array<string, int> $at_hand  base units by the key of what is bought
  * @property User $user
  * @property Collection<int, Job> $jobs
  */
@@ -23,13 +24,13 @@ final class Home extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['name', 'ways_in', 'saws'];
+    protected $fillable = ['name', 'ways_in', 'saws', 'at_hand'];
 
-    protected $attributes = ['ways_in' => '[]'];
+    protected $attributes = ['ways_in' => '[]', 'at_hand' => '{}'];
 
     protected function casts(): array
     {
-        return ['ways_in' => 'array', 'saws' => 'array'];
+        return ['ways_in' => 'array', 'saws' => 'array', 'at_hand' => 'array'];
     }
 
     /** @return BelongsTo<User, $this> */

@@ -40,6 +40,12 @@ final class JobFact extends Model
         return ['body' => 'array', 'withdraws' => 'array', 'sequence' => 'integer', 'at' => 'datetime'];
     }
 
+    /** @return list<array{id: string, kind: string, part: ?string, body: array<string, mixed>|null, withdraws: list<string>, device: string, author: string, at: string}> all of a job, as they arrived */
+    public static function ofJob(string $job): array
+    {
+        return array_values(self::query()->where('job_id', $job)->oldest('recorded_at')->oldest('sequence')->get()->map(fn (self $fact) => $fact->told())->all());
+    }
+
     /** @return array{id: string, kind: string, part: ?string, body: array<string, mixed>|null, withdraws: list<string>, device: string, author: string, at: string} */
     public function told(): array
     {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -46,15 +45,5 @@ final class Release extends Model
     public static function newest(Job $job): ?self
     {
         return self::query()->where('job_id', $job->id)->latest('number')->first();
-    }
-
-    /**
-     * What happened at the saw, of this release and of those before it.
-     *
-     * @return Collection<int, JobFact>
-     */
-    public function facts(): Collection
-    {
-        return JobFact::query()->where('job_id', $this->job_id)->oldest('recorded_at')->oldest('sequence')->get();
     }
 }

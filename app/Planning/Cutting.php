@@ -154,7 +154,7 @@ final readonly class Cutting
     /** @return list<array{id: string, kind: string, part: ?string, body: array<string, mixed>|null, withdraws: list<string>, device: string, author: string, at: string}> */
     private static function told(Release $release): array
     {
-        return array_values($release->facts()->map(fn (JobFact $fact) => $fact->told())->all());
+        return JobFact::ofJob($release->job_id);
     }
 
     public static function tools(Job $job): Tools

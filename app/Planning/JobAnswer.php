@@ -81,7 +81,7 @@ final readonly class JobAnswer
             'measure' => $writer->measure($space),
             'fit' => $writer->fit($space),
             'pieces' => $writer->pieces(),
-            'sheets' => $writer->sheets(),
+            'sheets' => $writer->sheets() + ['to_buy' => Shopping::of($job, $plan)->write() + ['facts' => Shopping::facts($job)]],
             'saw' => Cutting::station($job, $plan, $knownRelease),
             default => throw ValidationException::withMessages(['station' => sprintf('“%s” is not a station.', $station)]),
         };

@@ -16,7 +16,7 @@ use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
 use Incastro\Planning\Plan;
 use Incastro\Planning\SpacePlan;
-use Incastro\Planning\Supplies;
+use Incastro\Planning\ToBuy;
 use Incastro\Rules\Rule;
 
 /** The paper that goes to the saw: what to buy, every sheet, every piece, and the scribe lines. */
@@ -49,11 +49,10 @@ final readonly class CutSheetPdf
         $this->pdf->page($this->plan->job->name.': cut sheet');
         $this->pdf->paragraph((new PlanWriter($this->plan))->verdict()['sentence']);
         $this->pdf->paragraph('Not released for cutting: sizes may still change with a reading or a choice.');
-        $shopping = new ShoppingList($this->plan);
-        $rows = array_map(fn (array $line) => [(string) $line['quantity'], $line['what'], $line['size'], $this->money($line['each']), $this->money($line['total'])], $shopping->lines());
-        $rows[] = ['', 'in all', '', '', $this->money($this->plan->complete->price())];
-        $this->pdf->table('What to buy', ['', 'What to buy', 'Size', 'Each', 'Together'], [10, 85, 40, 22, 23], $rows);
-        $this->hardware($shopping);
+        $lines = (new ToBuy($this->plan))->lines();
+        ToBuyWriter::tables($this->pdf, new ToBuyWriter($this->plan, $lines));
+        $total = ToBuy::price($lines);
+        $this->pdf->paragraph(sprintf('In all %s%s.', $total['unknown'] > 0 ? 'at least ' : '', $this->money($total['minor'] / 100)));
         foreach ($this->plan->cut->unplaced() as $unplaced) {
             $this->pdf->paragraph(sprintf('Nothing to cut it from for %s: %s.', $unplaced->name, $unplaced->reason));
         }
@@ -68,19 +67,6 @@ final readonly class CutSheetPdf
             }
         }
         $this->pdf->paragraph('Eyes, ears and a mask at the saw, no gloves at a spinning blade, support for long sheets. Measure the thickness of the sheets bought before the first cut.', 8.5);
-    }
-
-    private function hardware(ShoppingList $shopping): void
-    {
-        $lines = $shopping->hardware();
-        if ($lines === []) {
-            return;
-        }
-        $rows = array_map(fn (array $line) => [(string) $line['quantity'], $line['what'], $line['packs'] === null ? '' : ($line['pack'] === 1 ? '' : sprintf('%d × %d', $line['packs'], $line['pack'])), $line['total'] === null ? '?' : $this->money($line['total'])], $lines);
-        ['price' => $price, 'unknown' => $unknown] = $shopping->hardwarePrice();
-        $rows[] = ['', 'in all', '', ($unknown > 0 ? 'at least ' : '').$this->money($price)];
-        $this->pdf->table('Hardware', ['', 'Hardware', 'Packs', 'Together'], [14, 101, 30, 35], $rows);
-        $this->pdf->table('By measure', ['', 'Needed', 'Bought'], [80, 35, 65], array_map(fn (array $line) => [$line['what'], $line['need'], $line['bought']], (new Supplies($this->plan))->lines()));
     }
 
     private function sheets(): void

@@ -26,7 +26,6 @@ use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\SawSetting;
 use Incastro\Planning\Plan;
 use Incastro\Planning\SpacePlan;
-use Incastro\Planning\Supplies;
 use Incastro\Planning\TakenPlace;
 use Incastro\Survey\ReadingKind;
 use Incastro\Survey\Slot;
@@ -229,8 +228,6 @@ final readonly class PlanWriter
 
         return [
             'buy' => $shopping->lines(),
-            'hardware' => ['lines' => $shopping->hardware()] + $shopping->hardwarePrice(),
-            'supplies' => (new Supplies($this->plan))->lines(),
             'price' => round($this->plan->cut->price(), 2),
             'currency' => $this->plan->job->currency,
             'fewest' => $sheets->isFewest(),

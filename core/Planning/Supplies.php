@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Incastro\Planning;
 
+use Incastro\Buy\Need;
+use Incastro\Buy\Pack;
+use Incastro\Buy\Shop;
 use Incastro\Measure\Unit;
 use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Finished;
@@ -38,8 +41,8 @@ final readonly class Supplies
 
     private const CLEAR = [['varnish', 3, 12.0]];
 
-    /** Tins, litres. */
-    private const TINS = [[0.375, 0.75, 2.5], [0.946, 3.785]];
+    /** Tins, ml. */
+    private const TINS = [[375.0, 750.0, 2500.0], [946.0, 3785.0]];
 
     /** What stays raw: nobody sees it. */
     private const RAW = [Purpose::Rail, Purpose::Framing];
@@ -48,8 +51,8 @@ final readonly class Supplies
     {
     }
 
-    /** @return list<array{what: string, need: string, bought: string}> */
-    public function lines(): array
+    /** @return list<Need> */
+    public function needs(): array
     {
         return [...$this->banding(), ...$this->glue(), ...$this->finish()];
     }
@@ -104,56 +107,53 @@ final readonly class Supplies
         return $area;
     }
 
-    /** @return list<array{what: string, need: string, bought: string}> */
+    /** @return list<Need> in mm */
     private function banding(): array
     {
-        $lines = [];
+        $needs = [];
         foreach ($this->banded() as $wide => $long) {
-            $lines[] = ['what' => sprintf('Edge banding %s wide', $this->isInch() ? ($wide === 22 ? '7/8 in' : '1 1/8 in') : "$wide mm"), 'need' => $this->metres(self::SPARE * $long), 'bought' => $this->packs(self::SPARE * $long, self::ROLLS, fn (float $pack) => 'roll of '.$this->metres($pack, 0))];
+            $what = sprintf('Edge banding %s wide', $this->isInch() ? ($wide === 22 ? '7/8 in' : '1 1/8 in') : "$wide mm");
+            $needs[] = $this->need("banding:$wide", Shop::Ironmonger, $what, $long, self::ROLLS, fn (float $pack) => 'roll of '.$this->metres($pack, 0), fn (float $mm) => $this->metres($mm));
         }
 
-        return $lines;
+        return $needs;
     }
 
-    /** @return list<array{what: string, need: string, bought: string}> */
+    /** @return list<Need> in ml */
     private function glue(): array
     {
-        $ml = self::GLUE_OVER * self::GLUE * $this->glued();
+        $ml = self::GLUE * $this->glued();
         $write = fn (float $ml): string => $this->isInch() ? sprintf('%.0f fl oz', $ml / 29.57) : sprintf('%.0f ml', $ml);
 
-        return $ml < 1.0 ? [] : [['what' => 'Wood glue', 'need' => $write($ml), 'bought' => $this->packs($ml, self::BOTTLES, fn (float $pack) => 'bottle of '.$write($pack))]];
+        return self::GLUE_OVER * $ml < 1.0 ? [] : [$this->need('glue', Shop::Ironmonger, 'Wood glue', $ml, self::BOTTLES, fn (float $pack) => 'bottle of '.$write($pack), $write, self::GLUE_OVER)];
     }
 
-    /** @return list<array{what: string, need: string, bought: string}> */
+    /** @return list<Need> in ml */
     private function finish(): array
     {
         $area = $this->finished();
-        $write = fn (float $litres): string => $this->isInch() ? ($litres < 1.9 ? sprintf('%.2f qt', $litres / 0.946) : sprintf('%.2f gal', $litres / 3.785)) : sprintf('%.2f l', $litres);
-        $lines = [];
+        $write = fn (float $ml): string => $this->isInch() ? ($ml < 1900 ? sprintf('%.2f qt', $ml / 946) : sprintf('%.2f gal', $ml / 3785)) : sprintf('%.2f l', $ml / 1000);
+        $tin = fn (float $ml): string => 'tin of '.($this->isInch() ? ($ml < 1000 ? '1 qt' : '1 gal') : rtrim(rtrim(sprintf('%.3f', $ml / 1000), '0'), '.').' l');
+        $needs = [];
         foreach ($area < 0.01 ? [] : ($this->plan->job->rules->painted ? self::PAINTED : self::CLEAR) as [$what, $coats, $covers]) {
-            $litres = self::SPARE * $coats * $area / $covers;
-            $lines[] = ['what' => sprintf('%s, %s', ucfirst($what), $coats === 1 ? '1 coat' : "$coats coats"), 'need' => $write($litres), 'bought' => $this->packs($litres, self::TINS, fn (float $pack) => 'tin of '.($this->isInch() ? ($pack < 1.0 ? '1 qt' : '1 gal') : rtrim(rtrim(sprintf('%.3f', $pack), '0'), '.').' l'))];
+            $needs[] = $this->need("finish:$what", Shop::Paint, sprintf('%s, %s', ucfirst($what), $coats === 1 ? '1 coat' : "$coats coats"), 1000 * $coats * $area / $covers, self::TINS, $tin, $write);
         }
 
-        return $lines;
+        return $needs;
     }
 
     /**
-     * The fewest packs that cover a need, of these with the least over.
-     *
-     * @param  array{non-empty-list<float>, non-empty-list<float>}  $sold  in millimetres and in inches, the smallest first
-     * @param  \Closure(float): string  $name
+     * @param  float  $use  without what is over
+     * @param  array{non-empty-list<float>, non-empty-list<float>}  $sold  sizes of packs in base units, in millimetres and in inches
+     * @param  \Closure(float): string  $name  of a pack
+     * @param  \Closure(float): string  $write  an amount
      */
-    private function packs(float $need, array $sold, \Closure $name): string
+    private function need(string $key, Shop $shop, string $what, float $use, array $sold, \Closure $name, \Closure $write, float $over = self::SPARE): Need
     {
-        $sizes = $sold[$this->isInch() ? 1 : 0];
-        $largest = max($sizes);
-        $whole = max(0, (int) ceil($need / $largest - 1e-9) - 1);
-        $left = $need - $whole * $largest;
-        $last = min(array_filter($sizes, fn (float $size) => $size >= $left - 1e-9) ?: [$largest]);
-        $counted = $last === $largest ? [[$whole + 1, $largest]] : array_filter([[$whole, $largest], [1, $last]], fn (array $one) => $one[0] > 0);
+        $all = (int) ceil($over * $use - 1e-6);
+        $packs = array_map(fn (float $size) => new Pack((int) round($size), null, $name($size)), $sold[$this->isInch() ? 1 : 0]);
 
-        return implode(', ', array_map(fn (array $one) => $one[0].' × '.$name($one[1]), $counted));
+        return new Need($key, $shop, $what, '', min($all, (int) ceil($use)), $all - min($all, (int) ceil($use)), $packs, fn (int $amount): string => $write((float) $amount));
     }
 
     private function metres(float $mm, int $digits = 1): string

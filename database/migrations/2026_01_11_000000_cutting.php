@@ -6,11 +6,14 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** The saws of a home, what a job released for cutting, and what happened at the saw and in the shop. */
+/** The saws of a home and what is at hand there, what a job released for cutting, and what happened at the saw and in the shop. */
 return new class () extends Migration {
     public function up(): void
     {
-        Schema::table('homes', fn (Blueprint $table) => $table->jsonb('saws')->nullable());
+        Schema::table('homes', function (Blueprint $table): void {
+            $table->jsonb('saws')->nullable();
+            $table->jsonb('at_hand')->default('{}');
+        });
         Schema::table('jobs', function (Blueprint $table): void {
             $table->unsignedInteger('cuts_in_all')->nullable();
             $table->unsignedInteger('cuts_made')->default(0);

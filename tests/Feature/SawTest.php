@@ -163,4 +163,29 @@ final class SawTest extends AlcoveTestCase
         $this->postJson("/api/homes/$home/saws", ['path' => 'guided_saw', 'value' => null])->assertOk();
         self::assertSame('No saw for straight cuts is among the tools.', $this->release()->json('station.release.cutting.impossible.0.because'));
     }
+
+    public function test_what_is_bought_and_at_hand_goes_off_the_list(): void
+    {
+        $lines = fn (TestResponse $answer): array => array_column(array_merge(...array_column($answer->json('station.to_buy.trips'), 'lines')), null, 'key');
+        $open = fn (): TestResponse => $this->getJson("/api/jobs/{$this->job->id}?station=sheets")->assertOk();
+        $before = $open();
+        $key = 'hardware:pocket screw, 32 mm';
+        $screws = $lines($before)[$key];
+        self::assertFalse($screws['done']);
+        $home = $this->job->home_id;
+        $this->postJson("/api/homes/$home/at-hand", ['item' => $key, 'amount' => 4])->assertNoContent();
+        self::assertSame((int) $screws['to_buy'] - 4, (int) $lines($open())[$key]['to_buy']);
+        $this->postJson("/api/homes/$home/at-hand", ['item' => $key, 'amount' => -3])->assertStatus(422)->assertJsonPath('errors.amount.0', 'At hand: type a whole number from 0 to 1000000.');
+        $bought = $this->fact(Ticks::BOUGHT, $key, ['amount' => 200]);
+        $answer = $this->postJson("/api/jobs/{$this->job->id}/facts", ['facts' => [$bought], 'station' => 'sheets'])->assertOk();
+        self::assertTrue($lines($answer)[$key]['done']);
+        // The sum stays what the list costs, and taking it back puts it on the list again.
+        self::assertSame($open()->json('station.to_buy.total'), $answer->json('station.to_buy.total'));
+        $back = $this->postJson("/api/jobs/{$this->job->id}/facts", ['facts' => [$this->fact(Ticks::WITHDRAWAL, null, ['withdraws' => [$bought['id']]])], 'station' => 'sheets'])->assertOk();
+        self::assertFalse($lines($back)[$key]['done']);
+        $csv = array_map(fn (string $row) => str_getcsv($row, ',', '"', ''), explode("\r\n", trim((string) $this->get("/api/jobs/{$this->job->id}/to-buy.csv")->assertOk()->getContent())));
+        self::assertSame(['trip', 'needed_by', 'shop', 'what'], array_slice($csv[0], 0, 4));
+        self::assertCount(1 + count($lines($back)), $csv);
+        self::assertStringStartsWith('%PDF', (string) $this->get("/api/jobs/{$this->job->id}/to-buy.pdf")->assertOk()->getContent());
+    }
 }

@@ -21,7 +21,7 @@ test('the demo opens with one press and asks no other host for anything', async 
   for (const [key, heading] of [
     ['2', 'Box B1'],
     ['3', 'Pieces'],
-    ['4', 'What to buy'],
+    ['4', 'Sheets and boards'],
     ['1', 'Tape book'],
   ] as const) {
     await page.keyboard.press('Escape')

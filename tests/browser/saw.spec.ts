@@ -90,7 +90,8 @@ test('a size as cut is judged, and a spoiled piece comes again with the next rel
   await expect(dialog.getByText(/Is it another piece, or spoiled\?/)).toBeVisible()
   await dialog.getByRole('button', { name: 'It is spoiled' }).click()
   await expect(dialog.getByText(/Spoiled\. Release again/)).toBeVisible()
-  await page.keyboard.press('Escape')
+  await dialog.getByRole('button', { name: 'Close' }).click()
+  await expect(dialog).toBeHidden()
   await page.getByRole('link', { name: /^Sheets/ }).click()
   await page.getByRole('button', { name: 'Release again' }).click()
   await expect(page).toHaveURL(/saw$/)
@@ -161,4 +162,35 @@ test('two browsers tick, lose the network and are opened again: what was ticked 
   await expect.poll(() => cut(page), { timeout: 60_000 }).toEqual(wanted)
   for (const one of people) await expect(one.page.getByRole('region', { name: 'Not sent yet' })).toBeHidden()
   await other.close()
+})
+
+test('what is bought is ticked in the shop without a network, and stays ticked', async ({
+  page,
+  context,
+}) => {
+  await landingAlcove(page, 'sheets')
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready
+  })
+  await page.reload()
+  await page.getByRole('button', { name: 'To buy' }).click()
+  const status = page.locator('.left')
+  await expect(status).toHaveText(/^\d+ of \d+ to buy/)
+  const many = Number(/of (\d+)/.exec((await status.textContent()) ?? '')?.[1])
+  await context.setOffline(true)
+  await page.getByLabel('Bought: Pocket screw, 32 mm').click()
+  await expect(status).toContainText(`${many - 1} of ${many} to buy`)
+  await page.getByText('In the shop: only what is to go').click()
+  await expect(page.getByRole('button', { name: /^Pocket screw, 32 mm/ })).toBeHidden()
+  await page.reload()
+  await page.getByRole('button', { name: 'To buy' }).click()
+  await expect(status).toContainText(`${many - 1} of ${many} to buy`)
+  await context.setOffline(false)
+  await expect(page.getByRole('region', { name: 'Not sent yet' })).toBeHidden({ timeout: 20_000 })
+  await page.reload()
+  await page.getByRole('button', { name: 'To buy' }).click()
+  await expect(status).toContainText(`${many - 1} of ${many} to buy`)
+  // Taken back, it is on the list again.
+  await page.getByLabel('Bought: Pocket screw, 32 mm').click()
+  await expect(status).toContainText(`${many} of ${many} to buy`)
 })

@@ -9,6 +9,7 @@ use App\Models\Home;
 use App\Models\Job;
 use App\Models\Space;
 use App\Planning\JobAnswer;
+use App\Planning\Shopping;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -42,6 +43,17 @@ final class ExchangeController extends Controller
         return response((new CutSheetPdf($answer->plan($job, isThorough: true)))->write(), 200, [
             'Content-Type' => 'application/pdf',
             'Content-Disposition' => 'attachment; filename="'.$this->fileName($job, 'pdf').'"',
+        ]);
+    }
+
+    /** The list for the shops, as a table or on paper. */
+    public function toBuy(Job $job, string $format, JobAnswer $answer): Response
+    {
+        $list = Shopping::of($job, $answer->plan($job, isThorough: true));
+
+        return response($format === 'pdf' ? $list->pdf() : $list->csv(), 200, [
+            'Content-Type' => $format === 'pdf' ? 'application/pdf' : 'text/csv; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="to-buy-'.$this->fileName($job, $format).'"',
         ]);
     }
 

@@ -27,6 +27,8 @@ final class HomeController extends Controller
 {
     private const MOST = 50;
 
+    private const MOST_AT_HAND = 1000;
+
     /** Seconds for which a list of jobs is drawn before it is answered. */
     private const DRAWING = 1.0;
 
@@ -121,6 +123,20 @@ final class HomeController extends Controller
 
             return $this->saws($locked);
         }, attempts: 3));
+    }
+
+    /** Says how much of something is at hand, in base units; nothing takes it off the list. */
+    public function atHand(Request $request, Home $home): Response
+    {
+        $data = $request->validate(['item' => ['required', 'string', 'max:120'], 'amount' => ['required', 'integer', 'min:0', 'max:1000000']], ['amount.*' => 'At hand: type a whole number from 0 to 1000000.']);
+        DB::transaction(function () use ($home, $data): void {
+            $locked = Home::query()->lockForUpdate()->findOrFail($home->id);
+            $atHand = array_filter([$data['item'] => (int) $data['amount']] + $locked->at_hand);
+            abort_if(count($atHand) > self::MOST_AT_HAND, 422, sprintf('There are %d things at hand, which is the most.', self::MOST_AT_HAND));
+            $locked->update(['at_hand' => $atHand]);
+        }, attempts: 3);
+
+        return response()->noContent();
     }
 
     /** @return array<string, mixed> */

@@ -76,17 +76,9 @@ final readonly class Catalogue
         return array_values($lengths) ?: $kind->lengths($unit) ?: throw new \LogicException("$kind->value is not sold by length.");
     }
 
-    /** What serves a need at the least price for one; what has no price comes last, and null where nothing does. */
-    public function article(ArticleKind $kind, ?Length $length, ?float $load): ?Article
+    /** @return list<Article> what serves a need, in whatever packs it is sold */
+    public function serving(ArticleKind $kind, ?Length $length, ?float $load): array
     {
-        $best = null;
-        $each = fn (Article $article): float => $article->price === null ? INF : $article->price / $article->pack;
-        foreach ($this->articles as $article) {
-            if ($article->serves($kind, $length, $load) && ($best === null || $each($article) < $each($best))) {
-                $best = $article;
-            }
-        }
-
-        return $best;
+        return array_values(array_filter($this->articles, fn (Article $article) => $article->serves($kind, $length, $load)));
     }
 }

@@ -346,22 +346,39 @@ export interface PiecesStation {
   hardware: { name: string; quantity: number; use: string }[]
 }
 
+export interface BuyLine {
+  key: string
+  what: string
+  size: string
+  use: string
+  spare: string
+  at_hand: number
+  bought: number
+  to_buy: string
+  /** Base units in the packs. */
+  amount: number
+  done: boolean
+  packs: string
+  /** Minor units; null where no price is known. */
+  price: number | null
+  note: string | null
+  for: string[]
+  /** Counted by the piece, not measured. */
+  counted: boolean
+}
+
+/** The list for the shops. */
+export interface ToBuy {
+  currency: string
+  total: { minor: number; unknown: number }
+  trips: { shop: string; needed_by: string; kg: number; lines: BuyLine[] }[]
+  facts: { id: string; kind: 'bought' | 'withdrawal'; part: string | null; withdraws: string[] }[]
+}
+
 export interface SheetsStation {
   name: 'sheets'
   buy: { what: string; size: string; quantity: number; each: number; total: number }[]
-  hardware: {
-    lines: {
-      what: string
-      quantity: number
-      packs: number | null
-      pack: number | null
-      total: number | null
-    }[]
-    price: number
-    unknown: number
-  }
-  /** What is bought by measure. */
-  supplies: { what: string; need: string; bought: string }[]
+  to_buy: ToBuy
   price: number
   currency: string
   fewest: boolean

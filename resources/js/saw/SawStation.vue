@@ -156,7 +156,9 @@ const hours = (minutes: number) =>
             <div class="say">
               <p class="verb">{{ step.verb }}</p>
               <p class="number"><MeasureText :text="step.number.text" /></p>
-              <p v-if="step.guide" class="guide">guide at <MeasureText :text="step.guide.text" /></p>
+              <p v-if="step.guide && step.guide.nm !== step.number.nm" class="guide">
+                guide at <MeasureText :text="step.guide.text" />
+              </p>
               <p class="words">{{ step.words }}</p>
               <p v-if="step.guide" class="soft small">
                 Check that the teeth touch the line on its waste side.
@@ -194,7 +196,7 @@ const hours = (minutes: number) =>
                       ? 'measured'
                       : saw.isDone(cut)
                         ? 'cut'
-                        : cut.straightens
+                        : cut.straightens || from(cut) === saw.label(cut)
                           ? ''
                           : `from ${from(cut)}`
                 }}</span>
@@ -329,8 +331,7 @@ const hours = (minutes: number) =>
 }
 .cut {
   display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 2px 10px;
+  gap: 0;
   width: 100%;
   min-height: 56px;
   padding: 8px 12px;
@@ -349,7 +350,6 @@ const hours = (minutes: number) =>
   font: 600 17px var(--mono);
 }
 .state {
-  grid-column: 1 / -1;
   color: var(--soft);
   font-size: 14px;
 }

@@ -3,12 +3,21 @@ import DrawingView from '@/drawing/DrawingView.vue'
 import { useJob } from '@/job/store'
 import Button from 'primevue/button'
 import Message from 'primevue/message'
+import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
 import ReleaseCard from './ReleaseCard.vue'
+import ToBuy from './ToBuy.vue'
 
 const job = useJob()
 const station = job.station('sheets')
 const selected = ref<string | undefined>()
+const TABS = [
+  { value: 'sheets', label: 'Sheets' },
+  { value: 'buy', label: 'To buy' },
+]
+const route = useRoute()
+const tab = ref(route.query.tab === 'buy' ? 'buy' : 'sheets')
 const money = (amount: number) => `${station.value?.currency ?? ''} ${amount.toFixed(2)}`
 
 const proof = computed(() => {
@@ -24,112 +33,90 @@ const proof = computed(() => {
 </script>
 
 <template>
-  <div v-if="station" class="sheets-station">
-    <p v-if="station.sheets.length + station.boards.length === 0" class="card">
-      There is nothing to cut yet.
-      <RouterLink :to="`/jobs/${job.job?.id}/measure`">Go on measuring</RouterLink>
-    </p>
-    <template v-else>
-      <aside class="side">
-        <section class="card">
-          <h2>What to buy</h2>
-          <table>
-            <tbody>
-              <tr v-for="line in station.buy" :key="line.what">
-                <td class="measure count">{{ line.quantity }} ×</td>
-                <td>
-                  {{ line.what }}<br /><span class="measure soft">{{ line.size }}</span>
-                </td>
-                <td class="measure price">{{ money(line.total) }}</td>
-              </tr>
-            </tbody>
-            <tfoot>
-              <tr>
-                <td></td>
-                <td>in all</td>
-                <td class="measure price">{{ money(station.price) }}</td>
-              </tr>
-            </tfoot>
-          </table>
-          <p v-if="proof">{{ proof }}</p>
-          <p v-if="station.sheets.length > 0" class="soft">{{ station.settings }} fence settings.</p>
-          <a class="print" :href="`/api/jobs/${job.job?.id}/cut-sheet`" download>Cut sheet as PDF</a>
+  <div v-if="station" class="page">
+    <SelectButton
+      v-model="tab"
+      class="tabs"
+      :options="TABS"
+      option-value="value"
+      option-label="label"
+      :allow-empty="false"
+      aria-label="Sheets or what to buy"
+    />
+    <ToBuy v-if="tab === 'buy'" />
+    <div v-else class="sheets-station">
+      <p v-if="station.sheets.length + station.boards.length === 0" class="card">
+        There is nothing to cut yet.
+        <RouterLink :to="`/jobs/${job.job?.id}/measure`">Go on measuring</RouterLink>
+      </p>
+      <template v-else>
+        <aside class="side">
+          <section class="card">
+            <h2>Sheets and boards</h2>
+            <table>
+              <tbody>
+                <tr v-for="line in station.buy" :key="line.what">
+                  <td class="measure count">{{ line.quantity }} ×</td>
+                  <td>
+                    {{ line.what }}<br /><span class="measure soft">{{ line.size }}</span>
+                  </td>
+                  <td class="measure price">{{ money(line.total) }}</td>
+                </tr>
+              </tbody>
+              <tfoot>
+                <tr>
+                  <td></td>
+                  <td>in all</td>
+                  <td class="measure price">{{ money(station.price) }}</td>
+                </tr>
+              </tfoot>
+            </table>
+            <p v-if="proof">{{ proof }}</p>
+            <p v-if="station.sheets.length > 0" class="soft">{{ station.settings }} fence settings.</p>
+            <a class="print" :href="`/api/jobs/${job.job?.id}/cut-sheet`" download>Cut sheet as PDF</a>
+          </section>
+          <ReleaseCard />
+          <Message v-for="line in station.unplaced" :key="line" severity="error">{{ line }}</Message>
+        </aside>
+        <section class="list">
+          <article v-for="(sheet, i) in station.sheets" :key="i" class="card sheet">
+            <header>
+              <h2>{{ sheet.title }}</h2>
+              <span class="soft">{{ sheet.used }} % becomes pieces</span>
+            </header>
+            <DrawingView :drawing="sheet.drawing" :selected="selected" @select="selected = $event" />
+          </article>
+          <article v-for="one in station.boards" :key="one.title" class="card boards">
+            <header>
+              <h2>{{ one.title }}</h2>
+            </header>
+            <DrawingView :drawing="one.drawing" :selected="selected" @select="selected = $event" />
+          </article>
+          <Button
+            v-if="selected"
+            class="clear"
+            text
+            label="Clear the selection"
+            @click="selected = undefined"
+          />
         </section>
-        <ReleaseCard />
-        <section v-if="station.hardware.lines.length > 0" class="card">
-          <h2>Hardware</h2>
-          <table>
-            <tbody>
-              <tr v-for="line in station.hardware.lines" :key="line.what">
-                <td class="measure count">{{ line.quantity }}</td>
-                <td>
-                  {{ line.what }}
-                  <template v-if="line.packs !== null && line.pack !== 1"
-                    ><br /><span class="soft"
-                      >{{ line.packs }} {{ line.packs === 1 ? 'pack' : 'packs' }} of {{ line.pack }}</span
-                    ></template
-                  >
-                </td>
-                <td class="measure price">{{ line.total === null ? '?' : money(line.total) }}</td>
-              </tr>
-            </tbody>
-            <tfoot>
-              <tr>
-                <td></td>
-                <td>in all</td>
-                <td class="measure price">
-                  {{ station.hardware.unknown > 0 ? '≥ ' : '' }}{{ money(station.hardware.price) }}
-                </td>
-              </tr>
-            </tfoot>
-          </table>
-          <p v-if="station.hardware.unknown > 0" class="soft small">
-            Without a price in the job’s rules: {{ station.hardware.unknown }}.
-          </p>
-        </section>
-        <section v-if="station.supplies.length > 0" class="card">
-          <h2>By measure</h2>
-          <table>
-            <tbody>
-              <tr v-for="line in station.supplies" :key="line.what">
-                <td>
-                  {{ line.what }}<br /><span class="soft">{{ line.need }} needed</span>
-                </td>
-                <td class="measure">{{ line.bought }}</td>
-              </tr>
-            </tbody>
-          </table>
-          <p class="soft small">For all faces and edges; the tin tells what it covers.</p>
-        </section>
-        <Message v-for="line in station.unplaced" :key="line" severity="error">{{ line }}</Message>
-      </aside>
-      <section class="list">
-        <article v-for="(sheet, i) in station.sheets" :key="i" class="card sheet">
-          <header>
-            <h2>{{ sheet.title }}</h2>
-            <span class="soft">{{ sheet.used }} % becomes pieces</span>
-          </header>
-          <DrawingView :drawing="sheet.drawing" :selected="selected" @select="selected = $event" />
-        </article>
-        <article v-for="one in station.boards" :key="one.title" class="card boards">
-          <header>
-            <h2>{{ one.title }}</h2>
-          </header>
-          <DrawingView :drawing="one.drawing" :selected="selected" @select="selected = $event" />
-        </article>
-        <Button
-          v-if="selected"
-          class="clear"
-          text
-          label="Clear the selection"
-          @click="selected = undefined"
-        />
-      </section>
-    </template>
+      </template>
+    </div>
   </div>
 </template>
 
 <style scoped>
+.page {
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
+.page > * {
+  width: 100%;
+}
+.page > .tabs {
+  width: auto;
+}
 .sheets-station {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 340px;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Exchange;
 
+use Incastro\Buy\BuyLine;
 use Incastro\Exchange\PlanWriter;
 use Incastro\Exchange\ShoppingList;
 use Incastro\Measure\Unit;
@@ -11,6 +12,7 @@ use Incastro\Pieces\Piece;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\Plan;
 use Incastro\Planning\Planner;
+use Incastro\Planning\ToBuy;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestAlcove;
 
@@ -85,13 +87,16 @@ final class PlanWriterTest extends TestCase
             default => $one,
         }, $usual['articles']);
         $plan = (new Planner())->plan(TestAlcove::leaning()->job('mm/1', ['depth' => '400', 'adjustable_shelves' => 3], ['articles' => $articles]));
-        $shopping = new ShoppingList($plan);
-        $lines = array_column($shopping->hardware(), null, 'what');
-        // Three shelves on four pins each: 12, in packs of five.
-        self::assertSame(['what' => 'shelf pin', 'quantity' => 12, 'packs' => 3, 'pack' => 5, 'total' => 7.5], $lines['shelf pin']);
-        self::assertNull($lines['pocket screw, 32 mm']['total']);
-        self::assertSame(1, $shopping->hardwarePrice()['unknown']);
-        self::assertEqualsWithDelta(array_sum(array_column($lines, 'total')), $shopping->hardwarePrice()['price'], 1e-9);
+        $all = (new ToBuy($plan, ['hardware:shelf pin' => 7]))->lines();
+        $lines = array_column(array_map(fn (BuyLine $line) => ['key' => $line->need->key, 'line' => $line], $all), 'line', 'key');
+        // Three shelves on four pins each: 12, five more for those that are lost, 7 at hand: 10, in packs of five.
+        $pins = $lines['hardware:shelf pin'];
+        self::assertSame([12, 5, 10, '2 × pack of 5', 500], [$pins->need->use, $pins->need->spare, $pins->toBuy, $pins->cover->words(), $pins->cover->price]);
+        self::assertNull($lines['hardware:pocket screw, 32 mm']->cover->price);
+        // Banding, glue and finish have no price in the list either.
+        $unpriced = array_filter($all, fn (BuyLine $line) => $line->price() === null);
+        self::assertSame(count($unpriced), ToBuy::price($all)['unknown']);
+        self::assertSame(array_sum(array_map(fn (BuyLine $line) => (int) $line->price(), $all)), ToBuy::price($all)['minor']);
     }
 
     public function test_a_trim_of_a_moulding_is_as_wide_as_it_is(): void

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Planning;
+
+use Incastro\Buy\BuyLine;
+use Incastro\Buy\Need;
+use Incastro\Buy\Pack;
+use Incastro\Buy\Shop;
+use Incastro\Cut\Stock;
+use Incastro\Rules\Materials\Article;
+use Incastro\Units\Hardware;
+
+/** All that a job needs from shops, less what is at hand and what is bought: sheets, boards, hardware, and what is bought by measure. */
+final readonly class ToBuy
+{
+    /** Of what is dropped, bent and overtightened a tenth more is bought, and at least five. */
+    private const LOST = 0.1;
+
+    private const LOST_AT_LEAST = 5;
+
+    /**
+     * @param  array<string, int>  $atHand  base units by the needs' keys
+     * @param  array<string, int>  $bought  the same
+     */
+    public function __construct(private Plan $plan, private array $atHand = [], private array $bought = [])
+    {
+    }
+
+    /** @return list<BuyLine> by shop, in the order in which they are needed */
+    public function lines(): array
+    {
+        $needs = [...$this->timber(), ...$this->hardware(), ...(new Supplies($this->plan))->needs()];
+        $order = array_flip(array_map(fn (Shop $shop) => $shop->value, Shop::cases()));
+        usort($needs, fn (Need $a, Need $b) => $order[$a->shop->value] <=> $order[$b->shop->value]);
+
+        return array_map(fn (Need $need) => new BuyLine($need, $this->atHand[$need->key] ?? 0, $this->bought[$need->key] ?? 0), $needs);
+    }
+
+    /**
+     * What all of it costs, in minor units, and of how many lines no price is known.
+     *
+     * @param  list<BuyLine>  $lines
+     * @return array{minor: int, unknown: int}
+     */
+    public static function price(array $lines): array
+    {
+        $prices = array_map(fn (BuyLine $line) => $line->price(), $lines);
+
+        return ['minor' => array_sum(array_filter($prices)), 'unknown' => count(array_filter($prices, is_null(...)))];
+    }
+
+    /** @return list<Need> */
+    private function timber(): array
+    {
+        $needs = [];
+        $format = $this->plan->job->format;
+        $add = function (string $key, string $what, string $size, float $price, float $kg) use (&$needs): void {
+            $known = $needs[$key] ?? null;
+            $needs[$key] = new Need($key, Shop::Timber, $what, $size, ($known->use ?? 0) + 1, 0, [new Pack(1, (int) round(100 * $price), 'piece')], strval(...), [], $kg);
+        };
+        foreach ($this->plan->complete->sheets->sheets as $sheet) {
+            $stock = $sheet->stock;
+            if (! $stock->isSawn) {
+                $material = $this->plan->job->materials->find($stock->material);
+                $kg = $stock->length->toDouble() * $stock->width->toDouble() * $stock->thickness->toDouble() * 1e-9 * ($material->density ?? 680.0);
+                $add("sheet:$stock->material:".self::named($stock), sprintf('%s, %s', $material->name ?? $stock->material, $stock->name), $format->writeSize($stock->length, $stock->width), $stock->price, $kg);
+            }
+        }
+        foreach ($this->plan->complete->boards->boards as $board) {
+            $stock = $board->stock;
+            $kg = $stock->length->toDouble() * $stock->material->width->toDouble() * $stock->material->thickness->toDouble() * 1e-9 * $stock->material->density;
+            $add("board:{$stock->material->id}:".$stock->length->nanometres(), "{$stock->material->name}, $stock->name", $format->writeSize($stock->length, $stock->material->width), $stock->price, $kg);
+        }
+
+        return array_values($needs);
+    }
+
+    private static function named(Stock $stock): string
+    {
+        return $stock->length->nanometres().'x'.$stock->width->nanometres();
+    }
+
+    /** @return list<Need> */
+    private function hardware(): array
+    {
+        $byName = [];
+        foreach ($this->plan->spaces as $space) {
+            foreach ($space->hardware() as $item) {
+                $byName[$item->name][] = $item;
+            }
+        }
+
+        return array_values(array_map(function (array $items): Need {
+            [$first, $use] = [$items[0], array_sum(array_map(fn (Hardware $item) => $item->quantity, $items))];
+            $articles = $this->plan->job->materials->serving($first->kind, $first->length, $first->load);
+            $packs = array_map(fn (Article $article) => new Pack($article->pack, $article->price === null ? null : (int) round(100 * $article->price), $article->pack === 1 ? 'piece' : "pack of $article->pack"), $articles);
+            $spare = $first->kind->isLost() ? max(self::LOST_AT_LEAST, (int) ceil($use * self::LOST)) : 0;
+
+            return new Need("hardware:$first->name", Shop::Ironmonger, ucfirst($first->name), '', $use, $spare, $packs === [] ? [new Pack(1, null, 'piece')] : $packs, strval(...), array_values(array_unique(array_map(fn (Hardware $item) => $item->use, $items))));
+        }, $byName));
+    }
+}
