@@ -157,6 +157,20 @@ final readonly class Cutting
         return JobFact::ofJob($release->job_id);
     }
 
+    /**
+     * The steps for the cut sheet: of the release while the plan is still that, else as they would be.
+     *
+     * @return array{array<string, mixed>, ?int} steps, and the number of the release
+     */
+    public static function onPaper(Job $job, Plan $plan): array
+    {
+        $release = Release::newest($job);
+
+        return $release !== null && $release->hash === self::hash($plan) && $release->cutting['done'] === []
+            ? [$release->cutting, $release->number]
+            : [(array) json_decode((string) json_encode((new CuttingWriter($plan, self::tools($job), self::WINDOW))->write()), true), null];
+    }
+
     public static function tools(Job $job): Tools
     {
         return SawChoices::read($job->home->saws ?? SawChoices::defaults(LengthFormat::of($job->choices['measure'])->unit));

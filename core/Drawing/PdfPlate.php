@@ -12,7 +12,7 @@ namespace Incastro\Drawing;
 final class PdfPlate implements ShapeVisitor
 {
     /** Size of letters, points. */
-    private const LETTERS = 7.5;
+    private const LETTERS = 9.0;
 
     /** @var list<Dimension> whose texts are still to be written */
     private array $measured = [];
@@ -26,7 +26,7 @@ final class PdfPlate implements ShapeVisitor
         private readonly float $y0,
         private readonly array $bounds,
         private readonly bool $isTurned,
-        private readonly int $scale,
+        private readonly float $scale,
     ) {
         $this->lettering = new PdfLettering($pdf, self::LETTERS);
     }

@@ -14,10 +14,16 @@ final class PdfWriter
 
     private const FONT = 'dejavusans';
 
+    /** No letters are smaller, points. */
+    private const SMALL = 9.0;
+
     /** Scales a person can reckon with; the first that fits is taken. */
     private const SCALES = [1, 2, 5, 10, 12, 15, 20, 25, 50];
 
     private \TCPDF $pdf;
+
+    /** Whether the page that is open lies on its side: what goes on does so too. */
+    private bool $isWide = false;
 
     public function __construct(string $title, private readonly string $foot, private readonly bool $inches)
     {
@@ -30,9 +36,11 @@ final class PdfWriter
         $this->pdf->setAutoPageBreak(false);
     }
 
-    public function page(string $heading): void
+    /** @param bool $isWide  a page that lies on its side, for a drawing that is wide */
+    public function page(string $heading, bool $isWide = false): void
     {
-        $this->pdf->AddPage();
+        $this->isWide = $isWide;
+        $this->pdf->AddPage($isWide ? 'L' : 'P');
         $this->pdf->SetFont(self::FONT, 'B', 15);
         $this->pdf->SetXY(self::MARGIN, self::MARGIN);
         $this->pdf->Cell(0, 9, $heading, 0, 1);
@@ -42,8 +50,8 @@ final class PdfWriter
     /** Begins another page where there is less room than this, mm. */
     public function room(float $least, string $heading): void
     {
-        if ($this->pdf->GetY() > 268 - $least) {
-            $this->page($heading);
+        if ($this->pdf->GetY() > $this->bottom() - $least) {
+            $this->page($heading, $this->isWide);
         }
     }
 
@@ -66,8 +74,8 @@ final class PdfWriter
     {
         $this->tableRow($head, $widths, true);
         foreach ($rows as $row) {
-            if ($this->pdf->GetY() > 262) {
-                $this->page($heading);
+            if ($this->pdf->GetY() > $this->bottom() - 6) {
+                $this->page($heading, $this->isWide);
                 $this->tableRow($head, $widths, true);
             }
             $this->tableRow($row, $widths, false);
@@ -79,9 +87,9 @@ final class PdfWriter
     public function drawing(Drawing $drawing): void
     {
         [$left, $bottom, $right, $top] = $drawing->bounds();
-        $room = [210 - 2 * self::MARGIN, 268 - $this->pdf->GetY()];
+        $room = $this->roomLeft();
         // Long things lie along the page.
-        $turned = ($right - $left) > ($top - $bottom);
+        $turned = $room[1] > $room[0] && ($right - $left) > ($top - $bottom);
         [$across, $up] = $turned ? [$top - $bottom, $right - $left] : [$right - $left, $top - $bottom];
         $scale = self::SCALES[count(self::SCALES) - 1];
         foreach (array_reverse(self::SCALES) as $candidate) {
@@ -89,11 +97,37 @@ final class PdfWriter
                 $scale = $candidate;
             }
         }
+        $this->plate($drawing, (float) $scale, $turned);
+        $this->paragraph("Drawn 1:$scale.", self::SMALL);
+    }
+
+    /** A drawing upright and as large as the rest of the page takes it, whatever scale that is: its sizes stand on it. */
+    public function filling(Drawing $drawing): void
+    {
+        [$left, $bottom, $right, $top] = $drawing->bounds();
+        $room = $this->roomLeft();
+        $this->plate($drawing, max(($right - $left) / $room[0], ($top - $bottom) / $room[1]), false);
+    }
+
+    private function plate(Drawing $drawing, float $scale, bool $isTurned): void
+    {
+        [$left, $bottom, $right, $top] = $drawing->bounds();
+        [$across, $up] = $isTurned ? [$top - $bottom, $right - $left] : [$right - $left, $top - $bottom];
         $y0 = $this->pdf->GetY();
-        $plate = new PdfPlate($this->pdf, self::MARGIN + ($room[0] - $across / $scale) / 2, $y0, [$left, $bottom, $top], $turned, $scale);
-        $plate->draw($drawing);
+        (new PdfPlate($this->pdf, self::MARGIN + ($this->roomLeft()[0] - $across / $scale) / 2, $y0, [$left, $bottom, $top], $isTurned, $scale))->draw($drawing);
         $this->pdf->SetY($y0 + $up / $scale + 2);
-        $this->paragraph("Drawn 1:$scale.", 8);
+    }
+
+    /** @return array{float, float} across and down, mm */
+    private function roomLeft(): array
+    {
+        return [$this->pdf->getPageWidth() - 2 * self::MARGIN, $this->bottom() - $this->pdf->GetY()];
+    }
+
+    /** Where the line to hold a rule against begins to need its room, mm from the top. */
+    private function bottom(): float
+    {
+        return $this->pdf->getPageHeight() - 29;
     }
 
     public function output(): string
@@ -108,7 +142,7 @@ final class PdfWriter
     private function tableRow(array $cells, array $widths, bool $isHead): void
     {
         $this->pdf->SetLineStyle(['width' => 0.15, 'dash' => 0, 'color' => [150, 145, 135]]);
-        $this->pdf->SetFont(self::FONT, $isHead ? 'B' : '', 8.5);
+        $this->pdf->SetFont(self::FONT, $isHead ? 'B' : '', self::SMALL);
         $this->pdf->SetX(self::MARGIN);
         foreach ($cells as $i => $cell) {
             $this->pdf->Cell($widths[$i], 5.6, $cell, 'B', 0, 'L', false, '', 1);
@@ -119,17 +153,17 @@ final class PdfWriter
     private function checkLine(): void
     {
         $line = new CheckLine($this->inches);
-        $y = 281.0;
+        $y = $this->pdf->getPageHeight() - 16;
         $style = ['width' => 0.4, 'dash' => 0, 'color' => [0, 0, 0]];
         $this->pdf->Line(self::MARGIN, $y, self::MARGIN + $line->length, $y, $style);
         foreach ([0.0, $line->length] as $x) {
             $this->pdf->Line(self::MARGIN + $x, $y - 2, self::MARGIN + $x, $y + 2, $style);
         }
         $position = [$this->pdf->GetX(), $this->pdf->GetY()];
-        $this->pdf->SetFont(self::FONT, '', 7.5);
+        $this->pdf->SetFont(self::FONT, '', self::SMALL);
         $this->pdf->Text(self::MARGIN, $y + 2, $line->words());
-        $this->pdf->SetXY(210 - self::MARGIN - 60, $y - 3);
-        $this->pdf->Cell(60, 5, $this->foot.'  ·  '.$this->pdf->getPage(), 0, 0, 'R');
+        $this->pdf->SetXY($this->pdf->getPageWidth() - self::MARGIN - 100, $y - 3);
+        $this->pdf->Cell(100, 5, $this->foot.'  ·  '.$this->pdf->getPage(), 0, 0, 'R');
         $this->pdf->SetXY($position[0], $position[1]);
     }
 }

@@ -24,16 +24,23 @@ final readonly class CutSheetPdf
 {
     private const BOARDS_TO_A_PAGE = 12;
 
+    private const MARKS_TO_A_LINE = 6;
+
     private PdfWriter $pdf;
 
-    public function __construct(private Plan $plan)
+    /**
+     * @param  array<string, mixed>  $cutting  the steps of the saw, as CuttingWriter writes them
+     * @param  ?int  $release  number of the release that it is of; null while nothing is released
+     */
+    public function __construct(private Plan $plan, private array $cutting, private ?int $release = null)
     {
-        $this->pdf = new PdfWriter($plan->job->name.': cut sheet', $plan->job->name.' · not released', $plan->job->format->unit === Unit::Inch);
+        $this->pdf = new PdfWriter($plan->job->name.': cut sheet', $plan->job->name.' · '.($release === null ? 'not released' : "release $release"), $plan->job->format->unit === Unit::Inch);
     }
 
     public function write(): string
     {
         $this->cover();
+        $this->steps();
         $this->sheets();
         $this->boards();
         $this->pieces();
@@ -48,7 +55,7 @@ final readonly class CutSheetPdf
     {
         $this->pdf->page($this->plan->job->name.': cut sheet');
         $this->pdf->paragraph((new PlanWriter($this->plan))->verdict()['sentence']);
-        $this->pdf->paragraph('Not released for cutting: sizes may still change with a reading or a choice.');
+        $this->pdf->paragraph($this->release === null ? 'Not released for cutting: sizes may still change with a reading or a choice.' : "Release $this->release: what is cut by it stays as it is here.");
         $lines = (new ToBuy($this->plan))->lines();
         ToBuyWriter::tables($this->pdf, new ToBuyWriter($this->plan, $lines));
         $total = ToBuy::price($lines);
@@ -66,16 +73,34 @@ final readonly class CutSheetPdf
                 $this->pdf->drawing((new RunDrawing($run, $space->assemblies[$r], $room, $this->plan->job->format))->elevation());
             }
         }
-        $this->pdf->paragraph('Eyes, ears and a mask at the saw, no gloves at a spinning blade, support for long sheets. Measure the thickness of the sheets bought before the first cut.', 8.5);
+        $this->pdf->paragraph('Eyes, ears and a mask at the saw, no gloves at a spinning blade, support for long sheets. Measure the thickness of the sheets bought before the first cut.');
+    }
+
+    /** The cuts in the order in which they are made. */
+    private function steps(): void
+    {
+        $this->pdf->page('Cuts, in order', true);
+        $this->pdf->paragraph($this->cutting['proof'].' Numbers are what is set; a mark frees the part that is named. Tick what is cut.');
+        foreach ($this->cutting['impossible'] as $one) {
+            $this->pdf->paragraph(sprintf('%s cannot be cut on: %s %s', $one['mark'], $one['because'], implode(' ', $one['ways_out'])));
+        }
+        $rows = [];
+        foreach ($this->cutting['steps'] as $i => $step) {
+            $freed = array_map(fn (array $cut) => $cut['straightens'] ? $this->cutting['parts'][$cut['takes']]['mark'] : $this->cutting['parts'][$cut['id']]['mark'], $step['cuts']);
+            $rows = [...$rows, ...array_map(fn (array $some, int $line) => $line === 0
+                ? [(string) ($i + 1), $step['tool'], $step['verb'], $step['number']['text'], implode(', ', $some), '']
+                : ['', '', '', '', implode(', ', $some), ''], array_chunk($freed, self::MARKS_TO_A_LINE), array_keys(array_chunk($freed, self::MARKS_TO_A_LINE)))];
+        }
+        $this->pdf->table('Cuts, in order', ['', 'With', 'What', 'Set', 'Frees', 'Done'], [10, 28, 46, 30, 138, 15], $rows);
     }
 
     private function sheets(): void
     {
         $drawing = new SheetDrawing($this->plan->job->saw(), $this->plan->job->format);
         foreach ($this->plan->cut->sheets->sheets as $i => $sheet) {
-            $this->pdf->page(sprintf('Sheet %d of %d', $i + 1, count($this->plan->cut->sheets->sheets)));
+            $this->pdf->page(sprintf('Sheet %d of %d', $i + 1, count($this->plan->cut->sheets->sheets)), true);
             $this->pdf->paragraph(sprintf('%s, %s. Trim all edges first; every cut goes right through. Grain runs along the sheet.', (new ShoppingList($this->plan))->materialName($sheet->stock), $sheet->stock->name));
-            $this->pdf->drawing($drawing->of($sheet, $i + 1));
+            $this->pdf->filling($drawing->of($sheet, $i + 1));
         }
     }
 

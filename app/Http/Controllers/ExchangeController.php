@@ -8,6 +8,7 @@ use App\Exchange\JobPorter;
 use App\Models\Home;
 use App\Models\Job;
 use App\Models\Space;
+use App\Planning\Cutting;
 use App\Planning\JobAnswer;
 use App\Planning\Shopping;
 use Illuminate\Http\JsonResponse;
@@ -40,7 +41,10 @@ final class ExchangeController extends Controller
 
     public function cutSheet(Job $job, JobAnswer $answer): Response
     {
-        return response((new CutSheetPdf($answer->plan($job, isThorough: true)))->write(), 200, [
+        $plan = $answer->plan($job, isThorough: true);
+        [$cutting, $release] = Cutting::onPaper($job, $plan);
+
+        return response((new CutSheetPdf($plan, $cutting, $release))->write(), 200, [
             'Content-Type' => 'application/pdf',
             'Content-Disposition' => 'attachment; filename="'.$this->fileName($job, 'pdf').'"',
         ]);

@@ -7,12 +7,14 @@ namespace Tests\Core\Exchange;
 use Incastro\Exchange\BadFile;
 use Incastro\Exchange\CutListCsv;
 use Incastro\Exchange\CutSheetPdf;
+use Incastro\Exchange\CuttingWriter;
 use Incastro\Exchange\Format5;
 use Incastro\Exchange\JobFile;
 use Incastro\Measure\Unit;
 use Incastro\Planning\ExtraChoices;
 use Incastro\Planning\JobReader;
 use Incastro\Planning\Planner;
+use Incastro\Planning\SawChoices;
 use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Rule;
 use Incastro\Rules\Schools\Schools;
@@ -271,7 +273,8 @@ final class FilesTest extends TestCase
     public function test_the_cut_sheet_has_a_page_for_every_sheet_and_a_line_to_check_the_printer(): void
     {
         $plan = (new Planner())->plan(JobReader::read(JobFile::read('demo.json', (string) file_get_contents(self::DEMO))['job']));
-        $file = $this->csv((new CutSheetPdf($plan))->write());
+        $cutting = (array) json_decode((string) json_encode((new CuttingWriter($plan, SawChoices::read(SawChoices::defaults(Unit::Millimetre)), 2))->write()), true);
+        $file = $this->csv((new CutSheetPdf($plan, $cutting, 3))->write());
         $pages = explode("\f", (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -'));
         self::assertSame('', trim(array_pop($pages)));
         foreach ($pages as $page) {
@@ -282,6 +285,11 @@ final class FilesTest extends TestCase
         }
         foreach ($plan->pieces() as $piece) {
             self::assertStringContainsString($piece->mark, implode($pages));
+        }
+        self::assertStringContainsString('release 3', implode($pages));
+        // Every step stands on it with its number.
+        foreach ($cutting['steps'] as $i => $step) {
+            self::assertMatchesRegularExpression(sprintf('/^\s*%d\s+%s\s/m', $i + 1, $step['tool']), implode($pages));
         }
     }
 
