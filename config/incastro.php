@@ -18,6 +18,8 @@ return [
     'sign_ins_per_minute' => (int) env('INCASTRO_SIGN_INS_PER_MINUTE', 30),
     // Requests of one person in a minute.
     'requests_per_minute' => (int) env('INCASTRO_REQUESTS_PER_MINUTE', 300),
+    // Seconds for which a plan of sheets is looked for longer, once somebody looks at it; 0 is not at all.
+    'improve_seconds' => (int) env('INCASTRO_IMPROVE_SECONDS', 20),
     // Days for which what was taken out can be put back.
     'put_back_days' => 30,
     // Days for which a remembered stage that nobody reads is kept, and bytes that all of them may take.

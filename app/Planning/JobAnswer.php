@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use App\Editing\History;
+use App\Jobs\ImproveSheets;
 use App\Models\Job;
 use App\Models\Space;
 use App\Models\User;
@@ -74,6 +75,17 @@ final readonly class JobAnswer
         }
     }
 
+    /** Has a better plan of the sheets looked for while somebody looks at this one, unless that was done. */
+    private function improving(Job $job, Plan $plan): bool
+    {
+        if (config('incastro.improve_seconds') === 0 || ! $this->planner->isOpen($plan)) {
+            return false;
+        }
+        ImproveSheets::dispatch($job->id, $this->planner->hashOfSheets($plan));
+
+        return true;
+    }
+
     /** @return array<string, mixed> */
     private function station(Job $job, Plan $plan, PlanWriter $writer, string $station, SpacePlan $space, ?string $knownRelease): array
     {
@@ -81,7 +93,7 @@ final readonly class JobAnswer
             'measure' => $writer->measure($space),
             'fit' => $writer->fit($space),
             'pieces' => $writer->pieces(),
-            'sheets' => $writer->sheets() + ['to_buy' => Shopping::of($job, $plan)->write() + ['facts' => Shopping::facts($job)]],
+            'sheets' => $writer->sheets() + ['improving' => $this->improving($job, $plan)] + ['to_buy' => Shopping::of($job, $plan)->write() + ['facts' => Shopping::facts($job)]],
             'saw' => Cutting::station($job, $plan, $knownRelease),
             default => throw ValidationException::withMessages(['station' => sprintf('“%s” is not a station.', $station)]),
         };

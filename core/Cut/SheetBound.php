@@ -24,6 +24,12 @@ final readonly class SheetBound
     {
     }
 
+    /** What a search that left nothing out came to. */
+    public static function tried(int $sheets, float $price, string $because): self
+    {
+        return new self($sheets, $price, $because);
+    }
+
     /** @param float $found  price of a plan that there is: more need not be excluded */
     public static function of(Lay $lay, float $found): self
     {

@@ -24,6 +24,19 @@ final readonly class SheetPlan
     ) {
     }
 
+    /** Whether no plan costs less. Fewer settings may still be found. */
+    public function isBest(): bool
+    {
+        return $this->sheets === [] || $this->price <= $this->boundPrice + 0.005;
+    }
+
+    public function isBetterThan(self $other): bool
+    {
+        $cost = fn (self $plan): array => [count($plan->unplaced), round($plan->price, 2), $plan->settings];
+
+        return $cost($this) < $cost($other);
+    }
+
     /** Whether no plan needs fewer sheets. */
     public function isFewest(): bool
     {

@@ -47,6 +47,9 @@ final readonly class SheetPlanner
             $most = $steps ?? ($count <= self::SOME ? self::STEPS : intdiv(self::STEPS * self::SOME, $count));
             $plan = (new FirstPlan($lay))->best();
             $bound = SheetBound::of($plan->out === [] ? $lay : $lay->without($plan->out), $plan->price);
+            if ($plan->out === [] && $plan->price > $bound->price + 1e-9) {
+                $bound = SmallProof::of($lay) ?? $bound;
+            }
             $improver = new Improver($lay, $seed);
             $plan = $improver->cheaper($plan, $bound->price, new Budget($most, $isLate));
 

@@ -229,6 +229,7 @@ final readonly class PlanWriter
         return [
             'buy' => $shopping->lines(),
             'price' => round($this->plan->cut->price(), 2),
+            'sheet_price' => round($sheets->price, 2),
             'currency' => $this->plan->job->currency,
             'fewest' => $sheets->isFewest(),
             'bound' => ['sheets' => $sheets->boundSheets, 'price' => $sheets->boundPrice, 'because' => $sheets->because],

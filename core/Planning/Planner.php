@@ -257,13 +257,50 @@ final readonly class Planner
     {
         $cut = array_map(CutPiece::of(...), $pieces);
         $planner = new SheetPlanner($job->saw(), $job->format);
-        $hash = hash('sha256', self::VERSION.serialize([$cut, $stock, $job->saw(), $job->format]));
-
+        $hash = self::hashOf($job, $cut, $stock);
         if ($isThorough) {
             return $this->memory->remember('cut', $hash, fn () => $planner->plan($cut, $stock));
         }
         $known = $this->memory->find('cut', $hash);
 
         return $known instanceof SheetPlan ? $known : $planner->draft($cut, $stock);
+    }
+
+    /** Whether the sheets of a plan may still get better: nobody looked long, and they are not proven the best. */
+    public function isOpen(Plan $plan): bool
+    {
+        return ! $plan->cut->sheets->isBest() && $this->memory->find('improved', $this->hashOfSheets($plan)) === null;
+    }
+
+    /** Looks longer for a better plan of the sheets, and keeps one that costs less, or as much with fewer settings. */
+    public function improve(Plan $plan, int $steps, \Closure $isLate): void
+    {
+        $hash = $this->hashOfSheets($plan);
+        $better = (new SheetPlanner($plan->job->saw(), $plan->job->format))->plan(self::ofSheets($plan), $plan->job->stock, $steps, isLate: $isLate);
+        if ($better->isBetterThan($plan->cut->sheets)) {
+            $this->memory->keep('cut', $hash, $better);
+        }
+        $this->memory->keep('improved', $hash, new \stdClass());
+    }
+
+    /** By what the sheets of a plan are known: what is cut, and from what. */
+    public function hashOfSheets(Plan $plan): string
+    {
+        return self::hashOf($plan->job, self::ofSheets($plan), $plan->job->stock);
+    }
+
+    /** @return list<CutPiece> */
+    private static function ofSheets(Plan $plan): array
+    {
+        return array_map(CutPiece::of(...), array_values(array_filter($plan->pieces(), fn (Piece $piece) => ! $piece->material instanceof Lineal)));
+    }
+
+    /**
+     * @param  list<CutPiece>  $cut
+     * @param  list<Stock>  $stock
+     */
+    private static function hashOf(Job $job, array $cut, array $stock): string
+    {
+        return hash('sha256', self::VERSION.serialize([$cut, $stock, $job->saw(), $job->format]));
     }
 }

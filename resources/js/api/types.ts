@@ -377,9 +377,13 @@ export interface ToBuy {
 
 export interface SheetsStation {
   name: 'sheets'
+  /** A better plan is being looked for. */
+  improving: boolean
   buy: { what: string; size: string; quantity: number; each: number; total: number }[]
   to_buy: ToBuy
   price: number
+  /** Of the sheets alone. */
+  sheet_price: number
   currency: string
   fewest: boolean
   bound: { sheets: number; price: number; because: string }

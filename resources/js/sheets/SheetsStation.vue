@@ -4,7 +4,8 @@ import { useJob } from '@/job/store'
 import Button from 'primevue/button'
 import Message from 'primevue/message'
 import SelectButton from 'primevue/selectbutton'
-import { computed, ref } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import ReleaseCard from './ReleaseCard.vue'
 import ToBuy from './ToBuy.vue'
@@ -30,6 +31,38 @@ const proof = computed(() => {
       : `This cannot be done with fewer than ${sheets.length} sheets: ${bound.because}.`
     : `${sheets.length} sheets found; ${bound.sheets} ${bound.sheets === 1 ? 'is' : 'are'} not excluded.`
 })
+/** What the price says: what is found, and below which nothing can be. */
+const priceProof = computed(() => {
+  if (!station.value || station.value.sheets.length === 0) return ''
+  const { bound, sheet_price } = station.value
+  return sheet_price <= bound.price + 0.005
+    ? 'For less money it cannot be done.'
+    : `${money(sheet_price)} for sheets; less than ${money(bound.price)} is excluded.`
+})
+
+/** A better plan comes while somebody looks: it is asked for again until the looking ends. */
+const ASKED_AGAIN = 3000
+const first = ref<{ price: number; settings: number; pieces: string } | null>(null)
+const better = ref('')
+watch(
+  station,
+  (now) => {
+    if (!now) return
+    const pieces = job.answer?.tape.pieces ?? ''
+    const before = first.value
+    if (before?.pieces === pieces && (now.price < before.price || now.settings < before.settings))
+      better.value =
+        now.price < before.price
+          ? `Better while you looked: ${money(before.price)} became ${money(now.price)}.`
+          : `Better while you looked: ${before.settings} fence settings became ${now.settings}.`
+    if (before?.pieces !== pieces) better.value = ''
+    first.value = { price: now.price, settings: now.settings, pieces }
+  },
+  { immediate: true },
+)
+useIntervalFn(() => {
+  if (station.value?.improving && job.job && !job.busy) void job.load(job.job.id, 'sheets')
+}, ASKED_AGAIN)
 </script>
 
 <template>
@@ -71,7 +104,9 @@ const proof = computed(() => {
                 </tr>
               </tfoot>
             </table>
-            <p v-if="proof">{{ proof }}</p>
+            <p v-if="proof">{{ proof }} {{ priceProof }}</p>
+            <p v-if="station.improving" class="soft" role="status">Looking for a better plan …</p>
+            <p v-else-if="better" class="better" role="status">{{ better }}</p>
             <p v-if="station.sheets.length > 0" class="soft">{{ station.settings }} fence settings.</p>
             <a class="print" :href="`/api/jobs/${job.job?.id}/cut-sheet`" download>Cut sheet as PDF</a>
           </section>
@@ -106,6 +141,10 @@ const proof = computed(() => {
 </template>
 
 <style scoped>
+.better {
+  color: var(--moss);
+  font-weight: 600;
+}
 .page {
   display: grid;
   gap: 12px;
