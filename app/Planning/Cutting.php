@@ -28,9 +28,6 @@ use Incastro\Saw\Tools;
 /** Releases a job for cutting, and says how far the cutting has come. */
 final readonly class Cutting
 {
-    /** Sheets that are broken down at a time, unless the floor is large. */
-    private const WINDOW = 2;
-
     public function __construct(private JobAnswer $answer, private Planner $planner, private History $history)
     {
     }
@@ -55,7 +52,7 @@ final readonly class Cutting
     {
         $newest = Release::newest($job);
         [$plan, $done] = $newest === null ? [$plan, []] : $this->goneOn($plan, $newest);
-        $cutting = (new CuttingWriter($plan, self::tools($job), self::WINDOW, $done))->write();
+        $cutting = (new CuttingWriter($plan, self::tools($job), self::saws($job)['window'], $done))->write();
 
         $release = Release::query()->create([
             'job_id' => $job->id, 'user_id' => $user->id, 'author' => $user->name, 'number' => 1 + ($newest->number ?? 0),
@@ -168,12 +165,18 @@ final readonly class Cutting
 
         return $release !== null && $release->hash === self::hash($plan) && $release->cutting['done'] === []
             ? [$release->cutting, $release->number]
-            : [(array) json_decode((string) json_encode((new CuttingWriter($plan, self::tools($job), self::WINDOW))->write()), true), null];
+            : [(array) json_decode((string) json_encode((new CuttingWriter($plan, self::tools($job), self::saws($job)['window']))->write()), true), null];
     }
 
     public static function tools(Job $job): Tools
     {
-        return SawChoices::read($job->home->saws ?? SawChoices::defaults(LengthFormat::of($job->choices['measure'])->unit));
+        return SawChoices::read(self::saws($job));
+    }
+
+    /** @return array<string, mixed> */
+    private static function saws(Job $job): array
+    {
+        return $job->home->saws ?? SawChoices::defaults(LengthFormat::of($job->choices['measure'])->unit);
     }
 
     /** @throws ValidationException */

@@ -16,13 +16,13 @@ final class SmallProof
 
     private const MOST_PAIRS = 5_000_000;
 
-    /** @var list<int> weight of one piece of each type in the number of a set */
+    /** @var array<int, int> weight of one piece of each type in the number of a set */
     private array $weights = [];
 
     /** @var array<int, array<int, int>> the least height by width of the blocks that hold a set */
     private array $fronts = [];
 
-    /** @var list<float> area of each set with its cuts */
+    /** @var array<int, float> area of each set with its cuts */
     private array $areas = [0.0];
 
     private int $pairs = 0;

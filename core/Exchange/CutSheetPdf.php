@@ -86,7 +86,7 @@ final readonly class CutSheetPdf
         }
         $rows = [];
         foreach ($this->cutting['steps'] as $i => $step) {
-            $freed = array_map(fn (array $cut) => $cut['straightens'] ? $this->cutting['parts'][$cut['takes']]['mark'] : $this->cutting['parts'][$cut['id']]['mark'], $step['cuts']);
+            $freed = array_map(fn (array $cut) => $cut['label'] ?? ($cut['straightens'] ? $this->cutting['parts'][$cut['takes']]['mark'] : $this->cutting['parts'][$cut['id']]['mark']), $step['cuts']);
             $rows = [...$rows, ...array_map(fn (array $some, int $line) => $line === 0
                 ? [(string) ($i + 1), $step['tool'], $step['verb'], $step['number']['text'], implode(', ', $some), '']
                 : ['', '', '', '', implode(', ', $some), ''], array_chunk($freed, self::MARKS_TO_A_LINE), array_keys(array_chunk($freed, self::MARKS_TO_A_LINE)))];

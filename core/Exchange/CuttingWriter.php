@@ -20,6 +20,7 @@ use Incastro\Planning\Plan;
 use Incastro\Rules\Rule;
 use Incastro\Saw\AsCut;
 use Incastro\Saw\CutClass;
+use Incastro\Saw\Forest;
 use Incastro\Saw\Impossible;
 use Incastro\Saw\NotSawable;
 use Incastro\Saw\SawCut;
@@ -59,30 +60,33 @@ final readonly class CuttingWriter
         $end = $job->rules->get(Rule::BoardEnd);
         $fromSheets = (new SawPlanner($job->saw(), $this->tools, $job->format, $this->density(...)))->steps($sheets, $this->window);
         $fromBoards = (new SawPlanner(new SawSetup($job->rules->get(Rule::Kerf), $end, $end, Length::zero(), Length::zero()), $this->tools, $job->format, $this->density(...), 'L'))->steps($boards);
-        $steps = [...array_map(fn (Step $step) => $this->step($step, $sheets, 'S'), $fromSheets->steps), ...array_map(fn (Step $step) => $this->step($step, $boards, 'L'), $fromBoards->steps)];
+        $partOf = self::partsOf($fromSheets, $fromBoards) + $this->done;
+        $steps = [...array_map(fn (Step $step) => $this->step($step, $sheets, 'S'), $fromSheets->steps), ...array_map(fn (Step $step) => $this->step($step, $boards, 'L'), $fromBoards->steps), ...$this->shaping($partOf)];
 
         return [
             'unit' => $job->format->unit->value,
             'steps' => $steps,
             'parts' => (object) ($this->parts($fromSheets, $sheets) + $this->parts($fromBoards, $boards)),
             'settings' => $fromSheets->settings + $fromBoards->settings,
-            'proof' => self::proof($fromSheets),
+            'proof' => $this->proof($fromSheets, count($sheets)),
             'minutes' => (int) round(array_sum(array_column($steps, 'minutes'))),
             'impossible' => array_map(fn (Impossible $one) => ['mark' => $one->takes->mark, 'because' => $one->because, 'ways_out' => $one->waysOut, 'pieces' => $one->pieces], [...$fromSheets->impossible, ...$fromBoards->impossible]),
-            'pieces' => $this->pieces($fromSheets, $fromBoards),
+            'pieces' => $this->pieces($partOf),
             'done' => (object) $this->done,
         ];
     }
 
     /** Whether fewer settings could do, in words. */
-    private static function proof(SawSteps $steps): string
+    private function proof(SawSteps $steps, int $sheets): string
     {
         $many = Verdict::count($steps->settings, 'setting');
+        $open = $this->window < $sheets ? sprintf(' with %s open at a time', Verdict::count($this->window, 'sheet')) : '';
+        $all = $steps->allOpen < $steps->settings ? sprintf(' %d if all %d lie open.', $steps->allOpen, $sheets) : '';
 
         return match (true) {
             $steps->settings === 0 => 'Nothing is set.',
-            $steps->isProven => "$many, proven fewest.",
-            default => sprintf('%s; fewer than %d cannot be.', $many, $steps->fewest),
+            $steps->isProven => "$many, proven fewest$open.$all",
+            default => sprintf('%s%s; fewer than %d cannot be.%s', $many, $open, $steps->fewest, $all),
         };
     }
 
@@ -130,8 +134,8 @@ final readonly class CuttingWriter
         return $parts;
     }
 
-    /** @return list<array<string, mixed>> every piece, with the part that becomes it */
-    private function pieces(SawSteps ...$all): array
+    /** @return array<string, string> the part that becomes each piece, by the piece's mark */
+    private static function partsOf(SawSteps ...$all): array
     {
         $partOf = [];
         foreach ($all as $steps) {
@@ -141,10 +145,77 @@ final readonly class CuttingWriter
                 }
             }
         }
+
+        return $partOf;
+    }
+
+    /**
+     * What is done to pieces that are cut to size: bevels and mitres by their angle, then what follows a line of its own.
+     *
+     * @param  array<string, string>  $partOf
+     * @return list<array<string, mixed>>
+     */
+    private function shaping(array $partOf): array
+    {
+        $angles = $lines = [];
+        foreach ($this->plan->pieces() as $piece) {
+            $part = $partOf[$piece->mark] ?? null;
+            if ($part === null || isset($this->done[$piece->mark])) {
+                continue;
+            }
+            $settings = $piece->sawSettings();
+            foreach ($settings as $setting) {
+                $angles[$setting->cut()->value][sprintf('%.1f', $setting->degrees())][] = self::shaped($part, "$piece->mark ({$setting->edge()})");
+            }
+            if ($settings === [] && $piece->isShaped()) {
+                $lines[] = self::shaped($part, $piece->mark);
+            }
+        }
+        $steps = [];
+        foreach ($angles as $cut => $byDegrees) {
+            foreach ($byDegrees as $degrees => $cuts) {
+                $steps[] = self::shapingStep($cut === 'bevel' ? 'Tilt the blade to' : 'Set off square', "{$degrees}°", $cut === 'bevel'
+                    ? 'Sizes are to the long point: the long side lies up. Keep clear of the side to which the blade leans, and cut a trial first.'
+                    : 'Across the face, as the drawing of the piece has it. Cut a trial first.', $cuts);
+            }
+        }
+        if ($lines !== []) {
+            $steps[] = self::shapingStep('Cut to the line', Verdict::count(count($lines), 'piece'), 'Each has a template or a scribe line of its own, at Fit and with its piece. Clamp it, and keep to the waste side of the line.', $lines);
+        }
+
+        return $steps;
+    }
+
+    /** @return array<string, mixed> */
+    private static function shaped(string $part, string $label): array
+    {
+        return ['id' => Forest::id('shape', $part, $label), 'takes' => $part, 'blank' => $part, 'leaves' => null, 'axis' => 'length', 'at' => 0, 'kerf' => 0, 'straightens' => false, 'label' => $label];
+    }
+
+    /**
+     * @param  non-empty-list<array<string, mixed>>  $cuts
+     * @return array<string, mixed>
+     */
+    private static function shapingStep(string $verb, string $number, string $words, array $cuts): array
+    {
+        return [
+            'id' => $cuts[0]['id'], 'class' => 'shape', 'tool' => 'shaping', 'verb' => $verb, 'number' => ['nm' => 0, 'text' => $number], 'guide' => null,
+            'words' => $words, 'cautions' => [], 'minutes' => 10.0 * count($cuts), 'clampings' => 0, 'thickness' => '', 'sheets' => [], 'cuts' => $cuts,
+        ];
+    }
+
+    /**
+     * Every piece, with the part that becomes it.
+     *
+     * @param  array<string, string>  $partOf
+     * @return list<array<string, mixed>>
+     */
+    private function pieces(array $partOf): array
+    {
         $pieces = [];
         foreach ($this->plan->spaces as $space) {
             foreach ($space->marked() as $piece) {
-                $pieces[] = $this->piece($piece) + ['space' => $space->space->name, 'part' => $partOf[$piece->mark] ?? $this->done[$piece->mark] ?? null];
+                $pieces[] = $this->piece($piece) + ['space' => $space->space->name, 'part' => $partOf[$piece->mark] ?? null];
             }
         }
 

@@ -45,7 +45,7 @@ final class SawChoices
     /** @return array<string, mixed> a workshop with a saw of each sort */
     public static function defaults(Unit $unit): array
     {
-        return [...array_combine(array_keys(self::LENGTHS), array_map(fn (string $saw) => self::usual($saw, $unit), array_keys(self::LENGTHS))), 'people' => 1];
+        return [...array_combine(array_keys(self::LENGTHS), array_map(fn (string $saw) => self::usual($saw, $unit), array_keys(self::LENGTHS))), 'people' => 1, 'window' => 2];
     }
 
     /**
@@ -57,8 +57,9 @@ final class SawChoices
     public static function apply(array $document, Edit $edit, LengthFormat $format): array
     {
         [$saw, $name] = [...explode('.', $edit->path, 2), null];
-        if ($saw === 'people' && $name === null) {
-            return ['people' => Field::whole('People at the saw', 1, 2)->store($edit->path, $edit->value)] + $document;
+        $whole = ['people' => Field::whole('People at the saw', 1, 2), 'window' => Field::whole('Sheets open at once', 1, 20)][$saw] ?? null;
+        if ($whole !== null && $name === null) {
+            return [$saw => $whole->store($edit->path, $edit->value)] + $document;
         }
         if (! isset(self::LENGTHS[$saw])) {
             throw new InvalidChoice($edit->path, sprintf('“%s” is not a saw of this home.', $edit->path));

@@ -269,7 +269,7 @@ final class Forest
     }
 
     /** A name-based UUID (RFC 9562, version 5 in form) of what a part holds: it stays the same in another order and with other tools. */
-    private static function id(string ...$of): string
+    public static function id(string ...$of): string
     {
         $hash = substr(sha1(implode("\0", $of)), 0, 32);
         $hash[12] = '5';

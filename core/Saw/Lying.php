@@ -75,7 +75,8 @@ final readonly class Lying
     {
         $byBlank = [];
         foreach ($this->cutting['steps'] as $step) {
-            foreach ($step['cuts'] as $cut) {
+            // What is shaped was freed before.
+            foreach ($step['class'] === 'shape' ? [] : $step['cuts'] as $cut) {
                 $byBlank[$cut['blank']][] = $cut;
             }
         }

@@ -35,10 +35,11 @@ final readonly class SawPlanner
         $forest = $this->handiest($sheets, $slices, $window);
         $order = new SettingOrder($forest->cuts(), $window);
         $best = $order->fewest();
+        $allOpen = $window >= count($sheets) ? count($best->settings) : min(count($best->settings), count((new SettingOrder($forest->cuts(), PHP_INT_MAX))->greedy()->settings));
         $played = new Played($forest, $this->tools, $isSideBySide);
         $steps = $played->steps($order->made($best));
 
-        return new SawSteps($played->parts(), $steps, count($best->settings), $order->distinct(), $best->fewest, $best->isProven, (new Refusals($forest, $this->tools, $this->format))->of($best));
+        return new SawSteps($played->parts(), $steps, count($best->settings), $order->distinct(), $best->fewest, $best->isProven, (new Refusals($forest, $this->tools, $this->format))->of($best), $allOpen);
     }
 
     /**

@@ -14,6 +14,7 @@ final readonly class SawSteps
      * @param  int  $distinct  different settings
      * @param  int  $fewest  what no order goes under with these trees and as many sheets open
      * @param  list<Impossible>  $impossible
+     * @param  int  $allOpen  settings that would do with all sheets open at once
      */
     public function __construct(
         public array $parts,
@@ -23,6 +24,7 @@ final readonly class SawSteps
         public int $fewest,
         public bool $isProven,
         public array $impossible,
+        public int $allOpen,
     ) {
     }
 

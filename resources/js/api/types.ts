@@ -418,6 +418,8 @@ export interface SawCut {
   at: number
   kerf: number
   straightens: boolean
+  /** Of what is done to a piece that is cut to size. */
+  label?: string
 }
 
 export interface SawStep {
@@ -713,6 +715,7 @@ export interface Saws {
   guided_saw: Record<string, { nm: number | number[]; typed: string }> | null
   mitre_saw: Record<string, { nm: number; typed: string }> | null
   people: number
+  window: number
 }
 
 export interface Home {

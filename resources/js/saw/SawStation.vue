@@ -64,6 +64,13 @@ function look(at: number) {
   listOpen.value = false
 }
 
+const where = computed(() =>
+  step.value
+    ? [step.value.sheets.join(', '), step.value.class, step.value.tool === 'shaping' ? '' : step.value.tool]
+        .filter(Boolean)
+        .join(' · ')
+    : '',
+)
 const size = (cut: SawCut) => {
   const part = cutting.value?.parts[cut.id]
   return part ? `${part.length.text} × ${part.width.text}` : ''
@@ -141,8 +148,10 @@ const hours = (minutes: number) =>
         <section v-else-if="step" class="step">
           <p class="soft where">
             <span
-              >Step {{ shown + 1 }} of {{ cutting.steps.length }} · {{ step.sheets.join(', ') }} ·
-              {{ step.class }} · {{ step.tool }}, <span class="measure">{{ step.thickness }}</span></span
+              >Step {{ shown + 1 }} of {{ cutting.steps.length }} · {{ where
+              }}<template v-if="step.thickness"
+                >, <span class="measure">{{ step.thickness }}</span></template
+              ></span
             >
             <Button
               v-if="looked !== null"
@@ -164,7 +173,7 @@ const hours = (minutes: number) =>
                 Check that the teeth touch the line on its waste side.
               </p>
             </div>
-            <CutPicture v-if="pictured" :cutting="cutting" :step="step" :cut="pictured" />
+            <CutPicture v-if="pictured && !pictured.label" :cutting="cutting" :step="step" :cut="pictured" />
           </div>
           <p v-if="waitsFor" class="caution">
             {{ waitsFor }} is not there yet: it comes with an earlier step.
@@ -188,7 +197,7 @@ const hours = (minutes: number) =>
                     ? `${from(cut)}: ${cut.axis === 'width' ? 'long edge' : 'end'}`
                     : saw.label(cut)
                 }}</span>
-                <span v-if="!cut.straightens" class="measure soft">{{ size(cut) }}</span>
+                <span v-if="!cut.straightens && !cut.label" class="measure soft">{{ size(cut) }}</span>
                 <span class="state">{{
                   saw.spoiled.value.has(cut.id)
                     ? 'spoiled'
@@ -196,7 +205,7 @@ const hours = (minutes: number) =>
                       ? 'measured'
                       : saw.isDone(cut)
                         ? 'cut'
-                        : cut.straightens || from(cut) === saw.label(cut)
+                        : cut.straightens || cut.label || from(cut) === saw.label(cut)
                           ? ''
                           : `from ${from(cut)}`
                 }}</span>

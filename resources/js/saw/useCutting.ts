@@ -55,7 +55,7 @@ export function useCutting() {
   )
   const finished = computed(() => all.value.length > 0 && done.value === all.value.length)
 
-  const label = (one: SawCut) => cutting.value?.parts[one.id]?.mark || 'edge'
+  const label = (one: SawCut) => one.label ?? (cutting.value?.parts[one.id]?.mark || 'edge')
 
   async function tick(one: SawCut): Promise<void> {
     if (!release.value || isDone(one)) return

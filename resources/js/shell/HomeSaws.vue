@@ -74,6 +74,16 @@ const PEOPLE = [
         @update:model-value="emit('change', 'people', $event)"
       />
     </div>
+    <div class="line">
+      <label for="window">Sheets open at once: as many as there is room for</label>
+      <InputNumber
+        input-id="window"
+        :model-value="home.saws.window"
+        :min="1"
+        :max="20"
+        @update:model-value="emit('change', 'window', $event)"
+      />
+    </div>
     <div v-for="{ saw, title, lengths } in KINDS" :key="saw" class="kind">
       <div class="head">
         <label :for="`has-${saw}`"
