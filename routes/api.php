@@ -48,6 +48,8 @@ Route::middleware(['auth:sanctum', SignedInLately::class, 'throttle:person'])->g
     Route::post('/invitation', [HelperController::class, 'look'])->middleware('throttle:costly');
     Route::post('/invitation/join', [HelperController::class, 'join'])->middleware('throttle:costly');
 
+    Route::get('/labels/{label}', [SawController::class, 'label'])->middleware('can:read,label');
+
     Route::middleware('can:own,home')->group(function (): void {
         Route::patch('/homes/{home}', [HomeController::class, 'update']);
         Route::delete('/homes/{home}', [HomeController::class, 'destroy']);
@@ -75,6 +77,7 @@ Route::middleware(['auth:sanctum', SignedInLately::class, 'throttle:person'])->g
         Route::get('/jobs/{job}/helpers', [HelperController::class, 'index']);
         Route::delete('/jobs/{job}/helpers', [HelperController::class, 'letGo']);
         Route::post('/jobs/{job}/releases', [SawController::class, 'release'])->middleware('throttle:costly');
+        Route::get('/jobs/{job}/labels.pdf', [SawController::class, 'labels'])->middleware('throttle:costly');
         Route::post('/jobs/{job}/facts', [SawController::class, 'facts']);
         Route::get('/jobs/{job}/units', [UnitController::class, 'index']);
         Route::get('/jobs/{job}/rules/{rule}', [RuleController::class, 'show']);

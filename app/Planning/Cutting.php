@@ -7,6 +7,7 @@ namespace App\Planning;
 use App\Editing\History;
 use App\Models\Job;
 use App\Models\JobFact;
+use App\Models\Label;
 use App\Models\Release;
 use App\Models\User;
 use Illuminate\Validation\ValidationException;
@@ -52,7 +53,7 @@ final readonly class Cutting
     {
         $newest = Release::newest($job);
         [$plan, $done] = $newest === null ? [$plan, []] : $this->goneOn($plan, $newest);
-        $cutting = (new CuttingWriter($plan, self::tools($job), self::saws($job)['window'], $done))->write();
+        $cutting = (new CuttingWriter($plan, self::tools($job), self::saws($job)['window'], $done, Label::codes($job, array_map(fn (Piece $piece) => $piece->mark, $plan->pieces()))))->write();
 
         $release = Release::query()->create([
             'job_id' => $job->id, 'user_id' => $user->id, 'author' => $user->name, 'number' => 1 + ($newest->number ?? 0),

@@ -59,7 +59,7 @@ final class SmallProof
     /** Builds the blocks of every set; false where it takes too long. */
     private function build(): bool
     {
-        $largest = max(array_map(fn (SheetKind $kind) => (float) ($kind->x + $this->lay->kerf) * ($kind->y + $this->lay->kerf), $this->lay->kinds));
+        $largest = max(0.0, ...array_map(fn (SheetKind $kind) => (float) ($kind->x + $this->lay->kerf) * ($kind->y + $this->lay->kerf), $this->lay->kinds));
         $this->fronts[0] = [];
         for ($set = 1; $set < $this->sets; $set++) {
             $this->areas[$set] = $this->area($set);

@@ -40,8 +40,11 @@ final readonly class CuttingWriter
 
     private LengthWriter $lengths;
 
-    /** @param array<string, string> $done  parts of pieces that are cut already, by their mark */
-    public function __construct(private Plan $plan, private Tools $tools, private int $window, private array $done = [])
+    /**
+     * @param  array<string, string>  $done  parts of pieces that are cut already, by their mark
+     * @param  array<string, string>  $codes  of labels, by the mark of the piece
+     */
+    public function __construct(private Plan $plan, private Tools $tools, private int $window, private array $done = [], private array $codes = [])
     {
         $this->words = new StepWords($plan->job->format);
         $this->lengths = new LengthWriter($plan->job->format);
@@ -215,7 +218,7 @@ final readonly class CuttingWriter
         $pieces = [];
         foreach ($this->plan->spaces as $space) {
             foreach ($space->marked() as $piece) {
-                $pieces[] = $this->piece($piece) + ['space' => $space->space->name, 'part' => $partOf[$piece->mark] ?? null];
+                $pieces[] = $this->piece($piece) + ['space' => $space->space->name, 'part' => $partOf[$piece->mark] ?? null, 'code' => $this->codes[$piece->mark] ?? null];
             }
         }
 

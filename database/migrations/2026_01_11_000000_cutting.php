@@ -31,6 +31,13 @@ return new class () extends Migration {
             $table->timestampTz('created_at')->useCurrent();
             $table->unique(['job_id', 'number']);
         });
+        // A label stays on its wood: the code of a piece is the same in every release.
+        Schema::create('labels', function (Blueprint $table): void {
+            $table->string('code', 10)->primary();
+            $table->foreignUuid('job_id')->constrained()->cascadeOnDelete();
+            $table->string('mark', 80);
+            $table->unique(['job_id', 'mark']);
+        });
         Schema::create('job_facts', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('job_id')->index()->constrained()->cascadeOnDelete();

@@ -188,4 +188,20 @@ final class SawTest extends AlcoveTestCase
         self::assertCount(1 + count($lines($back)), $csv);
         self::assertStringStartsWith('%PDF', (string) $this->get("/api/jobs/{$this->job->id}/to-buy.pdf")->assertOk()->getContent());
     }
+
+    public function test_a_label_opens_its_piece_for_those_who_work_on_the_job_alone(): void
+    {
+        $this->getJson("/api/jobs/{$this->job->id}/labels.pdf?grid=a4-24")->assertNotFound();
+        $pieces = $this->release()->json('station.release.cutting.pieces');
+        $code = $pieces[0]['code'];
+        $this->getJson('/api/labels/'.strtolower($code))->assertOk()->assertExactJson(['job' => $this->job->id, 'mark' => $pieces[0]['mark']]);
+        $wrong = $code[0] === 'X' ? 'Y' : 'X';
+        $this->getJson('/api/labels/'.$wrong.substr($code, 1))->assertNotFound()->assertJsonPath('message', 'The label was misread. Scan it again, or type the mark that stands on it.');
+        $this->getJson('/api/labels/7K3QX9M2TM')->assertNotFound()->assertJsonPath('message', 'This does not exist, or it is not yours.');
+        // A label stays on its wood: the next release has the same.
+        self::assertSame(array_column($pieces, 'code', 'mark'), array_column($this->release()->json('station.release.cutting.pieces'), 'code', 'mark'));
+        self::assertStringStartsWith('%PDF', (string) $this->get("/api/jobs/{$this->job->id}/labels.pdf?grid=a4-24&first=5")->assertOk()->getContent());
+        $this->getJson("/api/jobs/{$this->job->id}/labels.pdf?grid=a4-24&first=0")->assertStatus(422);
+        $this->as($this->person('other@example.org'))->getJson("/api/labels/$code")->assertNotFound()->assertJsonPath('message', 'This does not exist, or it is not yours.');
+    }
 }

@@ -6,11 +6,16 @@ namespace App\Http\Controllers;
 
 use App\Editing\JobFactBook;
 use App\Models\Job;
+use App\Models\Label;
+use App\Models\Release;
 use App\Planning\Cutting;
 use App\Planning\JobAnswer;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
+use Incastro\Exchange\LabelGrid;
+use Incastro\Exchange\LabelsPdf;
 use Incastro\Saw\Ticks;
 
 /** Releasing a job for cutting, and what happens at the saw and in the shop. Both are answered as every change of a job is. */
@@ -54,5 +59,21 @@ final class SawController extends Controller
 
         // Whoever ticks has the release already: it is not sent with every cut.
         return response()->json($this->answer->of($job, $this->person($request), $data['station'] ?? null, $data['space'] ?? null, $data['facts'][0]['release'] ?? null));
+    }
+
+    /** Labels of the pieces of the newest release. */
+    public function labels(Request $request, Job $job): Response
+    {
+        $data = $request->validate(['grid' => ['required', Rule::enum(LabelGrid::class)], 'first' => ['sometimes', 'integer', 'min:1', 'max:30']], ['first.*' => 'The first free label: type a whole number from 1 to 30.']);
+        $release = Release::newest($job) ?? abort(404, 'Nothing is released yet: labels are for what is cut.');
+        $pdf = (new LabelsPdf($release->cutting['pieces'], $job->choices['name'], (string) config('app.url'), LabelGrid::from($data['grid']), (int) ($data['first'] ?? 1)))->write();
+
+        return response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'attachment; filename="labels.pdf"']);
+    }
+
+    /** The piece that a label is on. */
+    public function label(Label $label): JsonResponse
+    {
+        return response()->json(['job' => $label->job_id, 'mark' => $label->mark]);
     }
 }

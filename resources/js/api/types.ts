@@ -453,6 +453,8 @@ export interface CutPiece {
   /** Nanometres between which a size as cut is good. */
   good: { length: [number, number]; width: [number, number] }
   part: string | null
+  /** Of its label. */
+  code: string | null
 }
 
 /** A plan frozen for cutting: all that is needed at the saw without a network. */

@@ -9,6 +9,7 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import Message from 'primevue/message'
 import { computed, onMounted, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import CutPicture from './CutPicture.vue'
 import MeasuredDialog from './MeasuredDialog.vue'
 import StepList from './StepList.vue'
@@ -26,6 +27,11 @@ const measuredOpen = ref(false)
 
 /** The step that is looked at: the current one, unless somebody looks ahead or back. */
 const looked = ref<number | null>(null)
+const route = useRoute()
+/** A label was scanned: its piece comes up. */
+const scanned = computed(
+  () => cutting.value?.pieces.find((piece) => piece.mark === route.query.piece) ?? null,
+)
 const shown = computed(() => looked.value ?? saw.current.value)
 const step = computed(() => cutting.value?.steps[shown.value] ?? null)
 watch(saw.current, (now) => {
@@ -119,6 +125,18 @@ const hours = (minutes: number) =>
     </section>
     <template v-else>
       <div class="main">
+        <section v-if="scanned" class="card scanned">
+          <h2 class="measure">{{ scanned.mark }}</h2>
+          <p>
+            {{ scanned.name }}, {{ scanned.unit }}, {{ scanned.space }}.
+            <span class="measure"
+              >{{ scanned.length.text }} × {{ scanned.width.text }} × {{ scanned.thickness.text }}</span
+            >, {{ scanned.material }}.
+            <template v-if="scanned.edges.length > 0">{{ scanned.edges.join('; ') }}.</template>
+          </p>
+          <Button outlined label="Measured, or spoiled…" @click="measuredOpen = true" />
+          <RouterLink class="close" :to="route.path">Close</RouterLink>
+        </section>
         <Message v-if="release.changed" severity="warn" :closable="false">
           The job was changed since release {{ release.number }} of {{ when }}. What is cut here is as it was
           then; release again on Sheets to cut what it is now.
@@ -229,7 +247,7 @@ const hours = (minutes: number) =>
         </span>
         <Button text severity="secondary" label="Previous" :disabled="shown === 0" @click="look(shown - 1)" />
         <Button v-if="isPhone" text severity="secondary" label="Steps" @click="listOpen = true" />
-        <Button outlined severity="secondary" label="Undo cut" :disabled="!saw.last.value" @click="undoCut" />
+        <Button outlined label="Undo cut" :disabled="!saw.last.value" @click="undoCut" />
         <Button outlined label="Measured…" @click="measuredOpen = true" />
         <Button
           class="done-button"
@@ -245,13 +263,20 @@ const hours = (minutes: number) =>
         v-model:visible="measuredOpen"
         :cutting="cutting"
         :saw="saw"
-        :first="saw.last.value?.id ?? null"
+        :first="scanned?.part ?? saw.last.value?.id ?? null"
       />
     </template>
   </div>
 </template>
 
 <style scoped>
+.scanned {
+  margin-bottom: 14px;
+}
+.close {
+  display: inline-block;
+  padding: 10px 16px;
+}
 .saw {
   display: grid;
   grid-template: minmax(0, 1fr) auto / minmax(0, 1fr) 340px;

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { useJob } from '@/job/store'
 import Button from 'primevue/button'
+import InputNumber from 'primevue/inputnumber'
+import Select from 'primevue/select'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
@@ -8,6 +10,13 @@ import { useRouter } from 'vue-router'
 const job = useJob()
 const router = useRouter()
 const busy = ref(false)
+const GRIDS = [
+  { value: 'a4-24', label: '24 on A4' },
+  { value: 'a4-21', label: '21 on A4' },
+  { value: 'letter-30', label: '30 on Letter' },
+]
+const grid = ref(job.job?.unit === 'in' ? 'letter-30' : 'a4-24')
+const first = ref(1)
 
 const isReleased = computed(() => job.answer?.tape.saw !== 'not released')
 const clashes = computed(() => job.answer?.verdict.state === 'clash')
@@ -52,11 +61,36 @@ async function release(anyway = false) {
       label="Cut these anyway"
       @click="release(true)"
     />
+    <div v-if="isReleased" class="labels">
+      <Select
+        v-model="grid"
+        :options="GRIDS"
+        option-value="value"
+        option-label="label"
+        aria-label="Sheet of labels"
+      />
+      <InputNumber v-model="first" :min="1" :max="30" show-buttons aria-label="First free label" />
+      <a :href="`/api/jobs/${job.job?.id}/labels.pdf?grid=${grid}&first=${first}`" download>Labels as PDF</a>
+    </div>
     <RouterLink v-if="isReleased" class="to-saw" :to="`/jobs/${job.job?.id}/saw`">Go to the saw</RouterLink>
   </section>
 </template>
 
 <style scoped>
+.labels {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 92px;
+  gap: 8px;
+  margin-top: 12px;
+}
+.labels a {
+  grid-column: 1 / -1;
+  padding: 8px 0;
+  text-align: center;
+}
+.labels :deep(input) {
+  width: 92px;
+}
 .small {
   font-size: 14px;
 }

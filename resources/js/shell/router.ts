@@ -15,6 +15,7 @@ export const router = createRouter({
     { path: '/new-password', component: () => import('./Letter.vue'), meta: { open: true } },
     { path: '/join', component: () => import('./Join.vue') },
     { path: '/', component: () => import('./Jobs.vue') },
+    { path: '/p/:code', component: () => import('@/saw/LabelPage.vue') },
     { path: '/account', component: () => import('./Account.vue') },
     { path: '/homes/:home/workshop', component: () => import('./Workshop.vue') },
     {
