@@ -45,11 +45,23 @@ await shot('scribe-line', async () => {
   await page.getByRole('button', { name: 'Scribe line: B1 right stile to wall' }).click()
 })
 await shot('pieces', () => open('pieces'))
-await shot('working', async () => {
-  await open('pieces')
-  await page.getByRole('button', { name: 'B1-bottom, length' }).click()
-})
 await shot('sheets', () => open('sheets'))
+await shot('to-buy', async () => {
+  await open('sheets?tab=buy')
+  await page.getByLabel('Bought: Birch plywood 18, half sheet').click()
+})
+await shot('saw', async () => {
+  await open('sheets')
+  await page.getByRole('button', { name: /^Release/ }).click()
+  await page.getByRole('button', { name: 'Cut done' }).waitFor()
+  for (let i = 0; i < 11; i++) {
+    await page.locator('li[id] .cut:not(.done)').first().click()
+    await page.waitForTimeout(150)
+  }
+  await page.setViewportSize(phone)
+  await page.waitForTimeout(300)
+})
+await page.setViewportSize({ width: 1280, height: 800 })
 await shot('rules', async () => {
   await open('fit')
   await page.getByRole('button', { name: /rules and materials/ }).click()
@@ -77,10 +89,6 @@ await shot('piece', async () => {
   await page.getByRole('link', { name: /^Pieces/ }).click()
   await page.getByRole('button', { name: 'B1-side-L, drawing' }).click()
   await page.getByRole('img', { name: 'B1-side-L Side' }).waitFor()
-})
-await shot('measure-eaves', async () => {
-  await other('Eaves berth')
-  await page.getByRole('button', { name: /Height under the slope, left/ }).click()
 })
 await shot('things', async () => {
   await other('Cylinder cupboard')
