@@ -202,11 +202,12 @@ final readonly class Cutting
      */
     private function goneOn(Plan $plan, Release $before): array
     {
-        $cut = Ticks::cut(self::told($before));
+        $facts = self::told($before);
+        [$cut, $spoiled] = [Ticks::cut($facts), Ticks::spoiled($facts)];
         // A piece that is cut counts while its size is still the one it was cut to, whichever release it was cut by.
         $parts = [];
         foreach (Release::query()->where('job_id', $before->job_id)->oldest('number')->get() as $release) {
-            $done = (new Lying($release->cutting, $cut))->done();
+            $done = (new Lying($release->cutting, $cut, $spoiled))->done();
             foreach ($release->cutting['pieces'] as $piece) {
                 if (isset($done[$piece['mark']])) {
                     $parts[self::sized($piece['mark'], $piece['length']['nm'], $piece['width']['nm'])] = $done[$piece['mark']];

@@ -38,13 +38,28 @@ final class Ticks
 
     /**
      * @param  list<array{id: string, kind: string, part: ?string, withdraws: list<string>}>  $facts
-     * @return array<string, true> the parts that are freed and still good
+     * @return array<string, true> the parts that are freed, spoiled or not
      */
     public static function cut(array $facts): array
     {
-        $standing = self::standing($facts);
-        $of = fn (string $kind): array => array_fill_keys(array_filter(array_column(array_filter($standing, fn (array $fact) => $fact['kind'] === $kind), 'part')), true);
+        return self::of(self::CUT, $facts);
+    }
 
-        return array_diff_key($of(self::CUT), $of(self::SPOILED));
+    /**
+     * @param  list<array{id: string, kind: string, part: ?string, withdraws: list<string>}>  $facts
+     * @return array<string, true>
+     */
+    public static function spoiled(array $facts): array
+    {
+        return self::of(self::SPOILED, $facts);
+    }
+
+    /**
+     * @param  list<array{id: string, kind: string, part: ?string, withdraws: list<string>}>  $facts
+     * @return array<string, true> parts
+     */
+    private static function of(string $kind, array $facts): array
+    {
+        return array_fill_keys(array_filter(array_column(array_filter(self::standing($facts), fn (array $fact) => $fact['kind'] === $kind), 'part')), true);
     }
 }
