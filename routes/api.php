@@ -54,6 +54,7 @@ Route::middleware(['auth:sanctum', SignedInLately::class, 'throttle:person'])->g
         Route::patch('/homes/{home}', [HomeController::class, 'update']);
         Route::delete('/homes/{home}', [HomeController::class, 'destroy']);
         Route::post('/homes/{home}/ways-in', [HomeController::class, 'waysIn']);
+        Route::delete('/homes/{home}/offcuts/{offcut}', [SawController::class, 'takeOffcut']);
         Route::post('/homes/{home}/at-hand', [HomeController::class, 'atHand']);
         Route::post('/homes/{home}/saws', [HomeController::class, 'sawsOwned']);
         Route::post('/homes/{home}/jobs', [JobController::class, 'store']);
@@ -77,6 +78,7 @@ Route::middleware(['auth:sanctum', SignedInLately::class, 'throttle:person'])->g
         Route::get('/jobs/{job}/helpers', [HelperController::class, 'index']);
         Route::delete('/jobs/{job}/helpers', [HelperController::class, 'letGo']);
         Route::post('/jobs/{job}/releases', [SawController::class, 'release'])->middleware('throttle:costly');
+        Route::post('/jobs/{job}/offcuts', [SawController::class, 'keepOffcut']);
         Route::get('/jobs/{job}/labels.pdf', [SawController::class, 'labels'])->middleware('throttle:costly');
         Route::post('/jobs/{job}/facts', [SawController::class, 'facts']);
         Route::get('/jobs/{job}/units', [UnitController::class, 'index']);

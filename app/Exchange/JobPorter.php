@@ -25,6 +25,8 @@ final class JobPorter
         $struck = array_merge([], ...array_map(fn (array $space) => array_map(fn (array $take): array => ['space' => $space['id']] + $take, array_values($space['withdrawn'])), array_values($document['spaces'])));
         $document['spaces'] = array_map(fn (array $space) => array_diff_key($space, ['withdrawn' => 1]), $document['spaces']);
 
+        unset($document['offcuts']);
+
         return JobFile::write($document, array_values($struck));
     }
 

@@ -17,6 +17,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property list<array<string, mixed>> $ways_in
  * @property ?array<string, mixed> $saws  null while they are the usual ones
  * @property array<string, int> $at_hand  base units by the key of what is bought
+ * @property list<array{code: string, part: string, material: string, name: string, thickness: int, length: int, width: int, place: string, job: string, reserved: ?string}> $offcuts  on its shelf, sizes in nm
+ * @property int $offcut_number  the last that was written on one
  * @property User $user
  * @property Collection<int, Job> $jobs
  */
@@ -24,13 +26,13 @@ final class Home extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['name', 'ways_in', 'saws', 'at_hand'];
+    protected $fillable = ['name', 'ways_in', 'saws', 'at_hand', 'offcuts', 'offcut_number'];
 
-    protected $attributes = ['ways_in' => '[]', 'at_hand' => '{}'];
+    protected $attributes = ['ways_in' => '[]', 'at_hand' => '{}', 'offcuts' => '[]', 'offcut_number' => 0];
 
     protected function casts(): array
     {
-        return ['ways_in' => 'array', 'saws' => 'array', 'at_hand' => 'array'];
+        return ['ways_in' => 'array', 'saws' => 'array', 'at_hand' => 'array', 'offcuts' => 'array', 'offcut_number' => 'integer'];
     }
 
     /** @return BelongsTo<User, $this> */

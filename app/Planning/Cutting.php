@@ -61,6 +61,7 @@ final readonly class Cutting
             'cuts' => array_merge([], ...array_map(fn (array $step) => array_column($step['cuts'], 'id'), $cutting['steps'])),
         ]);
         self::count($job, $release);
+        Shelf::reserve($job, $plan);
 
         return $release;
     }
@@ -82,6 +83,7 @@ final readonly class Cutting
                 'changed' => $release->hash !== self::hash($plan), 'cutting' => $release->id === $known ? null : $release->cutting,
                 'facts' => self::judged($job, $release),
                 'late' => self::late($release),
+                'rests' => Shelf::offered($job, self::lying($release)->rests()),
             ],
             'ready' => [
                 'pieces' => count($plan->pieces()),
@@ -223,11 +225,19 @@ final readonly class Cutting
                 $done[$piece->mark] = $part;
             }
         }
-        $rests = array_map(fn (array $rest) => new Stock('rest of '.$rest['mark'], 1, Length::ofNanometres($rest['length']), Length::ofNanometres($rest['width']), Length::ofNanometres($rest['thickness']), $rest['material'], 0.0, true), (new Lying($before->cutting, $cut))->rests());
+        $rests = array_map(fn (array $rest) => new Stock('rest of '.$rest['mark'], 1, Length::ofNanometres($rest['length']), Length::ofNanometres($rest['width']), Length::ofNanometres($rest['thickness']), $rest['material'], 0.0, true), self::lying($before)->rests());
         $job = $plan->job->stocked([...$rests, ...$plan->job->stock]);
         $planned = $this->planner->cut($job, $left, isThorough: true);
 
         return [new Plan($job, $plan->spaces, $planned, $planned), $done];
+    }
+
+    /** What lies about, as far as is noted. */
+    public static function lying(Release $release): Lying
+    {
+        $facts = self::told($release);
+
+        return new Lying($release->cutting, Ticks::cut($facts), Ticks::spoiled($facts));
     }
 
     private static function sized(string $mark, int $length, int $width): string

@@ -16,7 +16,7 @@ final class JobDocument
     {
         $job->loadMissing('spaces.facts', 'home');
 
-        return $job->choices + ['ways_in' => $job->home->ways_in, 'spaces' => $job->spaces->map(self::space(...))->all()];
+        return $job->choices + ['ways_in' => $job->home->ways_in, 'offcuts' => Shelf::for($job), 'spaces' => $job->spaces->map(self::space(...))->all()];
     }
 
     /** @return array<string, mixed> */

@@ -26,6 +26,9 @@ final readonly class ShoppingList
         };
         foreach ($this->plan->complete->sheets->sheets as $sheet) {
             $stock = $sheet->stock;
+            if ($stock->isSawn) {
+                continue;
+            }
             $add($stock->material.$stock->name, $this->materialName($stock).', '.$stock->name, $format->writeSize($stock->length, $stock->width), $stock->price);
         }
         foreach ($this->plan->complete->boards->boards as $board) {

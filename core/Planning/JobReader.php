@@ -46,7 +46,7 @@ final class JobReader
             $document['currency'],
             $rules,
             $materials,
-            self::stock($document['stock'], $materials),
+            [...self::offcuts($document['offcuts'] ?? [], $materials), ...self::stock($document['stock'], $materials)],
             self::boards($document['stock'], $materials),
             array_map(fn (array $space) => self::space($space, $format, $rules), array_values($document['spaces'])),
             array_values(array_map(WayChoices::read(...), $document['ways_in'])),
@@ -64,6 +64,24 @@ final class JobReader
             $material = $materials->find($entry['material']);
             if ($material instanceof SheetGood) {
                 $stock[] = new Stock($entry['name'], $entry['quantity'], self::length($entry['length']), self::length($entry['width']), $material->thickness, $material->id, (float) $entry['price']);
+            }
+        }
+
+        return $stock;
+    }
+
+    /**
+     * What lies on the shelf of the home: it costs nothing, and is not trimmed again.
+     *
+     * @param  list<array<string, mixed>>  $entries
+     * @return list<Stock>
+     */
+    private static function offcuts(array $entries, Catalogue $materials): array
+    {
+        $stock = [];
+        foreach ($entries as $entry) {
+            if ($materials->find($entry['material']) instanceof SheetGood) {
+                $stock[] = new Stock($entry['code'], 1, Length::ofNanometres($entry['length']), Length::ofNanometres($entry['width']), Length::ofNanometres($entry['thickness']), $entry['material'], 0.0, true);
             }
         }
 

@@ -13,6 +13,9 @@ return new class () extends Migration {
         Schema::table('homes', function (Blueprint $table): void {
             $table->jsonb('saws')->nullable();
             $table->jsonb('at_hand')->default('{}');
+            $table->jsonb('offcuts')->default('[]');
+            // Counts up and is never used twice: a number is written on the wood.
+            $table->unsignedInteger('offcut_number')->default(0);
         });
         Schema::table('jobs', function (Blueprint $table): void {
             $table->unsignedInteger('cuts_in_all')->nullable();

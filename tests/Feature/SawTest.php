@@ -204,4 +204,43 @@ final class SawTest extends AlcoveTestCase
         $this->getJson("/api/jobs/{$this->job->id}/labels.pdf?grid=a4-24&first=0")->assertStatus(422);
         $this->as($this->person('other@example.org'))->getJson("/api/labels/$code")->assertNotFound()->assertJsonPath('message', 'This does not exist, or it is not yours.');
     }
+
+    public function test_an_offcut_is_kept_and_the_next_job_is_cut_from_it_first(): void
+    {
+        $answer = $this->release();
+        $release = $answer->json('station.release.id');
+        $cuts = array_merge(...array_column($answer->json('station.release.cutting.steps'), 'cuts'));
+        self::assertSame([], $answer->json('station.release.rests'));
+        $all = $this->send($release, array_map(fn (array $cut) => $this->fact(Ticks::CUT, $cut['id']), $cuts))->assertOk();
+        self::assertSame('all cut', $all->json('tape.saw'));
+        $rests = $all->json('station.release.rests');
+        self::assertNotSame([], $rests);
+        $this->postJson("/api/jobs/{$this->job->id}/offcuts", ['part' => 'nothing'])->assertNotFound();
+        $this->postJson("/api/jobs/{$this->job->id}/offcuts", ['part' => $rests[0]['id'], 'place' => 'behind the door'])->assertCreated()->assertJsonPath('code', 'O-1');
+        // Asked twice, it is the same offcut.
+        $this->postJson("/api/jobs/{$this->job->id}/offcuts", ['part' => $rests[0]['id']])->assertJsonPath('code', 'O-1');
+        foreach (array_slice($rests, 1) as $rest) {
+            $this->postJson("/api/jobs/{$this->job->id}/offcuts", ['part' => $rest['id']])->assertCreated();
+        }
+        $shelf = $this->getJson('/api/homes')->json('0.offcuts');
+        self::assertSame(['O-1', 'behind the door', 'Landing alcove', null], [$shelf[0]['code'], $shelf[0]['place'], $shelf[0]['from'], $shelf[0]['reserved']]);
+        // The same job once more in the same home, which now has nearly a whole sheet of the same board: it costs a sheet less.
+        $before = $this->getJson("/api/jobs/{$this->job->id}?station=sheets")->json('station.price');
+        $home = $this->job->home->refresh();
+        $kept = $home->offcuts;
+        $board = $kept[array_search('Birch plywood 18', array_column($kept, 'name'), true)];
+        $home->update(['offcuts' => [['code' => 'O-99', 'part' => 'another', 'length' => 2_420_000_000, 'width' => 1_210_000_000] + $board, ...$kept]]);
+        $twin = $this->app->make(\App\Exchange\JobPorter::class)->import($home, $this->user, (string) file_get_contents(base_path('tests/examples/landing-alcove-without-doors.json')));
+        $sheets = $this->getJson("/api/jobs/{$twin->id}?station=sheets")->assertOk();
+        $used = array_values(array_filter(array_column($sheets->json('station.sheets'), 'title'), fn (string $title) => str_contains($title, 'O-')));
+        self::assertContains('O-99', array_map(fn (string $title) => explode(' · ', $title)[2], $used));
+        self::assertSame($before - 84.0, (float) $sheets->json('station.price'));
+        self::assertNotContains('O-99', array_column(array_merge(...array_column($sheets->json('station.to_buy.trips'), 'lines')), 'what'));
+        // Released, they are reserved: no other job plans with them, and one that is not there can be taken off.
+        $this->postJson("/api/jobs/{$twin->id}/releases")->assertCreated();
+        $reserved = array_filter($this->getJson('/api/homes')->json('0.offcuts'), fn (array $offcut) => $offcut['reserved'] === 'Landing alcove');
+        self::assertCount(count($used), $reserved);
+        $this->deleteJson("/api/homes/{$home->id}/offcuts/O-1")->assertNoContent();
+        self::assertNotContains('O-1', array_column($this->getJson('/api/homes')->json('0.offcuts'), 'code'));
+    }
 }

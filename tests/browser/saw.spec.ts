@@ -194,3 +194,51 @@ test('what is bought is ticked in the shop without a network, and stays ticked',
   await page.getByLabel('Bought: Pocket screw, 32 mm').click()
   await expect(status).toContainText(`${many} of ${many} to buy`)
 })
+
+test('when all is cut, an offcut is kept, stands on the shelf of the workshop, and is taken off it', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await released(page)
+  // All cuts at once, as a device would send them that was away for the day.
+  await page.evaluate(async () => {
+    const job = location.pathname.split('/')[2] ?? ''
+    const headers = {
+      Accept: 'application/json',
+      'Content-Type': 'application/json',
+      'X-XSRF-TOKEN': decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? ''),
+    }
+    type Step = { cuts: { id: string }[] }
+    const told = (await (await fetch(`/api/jobs/${job}?station=saw`, { headers })).json()) as {
+      station: { release: { id: string; cutting: { steps: Step[] } } }
+    }
+    const { id: release, cutting } = told.station.release
+    const facts = cutting.steps
+      .flatMap((step) => step.cuts)
+      .map((cut, i) => ({
+        id: crypto.randomUUID(),
+        device: '3b8f1f4e-3f0e-4c59-9d0c-0e5a3c8a2b11',
+        sequence: i + 1,
+        kind: 'cut',
+        release,
+        part: cut.id,
+        at: new Date().toISOString(),
+        withdraws: [],
+      }))
+    await fetch(`/api/jobs/${job}/facts`, { method: 'POST', headers, body: JSON.stringify({ facts }) })
+  })
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'All cut' })).toBeVisible()
+  await page.getByLabel('Where they go').fill('Behind the door')
+  await page
+    .getByRole('button', { name: /^Keep what is left of/ })
+    .first()
+    .click()
+  await expect(page.getByText('O-1', { exact: true })).toBeVisible()
+  await page.goto('/')
+  await page.getByRole('link', { name: 'Workshop' }).first().click()
+  const shelf = page.locator('section', { has: page.getByRole('heading', { name: 'Offcut shelf' }) })
+  await expect(shelf.getByText('Behind the door, from Landing alcove')).toBeVisible()
+  await shelf.getByRole('button', { name: 'O-1 was used, or is not there' }).click()
+  await expect(shelf.getByText('Empty. When a job is cut')).toBeVisible()
+})

@@ -8,6 +8,7 @@ use App\Models\Home;
 use App\Models\Job;
 use App\Planning\JobAnswer;
 use App\Planning\JobSketch;
+use App\Planning\Shelf;
 use App\Planning\StillDrawing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -44,6 +45,7 @@ final class HomeController extends Controller
             'ways_drawn' => (object) $this->drawnWays($home),
             'unit' => $this->format($home)->unit->value,
             'saws' => $this->saws($home),
+            'offcuts' => Shelf::told($home, $this->format($home)),
             'jobs' => $home->jobs->map(fn (Job $job) => $this->sketched($job->setRelation('home', $home), $answer, $memory, $until))->all(),
             'taken_out' => $home->jobs()->onlyTrashed()->get()->map(fn (Job $job) => [
                 'id' => $job->id, 'name' => $job->choices['name'],
@@ -85,7 +87,7 @@ final class HomeController extends Controller
         abort_if($person->homes()->count() >= self::MOST, 422, sprintf('You have %d homes, which is as many as there can be.', self::MOST));
         $home = $person->homes()->create($this->named($request));
 
-        return response()->json(['id' => $home->id, 'name' => $home->name, 'ways_in' => [], 'ways_drawn' => (object) [], 'unit' => $this->format($home)->unit->value, 'saws' => $this->saws($home), 'jobs' => [], 'taken_out' => []], 201);
+        return response()->json(['id' => $home->id, 'name' => $home->name, 'ways_in' => [], 'ways_drawn' => (object) [], 'unit' => $this->format($home)->unit->value, 'saws' => $this->saws($home), 'offcuts' => [], 'jobs' => [], 'taken_out' => []], 201);
     }
 
     public function update(Request $request, Home $home): JsonResponse

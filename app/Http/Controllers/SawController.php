@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\JobFactBook;
+use App\Models\Home;
 use App\Models\Job;
 use App\Models\Label;
 use App\Models\Release;
 use App\Planning\Cutting;
 use App\Planning\JobAnswer;
+use App\Planning\Shelf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -75,5 +77,25 @@ final class SawController extends Controller
     public function label(Label $label): JsonResponse
     {
         return response()->json(['job' => $label->job_id, 'mark' => $label->mark]);
+    }
+
+    /** Puts what remains of a part on the home's shelf. */
+    public function keepOffcut(Request $request, Job $job): JsonResponse
+    {
+        $data = $request->validate(['part' => ['required', 'string', 'max:60'], 'place' => ['sometimes', 'nullable', 'string', 'max:80']]);
+        $release = Release::newest($job) ?? abort(404, 'Nothing is released yet.');
+        $rest = array_column(Cutting::lying($release)->rests(), null, 'id')[$data['part']] ?? abort(404, 'This part does not lie about: it is not cut yet, or is cut further.');
+        $job->loadMissing('home');
+        $code = Shelf::keep($job, $rest, trim($data['place'] ?? ''));
+
+        return response()->json(['code' => $code], 201);
+    }
+
+    /** Takes an offcut off the shelf: it was used, or is not there. */
+    public function takeOffcut(Home $home, string $offcut): Response
+    {
+        Shelf::take($home, $offcut);
+
+        return response()->noContent();
     }
 }

@@ -496,6 +496,8 @@ export interface SawStation {
     facts: SawFact[]
     /** Pieces that were noted as cut on an older plan, which this one has otherwise. */
     late: { mark: string; ticks: string[] }[]
+    /** What lies about and may be kept, with its code where it is on the shelf. */
+    rests: { id: string; mark: string; code: string | null; length: string; width: string }[]
   } | null
   ready: { pieces: number; against: string | null }
 }
@@ -728,6 +730,18 @@ export interface Home {
   ways_drawn: Record<string, Drawing>
   unit: 'mm' | 'in'
   saws: Saws
+  /** On the shelf. */
+  offcuts: {
+    code: string
+    name: string
+    thickness: string
+    length: Length
+    width: Length
+    place: string
+    from: string | null
+    /** The job that is cut from it. */
+    reserved: string | null
+  }[]
   jobs: JobSketch[]
   /** Jobs that can be put back until then. */
   taken_out: { id: string; name: string; until: string }[]

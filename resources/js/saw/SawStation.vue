@@ -11,6 +11,7 @@ import Message from 'primevue/message'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import CutPicture from './CutPicture.vue'
+import KeptOffcuts from './KeptOffcuts.vue'
 import MeasuredDialog from './MeasuredDialog.vue'
 import StepList from './StepList.vue'
 import { useCutting } from './useCutting'
@@ -161,6 +162,7 @@ const hours = (minutes: number) =>
           <p v-if="saw.spoiled.value.size > 0">
             {{ saw.spoiled.value.size }} spoiled: release again on Sheets for new ones.
           </p>
+          <KeptOffcuts :rests="release.rests" />
           <Button text label="Look at the steps" @click="look(cutting.steps.length - 1)" />
         </section>
         <section v-else-if="step" class="step">

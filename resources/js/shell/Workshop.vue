@@ -10,6 +10,7 @@ import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import HomeSaws from './HomeSaws.vue'
+import OffcutShelf from './OffcutShelf.vue'
 import TopBar from './TopBar.vue'
 
 /** What belongs to a home and serves all its jobs: the ways in, from the street door to the space, and the saws. */
@@ -116,6 +117,7 @@ const fault = (way: WayIn, field: string) => refused.value[`ways_in.${way.id}.${
         />
       </div>
     </section>
+    <OffcutShelf :home="home" @taken="client.invalidateQueries({ queryKey: ['homes'] })" />
     <HomeSaws :home="home" :refused="refused" @change="(path, value) => send('saws', path, value)" />
   </main>
 </template>
