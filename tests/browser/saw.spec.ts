@@ -213,11 +213,12 @@ test('when all is cut, an offcut is kept, stands on the shelf of the workshop, a
       station: { release: { id: string; cutting: { steps: Step[] } } }
     }
     const { id: release, cutting } = told.station.release
+    const device = crypto.randomUUID()
     const facts = cutting.steps
       .flatMap((step) => step.cuts)
       .map((cut, i) => ({
         id: crypto.randomUUID(),
-        device: '3b8f1f4e-3f0e-4c59-9d0c-0e5a3c8a2b11',
+        device,
         sequence: i + 1,
         kind: 'cut',
         release,
