@@ -10,8 +10,9 @@ final readonly class BoardPlan
     /**
      * @param  list<PlannedBoard>  $boards
      * @param  list<Unplaced>  $unplaced
+     * @param  float  $boundPrice  what no plan costs less than
      */
-    public function __construct(public array $boards, public array $unplaced)
+    public function __construct(public array $boards, public array $unplaced, public float $boundPrice = 0.0)
     {
     }
 

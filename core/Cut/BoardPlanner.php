@@ -10,11 +10,13 @@ use Incastro\Pieces\Grain;
 use Incastro\Rules\Materials\Moulding;
 
 /**
- * Cuts boards to length: the longest piece first, each into the first board that still has room for it, else from a new one,
- * the one that costs least for its length. What is narrower than its board is ripped from it and takes it whole.
+ * Cuts boards to length at the least money: each board begun with the longest piece left and filled as full as can be, then some boards
+ * at a time anew, down to what no plan goes under. What is narrower than its board is ripped from it and takes it whole.
  */
 final readonly class BoardPlanner
 {
+    public const ROUNDS = 2000;
+
     /** A moulding's width as it was rounded to be cut is still its own, nanometres. */
     private const SAME = 1_000_000;
 
@@ -46,11 +48,13 @@ final readonly class BoardPlanner
             : sprintf('%s is longer than every board of its kind, of which %s can be used', $this->format->writeCut(self::along($piece)), $this->format->write(Length::ofNanometres($usable)));
     }
 
-    /** @param list<CutPiece> $pieces */
-    public function plan(array $pieces): BoardPlan
+    /**
+     * @param  list<CutPiece>  $pieces
+     * @param  int  $rounds  of looking for something cheaper; none while sizes still change
+     */
+    public function plan(array $pieces, int $rounds = self::ROUNDS): BoardPlan
     {
-        $unplaced = $open = $taken = [];
-        $single = [];
+        $unplaced = $byMaterial = [];
         foreach ($pieces as $piece) {
             $refused = $this->refuses($piece);
             if ($refused !== null) {
@@ -58,56 +62,40 @@ final readonly class BoardPlanner
 
                 continue;
             }
-            array_push($single, ...array_fill(0, $piece->quantity, $piece->single()));
+            $byMaterial[$piece->material] = [...$byMaterial[$piece->material] ?? [], ...array_fill(0, $piece->quantity, $piece->single())];
         }
-        usort($single, fn (CutPiece $a, CutPiece $b) => [$a->material, self::along($b)->nanometres()] <=> [$b->material, self::along($a)->nanometres()]);
-        foreach ($single as $piece) {
-            $long = self::along($piece)->nanometres();
-            foreach ($open as $i => [$stock, $cut, $at]) {
-                if ($stock->material->id === $piece->material && $at + $long <= $stock->length->nanometres() - $this->end->nanometres()) {
-                    $open[$i] = [$stock, [...$cut, [$piece, Length::ofNanometres($at), self::along($piece)]], $at + $long + $this->kerf->nanometres()];
-
-                    continue 2;
-                }
-            }
-            $new = $this->cheapest($piece, $taken);
-            if ($new === null) {
-                $unplaced[] = new Unplaced($piece->name, 1, 'the boards in stock do not do', true);
-
-                continue;
-            }
-            $taken[$new] = ($taken[$new] ?? 0) + 1;
-            $open[] = [$this->stock[$new], [[$piece, $this->end, self::along($piece)]], $this->end->nanometres() + $long + $this->kerf->nanometres()];
-        }
-
+        ksort($byMaterial);
         $boards = [];
-        foreach ($open as [$stock, $cut, $at]) {
-            $boards[] = new PlannedBoard($stock, $cut, Length::ofNanometres(max(0, $stock->length->nanometres() - $this->end->nanometres() - $at)));
+        $bound = 0.0;
+        foreach ($byMaterial as $single) {
+            usort($single, fn (CutPiece $a, CutPiece $b) => self::along($b)->nanometres() <=> self::along($a)->nanometres());
+            $stock = $this->of($single[0]) ?: throw new \LogicException('What no board gives was refused.');
+            $kerf = $this->kerf->nanometres();
+            $list = new BoardList(array_map(fn (CutPiece $piece) => self::along($piece)->nanometres() + $kerf, $single), array_map(fn (BoardStock $one) => [$this->usable($one) + $kerf, $one->price, $one->quantity], $stock));
+            $least = $list->leastPrice();
+            [$filled, $out] = (new BoardFill($list))->best($rounds, $least);
+            foreach ($filled as [$kind, $numbers]) {
+                $boards[] = $this->planned($stock[$kind], array_map(fn (int $p) => $single[$p], $numbers));
+            }
+            array_push($unplaced, ...array_map(fn (int $p) => new Unplaced($single[$p]->name, 1, 'the boards in stock do not do', true), $out));
+            $bound += $least;
         }
 
-        return new BoardPlan($boards, $unplaced);
+        return new BoardPlan($boards, $unplaced, round($bound, 2));
     }
 
-    /**
-     * Which stock gives a piece at the least money for its length, the longest of those that cost the same.
-     *
-     * @param  array<int, int>  $taken  of each so far
-     */
-    private function cheapest(CutPiece $piece, array $taken): ?int
+    /** @param list<CutPiece> $pieces */
+    private function planned(BoardStock $stock, array $pieces): PlannedBoard
     {
-        $best = null;
-        foreach ($this->stock as $i => $stock) {
-            $isThere = $stock->quantity === null || ($taken[$i] ?? 0) < $stock->quantity;
-            if (! $isThere || $stock->material->id !== $piece->material || $this->usable($stock) < self::along($piece)->nanometres()) {
-                continue;
-            }
-            $cost = [$stock->price / $stock->length->toDouble(), -$stock->length->nanometres()];
-            if ($best === null || $cost < $best[0]) {
-                $best = [$cost, $i];
-            }
+        usort($pieces, fn (CutPiece $a, CutPiece $b) => self::along($b)->nanometres() <=> self::along($a)->nanometres());
+        $at = $this->end->nanometres();
+        $cut = [];
+        foreach ($pieces as $piece) {
+            $cut[] = [$piece, Length::ofNanometres($at), self::along($piece)];
+            $at += self::along($piece)->nanometres() + $this->kerf->nanometres();
         }
 
-        return $best[1] ?? null;
+        return new PlannedBoard($stock, $cut, Length::ofNanometres(max(0, $stock->length->nanometres() - $this->end->nanometres() - $at)));
     }
 
     /** @return list<BoardStock> */

@@ -230,6 +230,8 @@ final readonly class PlanWriter
             'buy' => $shopping->lines(),
             'price' => round($this->plan->cut->price(), 2),
             'sheet_price' => round($sheets->price, 2),
+            'board_price' => $this->plan->cut->boards->price(),
+            'board_bound' => $this->plan->cut->boards->boundPrice,
             'currency' => $this->plan->job->currency,
             'fewest' => $sheets->isFewest(),
             'bound' => ['sheets' => $sheets->boundSheets, 'price' => $sheets->boundPrice, 'because' => $sheets->because],

@@ -18,6 +18,7 @@ use Incastro\Check\Swings;
 use Incastro\Check\Tooling;
 use Incastro\Check\UnknownKinds;
 use Incastro\Check\Verdict;
+use Incastro\Cut\BoardPlanner;
 use Incastro\Cut\BoardStock;
 use Incastro\Cut\CutPiece;
 use Incastro\Cut\CutPlan;
@@ -90,7 +91,7 @@ final readonly class Planner
 
         return new CutPlan(
             $this->sheets($job, $stock, array_values(array_filter($pieces, fn (Piece $piece) => ! $isBoard($piece))), $isThorough),
-            $job->boardSaw($boards)->plan(array_map(CutPiece::of(...), array_values(array_filter($pieces, $isBoard)))),
+            $job->boardSaw($boards)->plan(array_map(CutPiece::of(...), array_values(array_filter($pieces, $isBoard))), $isThorough ? BoardPlanner::ROUNDS : 0),
         );
     }
 

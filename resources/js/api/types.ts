@@ -384,6 +384,8 @@ export interface SheetsStation {
   price: number
   /** Of the sheets alone. */
   sheet_price: number
+  board_price: number
+  board_bound: number
   currency: string
   fewest: boolean
   bound: { sheets: number; price: number; because: string }

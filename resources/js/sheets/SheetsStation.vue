@@ -31,13 +31,18 @@ const proof = computed(() => {
       : `This cannot be done with fewer than ${sheets.length} sheets: ${bound.because}.`
     : `${sheets.length} sheets found; ${bound.sheets} ${bound.sheets === 1 ? 'is' : 'are'} not excluded.`
 })
-/** What the price says: what is found, and below which nothing can be. */
+/** What a price says: what is found, and below which nothing can be. */
+const excluded = (what: string, price: number, bound: number) =>
+  price <= bound + 0.005
+    ? `${what} cannot be had for less.`
+    : `${money(price)} for ${what.toLowerCase()}; less than ${money(bound)} is excluded.`
 const priceProof = computed(() => {
-  if (!station.value || station.value.sheets.length === 0) return ''
-  const { bound, sheet_price } = station.value
-  return sheet_price <= bound.price + 0.005
-    ? 'For less money it cannot be done.'
-    : `${money(sheet_price)} for sheets; less than ${money(bound.price)} is excluded.`
+  if (!station.value) return ''
+  const { bound, sheets, boards, sheet_price, board_price, board_bound } = station.value
+  return [
+    sheets.length > 0 ? excluded('Sheets', sheet_price, bound.price) : '',
+    boards.length > 0 ? excluded('Boards', board_price, board_bound) : '',
+  ].join(' ')
 })
 
 /** A better plan comes while somebody looks: it is asked for again until the looking ends. */

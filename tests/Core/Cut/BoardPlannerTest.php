@@ -17,6 +17,8 @@ use Incastro\Pieces\Grain;
 use Incastro\Rules\Materials\Board;
 use Incastro\Rules\Materials\Moulding;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
 
 final class BoardPlannerTest extends TestCase
 {
@@ -74,8 +76,32 @@ final class BoardPlannerTest extends TestCase
     {
         $dear = self::stock('3000', '90', price: 12.0);
         $plan = self::planner($dear, self::stock('2400', '90', price: 7.0))->plan([self::piece('2500', '90', 1), self::piece('500', '90', 1), self::piece('2000', '90', 1)]);
-        // 2500 needs the long one, whose rest takes nothing of 500; 2000 opens the cheaper one, and 500 no longer fits on it either.
-        self::assertSame(['3000 long', '2400 long', '2400 long'], array_map(fn (PlannedBoard $board) => $board->stock->name, $plan->boards));
+        // 2500 needs the long one, whose rest takes nothing of 500. 2000 and 500 would take two short ones, 14, or 2503.2 of one long one, 12.
+        self::assertSame(['3000 long', '3000 long'], array_map(fn (PlannedBoard $board) => $board->stock->name, $plan->boards));
+    }
+
+    public function test_three_long_boards_do_for_a_plinth_and_its_bearers(): void
+    {
+        // 1890 + 720 + 3.2 = 2613.2 twice, and 1127 + 1127 + 480 + 6.4 = 2740.4 of 2980: 3 × 6.60. Of 2380 four would be needed, 21.60.
+        $planner = self::planner(self::stock('2400', '90', price: 5.40), self::stock('3000', '90', price: 6.60));
+        $plan = $planner->plan([self::piece('1890', '90', 2), self::piece('1127', '90', 2), self::piece('720', '90', 2), self::piece('480', '90', 1)]);
+        self::assertSame(['3000 long', '3000 long', '3000 long'], array_map(fn (PlannedBoard $board) => $board->stock->name, $plan->boards));
+        self::assertSame(19.80, $plan->price());
+        self::assertLessThanOrEqual(19.80, $plan->boundPrice);
+    }
+
+    public function test_of_one_stock_length_nearly_every_list_is_proven(): void
+    {
+        $chance = new Randomizer(new Xoshiro256StarStar(4));
+        $proven = 0;
+        for ($list = 0; $list < 40; $list++) {
+            [$least, $most] = [[120, 1200], [240, 1900]][$list % 2];
+            $pieces = array_map(fn () => self::piece(sprintf('%.1f', $chance->getInt(10 * $least, 10 * $most) / 10), '90', 1), range(1, 20 + $list % 3 * 10));
+            $plan = self::planner(self::stock('2400', '90', price: 8.0))->plan($pieces);
+            self::assertGreaterThanOrEqual($plan->boundPrice, $plan->price());
+            $proven += $plan->price() === $plan->boundPrice ? 1 : 0;
+        }
+        self::assertGreaterThanOrEqual(36, $proven);
     }
 
     public function test_what_no_board_gives_is_named_with_its_reason(): void
