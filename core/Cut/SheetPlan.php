@@ -12,6 +12,7 @@ final readonly class SheetPlan
      * @param  list<Unplaced>  $unplaced
      * @param  int  $settings  different fence settings of the whole plan
      * @param  string  $because  why there cannot be fewer sheets
+     * @param  int  $boundSettings  that no plan has fewer of, but for what fits by chance
      */
     public function __construct(
         public array $sheets,
@@ -21,6 +22,7 @@ final readonly class SheetPlan
         public float $boundPrice,
         public int $settings,
         public string $because = '',
+        public int $boundSettings = 0,
     ) {
     }
 
@@ -35,6 +37,15 @@ final readonly class SheetPlan
         $cost = fn (self $plan): array => [count($plan->unplaced), round($plan->price, 2), $plan->settings];
 
         return $cost($this) < $cost($other);
+    }
+
+    /** With the prices as they are, where sheets were weighed. */
+    public function unweighed(Objective $objective): self
+    {
+        $sheets = array_map(fn (PlannedSheet $sheet) => new PlannedSheet($sheet->stock->at($objective->price($sheet->stock->price)), $sheet->pieces, $sheet->offcuts), $this->sheets);
+
+        // Of money nothing is excluded but by the sheets: the bound is of their number.
+        return new self($sheets, $this->unplaced, $objective->price($this->price), $this->boundSheets, 0.0, $this->settings, $this->because, $this->boundSettings);
     }
 
     /** Whether no plan needs fewer sheets. */

@@ -40,9 +40,9 @@ final readonly class SheetPlanner
      * @param  (\Closure(): bool)|null  $isLate  ends improving by the clock
      * @param  bool  $savesSettings  whether a plan of the least money is improved towards fewer settings of the fence
      */
-    public function plan(array $pieces, array $stock, ?int $steps = null, int $seed = 1, ?\Closure $isLate = null, bool $savesSettings = true): SheetPlan
+    public function plan(array $pieces, array $stock, ?int $steps = null, int $seed = 1, ?\Closure $isLate = null, bool $savesSettings = true, Objective $objective = Objective::Money): SheetPlan
     {
-        return $this->made($pieces, $stock, function (Lay $lay) use ($steps, $seed, $isLate, $savesSettings): array {
+        $plan = $this->made($pieces, $objective->weighed($stock), function (Lay $lay) use ($steps, $seed, $isLate, $savesSettings, $objective): array {
             $count = count($lay->pieces());
             $most = $steps ?? ($count <= self::SOME ? self::STEPS : intdiv(self::STEPS * self::SOME, $count));
             $plan = (new FirstPlan($lay))->best();
@@ -53,8 +53,15 @@ final readonly class SheetPlanner
             $improver = new Improver($lay, $seed);
             $plan = $improver->cheaper($plan, $bound->price, new Budget($most, $isLate));
 
-            return [$improver->fewerSettings($plan, $lay->leastSettings(), new Budget($savesSettings && $plan->out === [] ? $most : 0, $isLate)), $bound];
+            return [$improver->fewerSettings($plan, $lay->leastSettings(), new Budget($savesSettings && $plan->out === [] ? $this->times($most, $objective->effort()) : 0, $isLate)), $bound];
         });
+
+        return $objective === Objective::Sheets ? $plan->unweighed($objective) : $plan;
+    }
+
+    private function times(int $steps, int $effort): int
+    {
+        return $steps > intdiv(PHP_INT_MAX, $effort) ? PHP_INT_MAX : $steps * $effort;
     }
 
     /**
@@ -78,7 +85,7 @@ final readonly class SheetPlanner
             }
         }
         $sheets = $settings = $reasons = [];
-        $boundSheets = 0;
+        $boundSheets = $boundSettings = 0;
         $boundPrice = 0.0;
         foreach ($groups as $key => $group) {
             $kinds = array_map(fn (string $k) => $stock[(int) $k], explode(',', (string) $key));
@@ -88,6 +95,7 @@ final readonly class SheetPlanner
             array_push($sheets, ...$this->planned($lay, $grid, $plan));
             array_push($unplaced, ...self::left($lay, $plan->out));
             $settings += $plan->settings();
+            $boundSettings += $lay->leastSettings();
             $boundSheets += $bound->sheets;
             $boundPrice += $bound->price;
             if ($bound->sheets > 1) {
@@ -95,7 +103,7 @@ final readonly class SheetPlanner
             }
         }
 
-        return new SheetPlan($sheets, $unplaced, array_sum(array_map(fn (PlannedSheet $sheet) => $sheet->stock->price, $sheets)), $boundSheets, round($boundPrice, 2), count($settings), $reasons === [] ? 'each material takes at least one' : implode('; ', $reasons));
+        return new SheetPlan($sheets, $unplaced, array_sum(array_map(fn (PlannedSheet $sheet) => $sheet->stock->price, $sheets)), $boundSheets, round($boundPrice, 2), count($settings), $reasons === [] ? 'each material takes at least one' : implode('; ', $reasons), min($boundSettings, count($settings)));
     }
 
     /**

@@ -24,6 +24,12 @@ final readonly class Stock
     ) {
     }
 
+    /** The same at another price. */
+    public function at(float $price): self
+    {
+        return new self($this->name, $this->quantity, $this->length, $this->width, $this->thickness, $this->material, $price, $this->isSawn);
+    }
+
     public function asManyAsNeeded(): self
     {
         return new self($this->name, null, $this->length, $this->width, $this->thickness, $this->material, $this->price, $this->isSawn);

@@ -32,7 +32,7 @@ final class SheetPlanWriter
             'unplaced' => self::unplaced($plan->unplaced),
             'sheets_used' => count($plan->sheets),
             'price' => round($plan->price, 3),
-            'bound' => ['sheets' => $plan->boundSheets, 'price' => round($plan->boundPrice, 3), 'because' => $plan->because],
+            'bound' => ['sheets' => $plan->boundSheets, 'price' => round($plan->boundPrice, 3), 'settings' => $plan->boundSettings, 'because' => $plan->because],
             'settings' => $plan->settings,
             'kerf_mm' => self::mm($saw->kerf->nanometres()),
             'trim_mm' => ['long' => [self::mm($saw->trimLow->nanometres()), self::mm($saw->trimHigh->nanometres())], 'short' => [self::mm($saw->trimStart->nanometres()), self::mm($saw->trimEnd->nanometres())]],

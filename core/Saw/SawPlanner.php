@@ -11,8 +11,8 @@ use Incastro\Measure\LengthFormat;
 /** From sheets laid out to cuts in the order in which they are made, with the tools that are owned. */
 final readonly class SawPlanner
 {
-    /** Cuts that are put in order anew, all in all, for other ways of cutting parts: half a second of looking. */
-    private const TRIED = 24_000;
+    /** Cuts that are put in order anew, all in all, for other ways of cutting parts: a tenth of a second of looking in a job of sixty pieces. */
+    private const TRIED = 8_000;
 
     /**
      * @param  \Closure(string): float  $density  of a material by its id, kg/m³

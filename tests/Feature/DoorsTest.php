@@ -98,9 +98,9 @@ final class DoorsTest extends TestCase
         $plan = $this->file('plan.json', json_encode($this->answer('cut:plan', $pieces, $stock), JSON_THROW_ON_ERROR));
         $tools = $this->file('tools.json', json_encode(['guided_saw' => ['kerf' => 2.2, 'guides' => [1400, 1400], 'run_on' => 150, 'offset' => 92, 'offset_waste' => 36, 'depth' => 55]], JSON_THROW_ON_ERROR));
         $steps = $this->answer('saw:steps', $plan, $tools);
-        // Two factory edges off, then two strips of 350, each crosscut at 2100: two settings.
+        // A factory edge off along, one across, then two strips of 350, each crosscut at 2100: two settings.
         self::assertSame([2, 2, 2, true], [$steps['settings'], $steps['distinct'], $steps['fewest'], $steps['proven']]);
-        self::assertSame([['mark', null, 2], ['guide on the piece', 350, 2], ['guide on the piece', 2100, 2]], array_map(fn (array $step) => [$step['way'], $step['setting_mm'], count($step['cuts'])], $steps['steps']));
+        self::assertSame([['mark', null, 1], ['mark', null, 1], ['guide on the piece', 350, 2], ['guide on the piece', 2100, 2]], array_map(fn (array $step) => [$step['way'], $step['setting_mm'], count($step['cuts'])], $steps['steps']));
         self::assertSame([], $steps['impossible']);
         $bare = $this->answer('saw:steps', $plan, $this->file('none.json', '{}'));
         self::assertSame('No saw for straight cuts is among the tools.', $bare['impossible'][0]['because']);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 // How often the saw is set: made-up cupboards on full and half sheets, the fence settings of their plans at the least money, and the
 // settings of the saw against the different sizes. Argument: lists (36).
 
+use Incastro\Cut\CutPiece;
 use Incastro\Cut\SheetPlanner;
 use Incastro\Cut\Stock;
 use Incastro\Measure\Length;
@@ -26,9 +27,10 @@ $saw = new SawPlanner(Cupboards::saw(), new Tools(null, new GuidedSaw(2_200_000,
 
 $sum = ['price' => [], 'settings' => []];
 $ratios = [];
-$proven = 0;
+$proven = $different = 0;
 for ($seed = 1; $seed <= $lists; $seed++) {
     $pieces = Cupboards::pieces($seed, 61);
+    $different += count(array_unique([...array_map(fn (CutPiece $piece) => 'x'.$piece->length->nanometres(), $pieces), ...array_map(fn (CutPiece $piece) => 'y'.$piece->width->nanometres(), $pieces)]));
     foreach ([0, 300, 1000] as $steps) {
         $plan = $planner->plan($pieces, $stock, $steps);
         $sum['price'][$steps] = ($sum['price'][$steps] ?? 0) + $plan->price;
@@ -41,7 +43,7 @@ for ($seed = 1; $seed <= $lists; $seed++) {
     }
 }
 [$first, $some, $many] = array_values($sum['settings']);
-printf("fence settings of %d cupboards           first plan %d, after 300 steps %d (%.0f %% fewer), after 1000 %d (%.0f %% fewer); price %.0f, %.0f, %.0f   (goal: 22 %%, 25 %%)\n", $lists, $first, $some, 100 - 100 * $some / $first, $many, 100 - 100 * $many / $first, ...array_values($sum['price']));
+printf("fence settings of %d cupboards           first plan %d, after 300 steps %d (%.0f %% fewer), after 1000 %d (%.0f %% fewer), different sizes %d; price %.0f, %.0f, %.0f   (goal: 22 %%, 25 %%)\n", $lists, $first, $some, 100 - 100 * $some / $first, $many, 100 - 100 * $many / $first, $different, ...array_values($sum['price']));
 printf("settings of the saw, one tool           %.3f of the different sizes on average, %d of %d proven fewest for their trees   (goal: 1.08)\n", array_sum($ratios) / count($ratios), $proven, $lists);
 
 $pieces = [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
+use Incastro\Cut\Objective;
 use Incastro\Cut\SawSetup;
 use Incastro\Cut\SheetPlanner;
 use Incastro\Exchange\BadFile;
@@ -24,6 +25,7 @@ final class CutPlanCommand extends Command
     protected $signature = 'cut:plan {pieces : CSV of pieces} {stock : CSV of sheets}
         {--kerf=3.2mm : what the blade takes}
         {--trim=6mm : off all edges, or long:6mm,short:6mm}
+        {--objective=money : money, sheets or settings: what the plan is to have least of}
         {--unit=mm : mm or in, for numbers without a unit}
         {--steps= : of improvement, the same on every machine}
         {--seconds= : in which it may be improved, instead of steps; 0 is the first plan alone}
@@ -47,7 +49,8 @@ final class CutPlanCommand extends Command
 
             $seed = $this->whole('seed', 1);
             [$steps, $isLate] = $this->effort();
-            $plan = (new SheetPlanner($saw, $format))->plan($pieces, $stock, $steps, $seed, $isLate);
+            $objective = Objective::tryFrom((string) $this->option('objective')) ?? throw BadFile::at('--objective:0:objective', sprintf('“%s” is not what a plan can have least of. It is money, sheets or settings.', (string) $this->option('objective')));
+            $plan = (new SheetPlanner($saw, $format))->plan($pieces, $stock, $steps, $seed, $isLate, objective: $objective);
 
             return SheetPlanWriter::write($plan, $saw) + ['steps' => $steps === PHP_INT_MAX ? null : $steps ?? SheetPlanner::STEPS, 'seed' => $seed];
         });

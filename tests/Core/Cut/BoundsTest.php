@@ -6,6 +6,7 @@ namespace Tests\Core\Cut;
 
 use Incastro\Cut\CutPiece;
 use Incastro\Cut\DualFeasible;
+use Incastro\Cut\Objective;
 use Incastro\Cut\SawSetup;
 use Incastro\Cut\SheetPlan;
 use Incastro\Cut\SheetPlanner;
@@ -49,6 +50,19 @@ final class BoundsTest extends TestCase
         self::assertSame('the pieces and their cuts fill more than 2 of the sheets', $plan->because);
         // Exactly full sheets are not counted as one more.
         self::assertSame(2, $this->plan([$this->piece(997, 497, 4)], [$this->stock(1009, 1009, 10.0)])->boundSheets);
+    }
+
+    public function test_fewest_sheets_may_cost_more_than_least_money(): void
+    {
+        // Four of 100 × 50 without kerf or trim: one of 200 × 100 for 30, or two of 100 × 100 for 10 each.
+        $pieces = [$this->piece(100, 50, 4)];
+        $stock = [$this->stock(200, 100, 30), $this->stock(100, 100, 10)];
+        $planner = new SheetPlanner(SawSetup::allEdges(Length::zero(), Length::zero()), LengthFormat::millimetres());
+        $money = $planner->plan($pieces, $stock);
+        $sheets = $planner->plan($pieces, $stock, objective: Objective::Sheets);
+        self::assertSame([2, 20.0], [count($money->sheets), $money->price]);
+        self::assertSame([1, 30.0, 1], [count($sheets->sheets), $sheets->price, $sheets->boundSheets]);
+        self::assertSame(30.0, $sheets->sheets[0]->stock->price);
     }
 
     public function test_large_pieces_keep_others_away(): void
