@@ -50,7 +50,7 @@ final class JsonFile
     {
         $given = $in[$key] ?? $default;
         if (! is_int($given) && ! is_float($given) || $given < $least || $given > $most) {
-            $this->fault("$path.$key", sprintf('“%s” is not a number from %s to %s.', is_scalar($given) ? (string) $given : 'nothing', $least, $most));
+            $this->fault("$path.$key", sprintf('%s is not a number from %s to %s.', is_scalar($given) ? '“'.$given.'”' : ($given === null ? 'Nothing' : 'That'), $least, $most));
 
             return $least;
         }
