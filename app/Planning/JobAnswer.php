@@ -54,11 +54,22 @@ final readonly class JobAnswer
                 'spaces' => $job->spaces->map(fn (Space $space) => ['id' => $space->id, 'version' => $space->version, 'choices' => $space->choices])->all(),
             ],
             'space' => $space?->space->id,
-            'verdict' => $writer->verdict(),
+            'verdict' => self::counting($job, $writer->verdict()),
             'tape' => $writer->tape() + ['saw' => Cutting::fact($job)],
             'history' => $this->history->labels($job, $user),
             'station' => $station === null || $space === null ? null : $this->station($job, $plan, $writer, $station, $space, $knownRelease),
         ];
+    }
+
+    /**
+     * From the release on the verdict of what fits says how far the cutting has come.
+     *
+     * @param  array{state: string, sentence: string}  $verdict
+     * @return array{state: string, sentence: string}
+     */
+    private static function counting(Job $job, array $verdict): array
+    {
+        return $verdict['state'] === 'fits' && $job->cuts_in_all > 0 ? ['sentence' => $verdict['sentence'].' '.ucfirst(Cutting::fact($job)).'.'] + $verdict : $verdict;
     }
 
     /** The list of jobs drew a draft of the sheets: what is better since then, it shows too. */

@@ -53,6 +53,7 @@ final class SawTest extends AlcoveTestCase
 
         self::assertSame('0 of '.count($cuts).' cuts', $answer->json('tape.saw'));
         self::assertFalse($answer->json('station.release.changed'));
+        self::assertStringEndsWith(sprintf(' 0 of %d cuts.', count($cuts)), $answer->json('verdict.sentence'));
         self::assertSame([], $cutting['impossible']);
         // Each piece is freed by a cut, or is what remains of its blank.
         $freed = array_flip([...array_column($cuts, 'id'), ...array_filter(array_column($cuts, 'leaves'))]);

@@ -83,6 +83,10 @@ const size = (cut: SawCut) => {
   return part ? `${part.length.text} × ${part.width.text}` : ''
 }
 const from = (cut: SawCut) => cutting.value?.parts[cut.takes]?.mark ?? ''
+/** Whether a piece of this step was measured: the others come out the same. */
+const isChecked = computed(
+  () => step.value?.cuts.some((cut) => cut.straightens || cut.label || isMeasured(cut)) ?? false,
+)
 const isMeasured = (cut: SawCut) => saw.asCut(cut.id, 'length') ?? saw.asCut(cut.id, 'width')
 
 const lock = useWakeLock()
@@ -199,6 +203,9 @@ const hours = (minutes: number) =>
             {{ waitsFor }} is not there yet: it comes with an earlier step.
           </p>
           <p v-for="caution in step.cautions" :key="caution" class="caution">{{ caution }}</p>
+          <p v-if="made === 1 && step.cuts.length > 1 && !isChecked" class="caution first">
+            Measure the first piece before you cut the others.
+          </p>
           <ul class="cuts" :aria-label="`${made} of ${step.cuts.length} cut`">
             <li v-for="cut in step.cuts" :id="cut.id" :key="cut.id">
               <button
