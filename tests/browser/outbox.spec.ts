@@ -1,20 +1,11 @@
 import { expect, test, type BrowserContext, type Page } from '@playwright/test'
+import { dice } from './dice'
 import { newJob, newPerson } from './person'
 
 /** Readings of the long run; 60 on demand. */
 const READINGS = Number(process.env.INCASTRO_READINGS ?? 30)
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
-
-/** Chance from a seed (mulberry32): the same run each time. */
-function dice(seed: number) {
-  return () => {
-    seed = (seed + 0x6d2b79f5) | 0
-    let t = Math.imul(seed ^ (seed >>> 15), 1 | seed)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
 
 /** All that was ever typed, struck or not, as the server's file of the job has it. */
 async function book(page: Page): Promise<string[]> {

@@ -1,18 +1,9 @@
 import { expect, test, type BrowserContext, type Page } from '@playwright/test'
+import { dice } from './dice'
 import { landingAlcove, opened } from './person'
 
 /** Ticks of the long run; 80 on demand. */
 const TICKS = Number(process.env.INCASTRO_TICKS ?? 30)
-
-/** Chance from a seed (mulberry32): the same run each time. */
-function dice(seed: number) {
-  return () => {
-    seed = (seed + 0x6d2b79f5) | 0
-    let t = Math.imul(seed ^ (seed >>> 15), 1 | seed)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
 
 async function released(page: Page): Promise<void> {
   await landingAlcove(page, 'sheets')

@@ -124,7 +124,8 @@ export const useJob = defineStore('job', () => {
 
   /** Opened again without a network, the page shows what the server said last, and not what it said when the page was loaded. */
   async function remember(got: JobAnswer): Promise<void> {
-    if (!('caches' in window) || !got.station) return
+    // Of whoever has signed out meanwhile nothing is left behind.
+    if (!('caches' in window) || !got.station || outbox.account === null) return
     if (got.station.name === 'saw' && got.station.release && !got.station.release.cutting) return
     const answers = await caches.open('answers')
     const path = `/api/jobs/${got.job.id}`
