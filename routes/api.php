@@ -79,6 +79,8 @@ Route::middleware(['auth:sanctum', SignedInLately::class, 'throttle:person'])->g
         Route::delete('/jobs/{job}/helpers', [HelperController::class, 'letGo']);
         Route::post('/jobs/{job}/releases', [SawController::class, 'release'])->middleware('throttle:costly');
         Route::post('/jobs/{job}/offcuts', [SawController::class, 'keepOffcut']);
+        Route::get('/jobs/{job}/{table}.csv', [SawController::class, 'table'])->whereIn('table', ['pieces', 'cuts'])->middleware('throttle:costly');
+        Route::get('/jobs/{job}/sheets/{number}.{format}', [ExchangeController::class, 'sheet'])->whereNumber('number')->whereIn('format', ['svg', 'dxf'])->middleware('throttle:costly');
         Route::get('/jobs/{job}/labels.pdf', [SawController::class, 'labels'])->middleware('throttle:costly');
         Route::post('/jobs/{job}/facts', [SawController::class, 'facts']);
         Route::get('/jobs/{job}/units', [UnitController::class, 'index']);

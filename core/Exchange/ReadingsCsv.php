@@ -35,20 +35,8 @@ final readonly class ReadingsCsv
                 $lines[] = [(string) ($i + 1), $slot->id, $slot->label, $take === null ? '' : $this->typed($take), $take->end ?? '', $take->takenAt ?? ''];
             }
         }
-        $file = fopen('php://memory', 'r+');
-        assert($file !== false);
-        foreach ($lines as $line) {
-            fputcsv($file, array_map(self::asText(...), $line), escape: '');
-        }
-        rewind($file);
 
-        return (string) stream_get_contents($file);
-    }
-
-    /** A spreadsheet takes what begins like a formula for one, unless an apostrophe stands before it. */
-    private static function asText(string $field): string
-    {
-        return preg_match('/^[=+\-@\t\r]/', $field) === 1 ? "'$field" : $field;
+        return CsvRows::write($lines, "\n");
     }
 
     private function typed(Take $take): string

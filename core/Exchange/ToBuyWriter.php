@@ -16,9 +16,6 @@ final readonly class ToBuyWriter
 {
     private const HEAD = ['trip', 'needed_by', 'shop', 'what', 'size', 'use', 'spare', 'at_hand', 'bought', 'to_buy', 'packs', 'price', 'currency'];
 
-    /** What makes a field of a table a formula. */
-    private const FORMULA = '/^[=+\-@\t\r]/';
-
     /** @param list<BuyLine> $lines */
     public function __construct(private Plan $plan, private array $lines)
     {
@@ -40,16 +37,15 @@ final readonly class ToBuyWriter
 
     public function csv(): string
     {
-        $rows = [implode(',', self::HEAD)];
+        $rows = [self::HEAD];
         foreach ($this->byShop() as $trip => $lines) {
             foreach ($lines as $line) {
                 $need = $line->need;
-                $cells = [(string) ($trip + 1), $need->shop->neededBy(), $need->shop->label(), $need->what, $need->size, ($need->write)($need->use), ($need->write)($need->spare), ($need->write)($line->atHand), ($need->write)($line->bought), ($need->write)($line->toBuy), $line->cover->words(), $line->cover->price === null ? '' : sprintf('%.2f', $line->cover->price / 100), $this->plan->job->currency];
-                $rows[] = implode(',', array_map(self::cell(...), $cells));
+                $rows[] = [(string) ($trip + 1), $need->shop->neededBy(), $need->shop->label(), $need->what, $need->size, ($need->write)($need->use), ($need->write)($need->spare), ($need->write)($line->atHand), ($need->write)($line->bought), ($need->write)($line->toBuy), $line->cover->words(), $line->cover->price === null ? '' : sprintf('%.2f', $line->cover->price / 100), $this->plan->job->currency];
             }
         }
 
-        return implode("\r\n", $rows)."\r\n";
+        return CsvRows::write($rows);
     }
 
     public function pdf(): string
@@ -100,12 +96,5 @@ final readonly class ToBuyWriter
     private function money(?int $minor): string
     {
         return $minor === null ? '?' : sprintf('%s %.2f', $this->plan->job->currency, $minor / 100);
-    }
-
-    private static function cell(string $text): string
-    {
-        $safe = preg_match(self::FORMULA, $text) === 1 ? "'$text" : $text;
-
-        return preg_match('/[",\r\n]/', $safe) === 1 ? '"'.str_replace('"', '""', $safe).'"' : $safe;
     }
 }

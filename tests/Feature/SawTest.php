@@ -244,4 +244,18 @@ final class SawTest extends AlcoveTestCase
         $this->deleteJson("/api/homes/{$home->id}/offcuts/O-1")->assertNoContent();
         self::assertNotContains('O-1', array_column($this->getJson('/api/homes')->json('0.offcuts'), 'code'));
     }
+
+    public function test_pieces_cuts_and_sheets_are_taken_along_as_files(): void
+    {
+        $this->get("/api/jobs/{$this->job->id}/cuts.csv", ['Accept' => 'application/json'])->assertNotFound();
+        $cutting = $this->release()->json('station.release.cutting');
+        $rows = fn (string $table): array => array_map(fn (string $row) => str_getcsv($row, ',', '"', ''), explode("\r\n", trim((string) $this->get("/api/jobs/{$this->job->id}/$table.csv")->assertOk()->getContent())));
+        self::assertCount(1 + count($cutting['pieces']), $rows('pieces'));
+        self::assertSame([$cutting['pieces'][0]['mark'], $cutting['pieces'][0]['length']['text']], [$rows('pieces')[1][0], $rows('pieces')[1][4]]);
+        self::assertCount(1 + array_sum(array_map(fn (array $step) => count($step['cuts']), $cutting['steps'])), $rows('cuts'));
+        self::assertStringContainsString('AC1009', (string) $this->get("/api/jobs/{$this->job->id}/sheets/1.dxf")->assertOk()->getContent());
+        self::assertStringContainsString('<svg', (string) $this->get("/api/jobs/{$this->job->id}/sheets/1.svg")->assertOk()->getContent());
+        $this->getJson("/api/jobs/{$this->job->id}/sheets/99.dxf")->assertNotFound();
+        $this->getJson("/api/jobs/{$this->job->id}/sheets/1.pdf")->assertNotFound();
+    }
 }

@@ -14,8 +14,10 @@ use App\Planning\Shopping;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Incastro\Drawing\DxfWriter;
 use Incastro\Drawing\FileKind;
 use Incastro\Drawing\RunDrawing;
+use Incastro\Drawing\SheetDrawing;
 use Incastro\Drawing\SolidDrawing;
 use Incastro\Drawing\SvgWriter;
 use Incastro\Exchange\CutSheetPdf;
@@ -59,6 +61,20 @@ final class ExchangeController extends Controller
             'Content-Type' => $format === 'pdf' ? 'application/pdf' : 'text/csv; charset=utf-8',
             'Content-Disposition' => 'attachment; filename="to-buy-'.$this->fileName($job, $format).'"',
         ]);
+    }
+
+    /** One sheet with its pieces, as a drawing. */
+    public function sheet(Job $job, int $number, string $format, JobAnswer $answer): Response
+    {
+        $kind = $format === 'dxf' ? FileKind::Dxf : FileKind::Svg;
+        $plan = $answer->plan($job, isThorough: true);
+        $sheet = $plan->cut->sheets->sheets[$number - 1] ?? null;
+        if ($sheet === null) {
+            abort(404, 'There is no such sheet in the plan any more.');
+        }
+        $drawing = (new SheetDrawing($plan->job->saw(), $plan->job->format))->of($sheet, $number);
+
+        return $this->drawn($kind, "sheet-$number", $kind === FileKind::Dxf ? DxfWriter::write($drawing) : (new SvgWriter(10.0))->write($drawing));
     }
 
     /** A run seen from the front, at 1:10. */

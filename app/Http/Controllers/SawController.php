@@ -16,6 +16,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
+use Incastro\Exchange\CuttingCsv;
 use Incastro\Exchange\LabelGrid;
 use Incastro\Exchange\LabelsPdf;
 use Incastro\Saw\Ticks;
@@ -71,6 +72,14 @@ final class SawController extends Controller
         $pdf = (new LabelsPdf($release->cutting['pieces'], $job->choices['name'], (string) config('app.url'), LabelGrid::from($data['grid']), (int) ($data['first'] ?? 1)))->write();
 
         return response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'attachment; filename="labels.pdf"']);
+    }
+
+    /** Pieces or cuts of the newest release, as a table. */
+    public function table(Job $job, string $table): Response
+    {
+        $release = Release::newest($job) ?? abort(404, 'Nothing is released yet.');
+
+        return response($table === 'pieces' ? CuttingCsv::pieces($release->cutting) : CuttingCsv::cuts($release->cutting), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"$table.csv\""]);
     }
 
     /** The piece that a label is on. */

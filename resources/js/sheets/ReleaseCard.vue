@@ -72,11 +72,24 @@ async function release(anyway = false) {
       <InputNumber v-model="first" :min="1" :max="30" show-buttons aria-label="First free label" />
       <a :href="`/api/jobs/${job.job?.id}/labels.pdf?grid=${grid}&first=${first}`" download>Labels as PDF</a>
     </div>
+    <p v-if="isReleased" class="files">
+      <a :href="`/api/jobs/${job.job?.id}/pieces.csv`" download>Pieces as CSV</a>
+      <a :href="`/api/jobs/${job.job?.id}/cuts.csv`" download>Cuts as CSV</a>
+    </p>
     <RouterLink v-if="isReleased" class="to-saw" :to="`/jobs/${job.job?.id}/saw`">Go to the saw</RouterLink>
   </section>
 </template>
 
 <style scoped>
+.files {
+  display: flex;
+  gap: 16px;
+  justify-content: center;
+  margin: 6px 0 0;
+}
+.files a {
+  padding: 8px 0;
+}
 .labels {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 92px;

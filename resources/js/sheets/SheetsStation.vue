@@ -122,7 +122,11 @@ useIntervalFn(() => {
           <article v-for="(sheet, i) in station.sheets" :key="i" class="card sheet">
             <header>
               <h2>{{ sheet.title }}</h2>
-              <span class="soft">{{ sheet.used }} % becomes pieces</span>
+              <span class="soft"
+                >{{ sheet.used }} % becomes pieces ·
+                <a :href="`/api/jobs/${job.job?.id}/sheets/${i + 1}.svg`" download>SVG</a>
+                <a :href="`/api/jobs/${job.job?.id}/sheets/${i + 1}.dxf`" download>DXF</a></span
+              >
             </header>
             <DrawingView :drawing="sheet.drawing" :selected="selected" @select="selected = $event" />
           </article>

@@ -9,6 +9,7 @@ use Incastro\Buy\Cover;
 use Incastro\Buy\Need;
 use Incastro\Buy\Pack;
 use Incastro\Buy\Shop;
+use Incastro\Exchange\CsvRows;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
@@ -105,5 +106,10 @@ final class CoverTest extends TestCase
         self::assertTrue((new BuyLine($need, 40, 200))->isDone());
         // The price of the list stays what it is when something of it is in the bag.
         self::assertSame(1150, (new BuyLine($need, 40, 200))->price());
+    }
+
+    public function test_a_name_that_looks_like_a_formula_is_text(): void
+    {
+        self::assertSame("\"'=2+3 \"\"long\"\"\"\r\n", CsvRows::write([['=2+3 "long"']]));
     }
 }
