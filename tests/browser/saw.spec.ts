@@ -67,7 +67,7 @@ test('a size as cut is judged, and a spoiled piece comes again with the next rel
   for (let i = 0; i < 40 && (await pieces.count()) === 0; i++) {
     const open = page.locator('li[id]:has(.cut:not(.done))').first()
     const part = (await open.getAttribute('id')) ?? ''
-    await open.locator('button').click()
+    await page.locator(`li[id="${part}"] button`).click()
     await expect(page.locator(`li[id="${part}"] .cut:not(.done)`)).toHaveCount(0)
   }
   const mark = (await pieces.first().textContent()) ?? ''
@@ -135,7 +135,7 @@ test('two browsers tick, lose the network and are opened again: what was ticked 
     }
     const open = one.page.locator('li[id]:has(.cut:not(.done))').first()
     const part = (await open.getAttribute('id')) ?? ''
-    await open.locator('button').click()
+    await one.page.locator(`li[id="${part}"] button`).click()
     await expect(
       one.page
         .locator(`li[id="${part}"] .cut.done`)

@@ -101,8 +101,10 @@ export const useJob = defineStore('job', () => {
     const sent = whole(got as JobAnswer)
     // What waited may belong to another job than the one that is open now.
     if (sent.job.id !== job.value?.id) return
-    if (sent.station === null) {
-      // It went out before a station was open: what is open now asks for itself.
+    const lacksRelease =
+      sent.station?.name === 'saw' && sent.station.release !== null && sent.station.release.cutting === null
+    if (sent.station?.name !== open.value || lacksRelease) {
+      // It went out before this station was open, or by a release that is not here: what is open now asks for itself.
       void load(job.value.id, open.value)
       return
     }

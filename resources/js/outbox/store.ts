@@ -135,9 +135,11 @@ export const useOutbox = defineStore('outbox', () => {
       const patience = AbortSignal.any([trying.signal, AbortSignal.timeout(PATIENCE)])
       const to = one.job ? `/api/jobs/${one.job}/facts` : `/api/spaces/${one.space}/facts`
       const answer = await api('POST', to, body, patience)
-      await drop(one)
       pause = AGAIN
-      answered(answer)
+      // A tick is in the answer before it stops waiting: in between it would not count.
+      if (one.job) answered(answer)
+      await drop(one)
+      if (!one.job) answered(answer)
       return true
     } catch (error) {
       if (!(error instanceof Refused)) throw error
