@@ -183,8 +183,9 @@ test('what pull-outs under a rake are filled with decides what slides carry them
   await expect(verdict(page)).toContainText('Fits.')
   const slides = async () => {
     await page.getByRole('link', { name: /^Sheets/ }).click()
-    await expect(page.getByText(/pair of (heavy|drawer) slides/).first()).toBeVisible()
-    const told = await page.getByText(/pair of (heavy|drawer) slides/).allTextContents()
+    await page.getByRole('button', { name: 'To buy' }).click()
+    await expect(page.getByText(/^Pair of (heavy|drawer) slides/).first()).toBeVisible()
+    const told = await page.getByText(/^Pair of (heavy|drawer) slides/).allTextContents()
     await page.getByRole('link', { name: /^Fit/ }).click()
     await expect(page.locator('g.cell').first()).toBeVisible()
     return told.map((text) => Number(/(\d+) kg/.exec(text)?.[1])).sort((a, b) => a - b)
