@@ -147,7 +147,7 @@ final readonly class Cutting
 
             return $fact + ['judged' => $fact['kind'] !== Ticks::AS_CUT || $piece === null || ! isset($piece['good'][$dimension])
                 ? null
-                : $asCut->judge($piece['mark'], $piece[$dimension]['nm'], $fact['body']['nm'] ?? 0, $piece['good'][$dimension])];
+                : $asCut->judge($piece['mark'], $piece[$dimension]['nm'], $fact['body']['nm'] ?? 0, $piece['good'][$dimension], $piece['uses'][$dimension] ?? [])];
         }, self::told($release));
     }
 

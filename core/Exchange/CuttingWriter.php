@@ -235,8 +235,34 @@ final readonly class CuttingWriter
             'length' => $this->lengths->exact($piece->length->result), 'width' => $this->lengths->exact($piece->width->result), 'thickness' => $this->lengths->exact($piece->thickness),
             'grain' => $piece->grain->value, 'edges' => $piece->told($this->plan->job->format), 'sort' => $sort,
             // What is good, nm: a device compares with it where nobody can be asked.
+            'uses' => ['length' => $this->uses($piece, 'length'), 'width' => $this->uses($piece, 'width')],
             'good' => ['length' => AsCut::band($sort, 'length', $piece->length->result->nanometres()), 'width' => AsCut::band($sort, 'width', $piece->width->result->nanometres())],
         ];
+    }
+
+    /** @return list<array{least: int, most: int, sentence: string}> what a size is good for, and between which sizes, nm */
+    private function uses(Piece $piece, string $dimension): array
+    {
+        $uses = [];
+        foreach ($this->plan->spaces as $space) {
+            $pieces = null;
+            foreach ($space->assemblies as $assembly) {
+                foreach ($assembly->uses as $use) {
+                    $factor = $use->factors["$piece->key.$dimension"] ?? 0.0;
+                    if ($factor === 0.0) {
+                        continue;
+                    }
+                    $pieces ??= array_column(array_map(fn (Piece $one) => ['key' => $one->key, 'piece' => $one], $space->pieces()), 'piece', 'key');
+                    $value = $use->value($pieces);
+                    if ($value !== null) {
+                        [$least, $most] = AsCut::limits(($dimension === 'length' ? $piece->length : $piece->width)->result->nanometres(), $value, $factor, $use->least, $use->most);
+                        $uses[] = ['least' => $least, 'most' => $most, 'sentence' => $use->sentence];
+                    }
+                }
+            }
+        }
+
+        return $uses;
     }
 
     /** A board by length is sawn like a sheet as wide as it is. */

@@ -66,10 +66,45 @@ final readonly class AsCut
     }
 
     /**
+     * Between which sizes something that a size is good for stays within its limits while every other size is as planned: its value is
+     * value + factor · (size − planned).
+     *
+     * @param  float  $value  as planned, mm
+     * @param  float  $least  mm
+     * @return array{int, int} nm
+     */
+    public static function limits(int $planned, float $value, float $factor, float $least, float $most): array
+    {
+        $low = $planned + (int) round(($least - $value) / $factor * 1e6);
+        $high = $planned + (int) round(($most - $value) / $factor * 1e6);
+
+        return [min($low, $high), max($low, $high)];
+    }
+
+    /**
      * @param  array{int, int}  $band
+     * @param  list<array{least: int, most: int, sentence: string}>  $uses  what the size is good for, and between which sizes
      * @return array{state: string, sentence: string} state `good`, `long` or `short`
      */
-    public function judge(string $mark, int $planned, int $measured, array $band): array
+    public function judge(string $mark, int $planned, int $measured, array $band, array $uses = []): array
+    {
+        $broken = array_filter($uses, fn (array $use) => $measured < $use['least'] || $measured > $use['most']);
+        $judged = $this->judgedAlone($mark, $planned, $measured, $band);
+        if ($broken === [] || abs($measured - $planned) > self::ANOTHER) {
+            return $judged;
+        }
+        $sentences = array_values(array_unique(array_column($broken, 'sentence')));
+
+        return ['state' => $judged['state'] === 'good' ? ($measured > $planned ? 'long' : 'short') : $judged['state'], 'sentence' => implode(' ', [$judged['sentence'], ...$sentences])];
+    }
+
+    /**
+     * By what a piece of its sort allows.
+     *
+     * @param  array{int, int}  $band
+     * @return array{state: string, sentence: string}
+     */
+    private function judgedAlone(string $mark, int $planned, int $measured, array $band): array
     {
         $text = fn (int $nm): string => $this->format->finest()->write(Length::ofNanometres(abs($nm)));
         $off = $measured - $planned;

@@ -454,6 +454,8 @@ export interface CutPiece {
   edges: string[]
   /** Nanometres between which a size as cut is good. */
   good: { length: [number, number]; width: [number, number] }
+  /** What a size is good for, between nanometres. */
+  uses: Record<'length' | 'width', { least: number; most: number; sentence: string }[]>
   part: string | null
   /** Of its label. */
   code: string | null

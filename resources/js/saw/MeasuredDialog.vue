@@ -47,9 +47,11 @@ function said(one: CutPiece, dimension: 'length' | 'width'): { state: string; se
     const nm = readLength(fact.body?.text ?? '', props.cutting.unit)
     const [least, most] = one.good[dimension]
     const is = nm < least ? 'too short' : nm > most ? 'too long' : 'good'
+    const broken = one.uses[dimension].filter((use) => nm < use.least || nm > use.most)
+    const sentences = [...new Set(broken.map((use) => use.sentence))].join(' ')
     return {
-      state: is === 'good' ? 'good' : 'short',
-      sentence: `Kept: ${is}. What it touches is worked out when the network is back.`,
+      state: is === 'good' && broken.length === 0 ? 'good' : 'short',
+      sentence: `Kept: ${is}. ${sentences || 'What it touches is worked out when the network is back.'}`,
     }
   } catch {
     return { state: 'short', sentence: 'Kept as typed.' }
