@@ -10,6 +10,7 @@ use App\Models\JobFact;
 use App\Models\Label;
 use App\Models\Release;
 use App\Models\User;
+use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Incastro\Check\Verdict;
 use Incastro\Cut\Stock;
@@ -52,14 +53,16 @@ final readonly class Cutting
     private function made(Job $job, User $user, Plan $plan): Release
     {
         $newest = Release::newest($job);
+        $number = 1 + ($newest->number ?? 0);
         [$plan, $done] = $newest === null ? [$plan, []] : $this->goneOn($plan, $newest);
-        $cutting = (new CuttingWriter($plan, self::tools($job), self::saws($job)['window'], $done, Label::codes($job, array_map(fn (Piece $piece) => $piece->mark, $plan->pieces()))))->write();
+        $cutting = (new CuttingWriter($plan, self::tools($job), self::saws($job)['window'], $done, Label::codes($job, array_map(fn (Piece $piece) => $piece->mark, $plan->pieces())), $number))->write();
 
         $release = Release::query()->create([
-            'job_id' => $job->id, 'user_id' => $user->id, 'author' => $user->name, 'number' => 1 + ($newest->number ?? 0),
+            'job_id' => $job->id, 'user_id' => $user->id, 'author' => $user->name, 'number' => $number,
             'hash' => self::hash($plan), 'cutting' => $cutting,
             'cuts' => array_merge([], ...array_map(fn (array $step) => array_column($step['cuts'], 'id'), $cutting['steps'])),
         ]);
+        self::beginAnew($release);
         self::count($job, $release);
         Shelf::reserve($job, $plan);
 
@@ -75,7 +78,6 @@ final readonly class Cutting
     public static function station(Job $job, Plan $plan, ?string $known = null): array
     {
         $release = Release::newest($job);
-        $clashes = count($plan->clashes());
 
         return [
             'release' => $release === null ? null : [
@@ -85,11 +87,22 @@ final readonly class Cutting
                 'late' => self::late($release),
                 'rests' => Shelf::offered($job, self::lying($release)->rests()),
             ],
-            'ready' => [
-                'pieces' => count($plan->pieces()),
-                'against' => $clashes === 0 ? null : sprintf('%s %s open at Fit.', Verdict::count($clashes, $clashes === 1 ? 'clash' : 'clashe'), $clashes === 1 ? 'is' : 'are'),
-            ],
         ];
+    }
+
+    /** What was spoiled is to be cut again: the ticks of the piece that is thrown away are taken back, so that they do not count for the new one. */
+    private static function beginAnew(Release $release): void
+    {
+        $facts = self::told($release);
+        $spoiled = Ticks::spoiled($facts);
+        $old = array_column(array_filter(Ticks::standing($facts), fn (array $fact) => isset($spoiled[$fact['part'] ?? ''])), 'id');
+        foreach (array_chunk($old, 100) as $i => $withdraws) {
+            // From a device of its own: no other counts on its numbers.
+            JobFact::query()->create([
+                'job_id' => $release->job_id, 'release_id' => $release->id, 'user_id' => $release->user_id, 'author' => $release->author, 'device' => (string) Str::uuid(),
+                'sequence' => $i, 'kind' => Ticks::WITHDRAWAL, 'withdraws' => $withdraws, 'at' => now(), 'recorded_at' => now(),
+            ]);
+        }
     }
 
     /** How far the cutting has come, for the tape. */

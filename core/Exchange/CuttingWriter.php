@@ -43,8 +43,9 @@ final readonly class CuttingWriter
     /**
      * @param  array<string, string>  $done  parts of pieces that are cut already, by their mark
      * @param  array<string, string>  $codes  of labels, by the mark of the piece
+     * @param  int  $release  its number
      */
-    public function __construct(private Plan $plan, private Tools $tools, private int $window, private array $done = [], private array $codes = [])
+    public function __construct(private Plan $plan, private Tools $tools, private int $window, private array $done = [], private array $codes = [], private int $release = 1)
     {
         $this->words = new StepWords($plan->job->format);
         $this->lengths = new LengthWriter($plan->job->format);
@@ -61,8 +62,8 @@ final readonly class CuttingWriter
         $boards = array_map($this->board(...), $this->plan->cut->boards->boards);
         $job = $this->plan->job;
         $end = $job->rules->get(Rule::BoardEnd);
-        $fromSheets = (new SawPlanner($job->saw(), $this->tools, $job->format, $this->density(...)))->steps($sheets, $this->window);
-        $fromBoards = (new SawPlanner(new SawSetup($job->rules->get(Rule::Kerf), $end, $end, Length::zero(), Length::zero()), $this->tools, $job->format, $this->density(...), 'L'))->steps($boards);
+        $fromSheets = (new SawPlanner($job->saw(), $this->tools, $job->format, $this->density(...), 'S', (string) $this->release))->steps($sheets, $this->window);
+        $fromBoards = (new SawPlanner(new SawSetup($job->rules->get(Rule::Kerf), $end, $end, Length::zero(), Length::zero()), $this->tools, $job->format, $this->density(...), 'L', (string) $this->release))->steps($boards);
         $partOf = self::partsOf($fromSheets, $fromBoards) + $this->done;
         $steps = [...array_map(fn (Step $step) => $this->step($step, $sheets, 'S'), $fromSheets->steps), ...array_map(fn (Step $step) => $this->step($step, $boards, 'L'), $fromBoards->steps), ...$this->shaping($partOf)];
 

@@ -34,8 +34,9 @@ final class Forest
      * @param  list<Slice>  $slices  the tree of each
      * @param  \Closure(string): float  $density  of a material, kg/m³
      * @param  string  $mark  letter before the number of a sheet
+     * @param  string  $plan  what tells its strips from those of an earlier plan: a piece is the same in every plan, a strip is not
      */
-    public function __construct(array $sheets, array $slices, private readonly SawSetup $saw, private readonly Tools $tools, private readonly \Closure $density, private readonly string $mark = 'S')
+    public function __construct(array $sheets, array $slices, private readonly SawSetup $saw, private readonly Tools $tools, private readonly \Closure $density, private readonly string $mark = 'S', private readonly string $plan = '')
     {
         foreach ($slices as $slice) {
             $this->gather($slice);
@@ -84,7 +85,7 @@ final class Forest
     private function sheet(Slice $slice): void
     {
         $stock = $this->of->stock;
-        $blank = $this->part(self::id($this->mark, (string) $this->sheet, ...self::names($slice)), "$this->mark$this->sheet", $stock->length->nanometres(), $stock->width->nanometres(), null, null, Fate::CutFurther);
+        $blank = $this->part(self::id($this->plan, $this->mark, (string) $this->sheet, ...self::names($slice)), "$this->mark$this->sheet", $stock->length->nanometres(), $stock->width->nanometres(), null, null, Fate::CutFurther);
         [$low, $start] = [$this->saw->on($stock)->trimLow->nanometres(), $this->saw->on($stock)->trimStart->nanometres()];
         $needs = [];
         [$x, $y] = [$blank->x, $blank->y];
@@ -226,7 +227,7 @@ final class Forest
         $name = $isPiece ? $slice->pieces[0]->piece->name : null;
         $mark = $name ?? "$this->mark$this->sheet-".self::letters($this->letter++);
 
-        return $this->part(self::id($isDone ? 'piece' : $axis->name, "$x × $y", ...self::names($slice)), $mark, $x, $y, $blank->id, $name, $isDone ? Fate::Piece : Fate::CutFurther);
+        return $this->part(self::id($isDone ? 'piece' : "$this->plan $axis->name", "$x × $y", ...self::names($slice)), $mark, $x, $y, $blank->id, $name, $isDone ? Fate::Piece : Fate::CutFurther);
     }
 
     private function part(string $id, string $mark, int $x, int $y, ?string $from, ?string $piece, Fate $fate): Part

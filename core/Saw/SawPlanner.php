@@ -17,8 +17,9 @@ final readonly class SawPlanner
     /**
      * @param  \Closure(string): float  $density  of a material by its id, kg/m³
      * @param  string  $letter  before the number of each sheet in its mark
+     * @param  string  $plan  what tells the strips of this plan from those of an earlier one
      */
-    public function __construct(private SawSetup $saw, private Tools $tools, private LengthFormat $format, private \Closure $density, private string $letter = 'S')
+    public function __construct(private SawSetup $saw, private Tools $tools, private LengthFormat $format, private \Closure $density, private string $letter = 'S', private string $plan = '')
     {
     }
 
@@ -77,7 +78,7 @@ final readonly class SawPlanner
      */
     private function forest(array $sheets, array $slices): Forest
     {
-        return new Forest($sheets, $slices, $this->saw, $this->tools, $this->density, $this->letter);
+        return new Forest($sheets, $slices, $this->saw, $this->tools, $this->density, $this->letter, $this->plan);
     }
 
     /** @return array{int, int, int} cuts that no tool makes, settings, changes of tool */

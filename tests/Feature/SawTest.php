@@ -42,7 +42,7 @@ final class SawTest extends AlcoveTestCase
     public function test_nothing_is_released_until_somebody_releases_it(): void
     {
         $this->getJson("/api/jobs/{$this->job->id}?station=saw")->assertOk()
-            ->assertJsonPath('station.release', null)->assertJsonPath('tape.saw', 'not released')->assertJsonPath('station.ready.against', null);
+            ->assertJsonPath('station.release', null)->assertJsonPath('tape.saw', 'not released');
     }
 
     public function test_a_release_freezes_pieces_and_steps(): void
@@ -257,5 +257,23 @@ final class SawTest extends AlcoveTestCase
         self::assertStringContainsString('<svg', (string) $this->get("/api/jobs/{$this->job->id}/sheets/1.svg")->assertOk()->getContent());
         $this->getJson("/api/jobs/{$this->job->id}/sheets/99.dxf")->assertNotFound();
         $this->getJson("/api/jobs/{$this->job->id}/sheets/1.pdf")->assertNotFound();
+    }
+
+    public function test_a_spoiled_piece_is_to_be_cut_again_and_no_strip_of_an_earlier_plan_counts(): void
+    {
+        $answer = $this->release();
+        $release = $answer->json('station.release.id');
+        $cutting = $answer->json('station.release.cutting');
+        $cuts = array_merge(...array_column($cutting['steps'], 'cuts'));
+        $piece = array_values(array_filter($cuts, fn (array $cut) => ($cutting['parts'][$cut['id']]['fate'] ?? '') === 'piece'))[0]['id'];
+        // Everything up to the first piece is cut, and that piece is spoiled.
+        $upTo = array_slice(array_column($cuts, 'id'), 0, 1 + (int) array_search($piece, array_column($cuts, 'id'), true));
+        $this->send($release, [...array_map(fn (string $id) => $this->fact(Ticks::CUT, $id), $upTo), $this->fact(Ticks::SPOILED, $piece, ['why' => 'split'])])->assertOk();
+        $second = $this->release();
+        $again = array_column(array_merge(...array_column($second->json('station.release.cutting.steps'), 'cuts')), 'id');
+        // It has the same mark and size, and so the same id: and yet nothing of the new plan is cut.
+        self::assertContains($piece, $again);
+        self::assertNotContains($piece, $second->json('station.release.cutting.done'));
+        self::assertSame('0 of '.count($again).' cuts', $second->json('tape.saw'));
     }
 }

@@ -503,7 +503,6 @@ export interface SawStation {
     /** What lies about and may be kept, with its code where it is on the shelf. */
     rests: { id: string; mark: string; code: string | null; length: string; width: string }[]
   } | null
-  ready: { pieces: number; against: string | null }
 }
 
 export type StationName = 'measure' | 'fit' | 'pieces' | 'sheets' | 'saw'
