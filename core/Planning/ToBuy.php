@@ -94,8 +94,10 @@ final readonly class ToBuy
 
         return array_values(array_map(function (array $items): Need {
             [$first, $use] = [$items[0], array_sum(array_map(fn (Hardware $item) => $item->quantity, $items))];
-            $articles = $this->plan->job->materials->serving($first->kind, $first->length, $first->load);
-            $packs = array_map(fn (Article $article) => new Pack($article->pack, $article->price === null ? null : (int) round(100 * $article->price), $article->pack === 1 ? 'piece' : "pack of $article->pack"), $articles);
+            $serving = $this->plan->job->materials->serving($first->kind, $first->length, $first->load);
+            // What has no price is bought only where nothing has one.
+            $articles = array_filter($serving, fn (Article $article) => $article->price !== null) ?: $serving;
+            $packs = array_values(array_map(fn (Article $article) => new Pack($article->pack, $article->price === null ? null : (int) round(100 * $article->price), $article->pack === 1 ? 'piece' : "pack of $article->pack"), $articles));
             $spare = $first->kind->isLost() ? max(self::LOST_AT_LEAST, (int) ceil($use * self::LOST)) : 0;
 
             return new Need("hardware:$first->name", Shop::Ironmonger, ucfirst($first->name), '', $use, $spare, $packs === [] ? [new Pack(1, null, 'piece')] : $packs, strval(...), array_values(array_unique(array_map(fn (Hardware $item) => $item->use, $items))));

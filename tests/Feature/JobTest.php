@@ -135,8 +135,8 @@ final class JobTest extends TestCase
         self::assertSame(1, $steps('--seconds=0.1')['sheets_used']);
         $wrong = $run('cut:plan', $pieces, $stock, '--steps=many');
         self::assertSame([2, '--steps:0:steps: “many” is not a whole number from 0.'], [$wrong->getExitCode(), trim($wrong->getErrorOutput())]);
-        $unknown = $run('cut:plan', $pieces, $stock, '--objective=fame');
-        self::assertSame([2, '', "command:0:arguments: The \"--objective\" option does not exist.\n"], [$unknown->getExitCode(), $unknown->getOutput(), $unknown->getErrorOutput()]);
+        $unknown = $run('cut:plan', $pieces, $stock, '--blade=fame');
+        self::assertSame([2, '', "command:0:arguments: The \"--blade\" option does not exist.\n"], [$unknown->getExitCode(), $unknown->getOutput(), $unknown->getErrorOutput()]);
         self::assertSame(2, $run('job:plan')->getExitCode());
         $fault = $run('cut:plan', $pieces, $stock, '--kerf=wide');
         self::assertSame(2, $fault->getExitCode());

@@ -107,6 +107,8 @@ make_cluster() {
     local place=$VAR/postgres
     if [ "$(id -u)" = 0 ] && ! runuser -u postgres -- test -x "$VAR"; then
         place=/var/lib/postgresql/incastro-$(printf '%s' "$VAR" | sha256sum | cut -c1-12)
+        # Of a checkout that stood here before, its data stay where they are.
+        [ -z "$(ls -A "$place" 2>/dev/null)" ] || place=$place-$(date +%Y%m%d%H%M%S)
         ln -sfn "$place" "$VAR/postgres"
     fi
     mkdir -p "$place"

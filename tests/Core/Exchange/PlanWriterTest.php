@@ -86,6 +86,8 @@ final class PlanWriterTest extends TestCase
             'pocket-screw-2' => ['price' => null] + $one,
             default => $one,
         }, $usual['articles']);
+        // A larger pack of which nobody knows the price is none while there is one with a price.
+        $articles[] = ['id' => 'gift', 'pack' => 1000, 'price' => null] + $articles[(int) array_search('shelf-pin', array_column($articles, 'id'), true)];
         $plan = (new Planner())->plan(TestAlcove::leaning()->job('mm/1', ['depth' => '400', 'adjustable_shelves' => 3], ['articles' => $articles]));
         $all = (new ToBuy($plan, ['hardware:shelf pin' => 7]))->lines();
         $lines = array_column(array_map(fn (BuyLine $line) => ['key' => $line->need->key, 'line' => $line], $all), 'line', 'key');

@@ -19,7 +19,7 @@ final class MaterialsTest extends TestCase
         return new Article($id, $kind, $length === null ? null : Length::ofMillimetres($length), $load, $pack, $price);
     }
 
-    public function test_a_need_is_served_at_the_least_price_for_one(): void
+    public function test_what_serves_a_need(): void
     {
         $materials = TestTerms::materials([
             self::article('hundred', ArticleKind::PocketScrew, 32, null, 100, 6.5),
@@ -30,16 +30,16 @@ final class MaterialsTest extends TestCase
             self::article('short', ArticleKind::Rail, 2000, null, 1, 12.0),
             self::article('long', ArticleKind::Rail, 3000, null, 1, 18.0),
         ]);
-        // 6.5/100 is 0.065 for one, 24/500 is 0.048; what has no price comes last.
-        self::assertSame('five-hundred', $materials->article(ArticleKind::PocketScrew, Length::ofMillimetres(32), null)?->id);
-        self::assertNull($materials->article(ArticleKind::PocketScrew, Length::ofMillimetres(30), null));
-        self::assertSame('light', $materials->article(ArticleKind::Slides, Length::ofMillimetres(500), 45.0)?->id);
-        self::assertSame('heavy', $materials->article(ArticleKind::Slides, Length::ofMillimetres(500), 70.0)?->id);
-        self::assertNull($materials->article(ArticleKind::Slides, Length::ofMillimetres(500), 150.0));
+        $serving = fn (ArticleKind $kind, int $length, ?float $load): array => array_map(fn (Article $one) => $one->id, $materials->serving($kind, Length::ofMillimetres($length), $load));
+        self::assertSame(['hundred', 'five-hundred', 'gift'], $serving(ArticleKind::PocketScrew, 32, null));
+        self::assertSame([], $serving(ArticleKind::PocketScrew, 30, null));
+        self::assertSame(['light', 'heavy'], $serving(ArticleKind::Slides, 500, 45.0));
+        self::assertSame(['heavy'], $serving(ArticleKind::Slides, 500, 70.0));
+        self::assertSame([], $serving(ArticleKind::Slides, 500, 150.0));
         // A rail is cut to length; slides are not.
-        self::assertSame('short', $materials->article(ArticleKind::Rail, Length::ofMillimetres(740), null)?->id);
-        self::assertSame('long', $materials->article(ArticleKind::Rail, Length::ofMillimetres(2140), null)?->id);
-        self::assertNull($materials->article(ArticleKind::Slides, Length::ofMillimetres(400), null));
+        self::assertSame(['short', 'long'], $serving(ArticleKind::Rail, 740, null));
+        self::assertSame(['long'], $serving(ArticleKind::Rail, 2140, null));
+        self::assertSame([], $serving(ArticleKind::Slides, 400, null));
     }
 
     public function test_lengths_are_those_of_the_job_or_the_usual_ones(): void
