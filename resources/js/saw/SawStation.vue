@@ -59,10 +59,18 @@ async function cutDone() {
   ticked = Date.now()
   await saw.tick(next.value)
 }
+/** A cut that is done and was pressed: it is the one that *Undo cut* takes back. A press alone never takes a tick back: it may be
+ * somebody else's, come in this very moment. */
+const picked = ref<SawCut | null>(null)
+const undoable = computed(() => (picked.value && saw.isDone(picked.value) ? picked.value : saw.last.value))
 async function undoCut() {
-  if (saw.last.value) await saw.untick(saw.last.value)
+  if (undoable.value) await saw.untick(undoable.value)
+  picked.value = null
 }
-const toggle = (cut: SawCut) => (saw.isDone(cut) ? saw.untick(cut) : saw.tick(cut))
+function press(cut: SawCut) {
+  picked.value = saw.isDone(cut) ? cut : null
+  if (!saw.isDone(cut)) void saw.tick(cut)
+}
 
 function look(at: number) {
   const last = (cutting.value?.steps.length ?? 1) - 1
@@ -214,10 +222,11 @@ const hours = (minutes: number) =>
                 :class="{
                   done: saw.isDone(cut),
                   next: cut.id === next?.id,
+                  picked: cut.id === picked?.id && saw.isDone(cut),
                   spoiled: saw.spoiled.value.has(cut.id),
                 }"
                 :aria-pressed="saw.isDone(cut)"
-                @click="toggle(cut)"
+                @click="press(cut)"
               >
                 <span class="mark">{{
                   cut.straightens
@@ -231,7 +240,9 @@ const hours = (minutes: number) =>
                     : isMeasured(cut)
                       ? 'measured'
                       : saw.isDone(cut)
-                        ? 'cut'
+                        ? cut.id === picked?.id
+                          ? 'cut: Undo cut takes it back'
+                          : 'cut'
                         : cut.straightens || cut.label || from(cut) === saw.label(cut)
                           ? ''
                           : `from ${from(cut)}`
@@ -256,7 +267,7 @@ const hours = (minutes: number) =>
         </span>
         <Button text severity="secondary" label="Previous" :disabled="shown === 0" @click="look(shown - 1)" />
         <Button v-if="isPhone" text severity="secondary" label="Steps" @click="listOpen = true" />
-        <Button outlined label="Undo cut" :disabled="!saw.last.value" @click="undoCut" />
+        <Button outlined label="Undo cut" :disabled="!undoable" @click="undoCut" />
         <Button outlined label="Measured…" @click="measuredOpen = true" />
         <Button
           class="done-button"
@@ -403,6 +414,9 @@ const hours = (minutes: number) =>
 .cut.done .mark {
   color: var(--moss);
   text-decoration: line-through;
+}
+.cut.picked {
+  outline: 3px solid var(--chalk);
 }
 .cut.spoiled {
   border-color: var(--brick);
