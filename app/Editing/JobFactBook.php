@@ -36,10 +36,10 @@ final readonly class JobFactBook
     {
         $this->history->changing($job, function () use ($job, $user, $facts): void {
             $known = JobFact::query()->whereKey(array_column($facts, 'id'))->get()->keyBy('id');
-            $releases = Release::query()->where('job_id', $job->id)->whereKey(array_filter(array_column($facts, 'release')))->get()->keyBy('id');
+            $parts = $this->partsByRelease($job, array_filter(array_column($facts, 'release')));
             $rows = [];
             foreach ($facts as $i => $fact) {
-                $row = $this->row($releases[$fact['release'] ?? ''] ?? null, $job, $user, $i, $fact);
+                $row = $this->row($parts, $job, $user, $i, $fact);
                 $kept = $known[$fact['id']] ?? null;
                 if ($kept !== null && [$kept->job_id, $kept->kind, $kept->part, $kept->withdraws] !== [$job->id, $row['kind'], $row['part'], $fact['withdraws'] ?? []]) {
                     throw FactConflict::at($i, $fact);
@@ -54,22 +54,36 @@ final readonly class JobFactBook
             if ($rows !== [] && JobFact::query()->insertOrIgnore(array_values($rows)) !== count($rows)) {
                 throw FactConflict::at(0, $facts[0]);
             }
-            $newest = Release::newest($job);
-            if ($newest !== null) {
-                Cutting::count($job, $newest);
-            }
+            Cutting::count($job);
         });
     }
 
     /**
+     * @param  array<string>  $ids
+     * @return array<string, array<string, true>> what a fact may be about, by release
+     */
+    private function partsByRelease(Job $job, array $ids): array
+    {
+        $parts = [];
+        foreach (Release::query()->where('job_id', $job->id)->whereKey($ids)->get() as $release) {
+            $cutting = $release->cutting;
+            $parts[$release->id] = array_fill_keys([...$release->cuts, ...array_keys($cutting['parts']), ...array_values($cutting['done'])], true);
+        }
+
+        return $parts;
+    }
+
+    /**
+     * @param  array<string, array<string, true>>  $parts  by release
      * @param  array<string, mixed>  $fact
      * @return array<string, mixed> as the table takes it
      */
-    private function row(?Release $release, Job $job, User $user, int $i, array $fact): array
+    private function row(array $parts, Job $job, User $user, int $i, array $fact): array
     {
         $part = $fact['kind'] === Ticks::WITHDRAWAL ? null : $fact['part'] ?? null;
+        $release = isset($parts[$fact['release'] ?? '']) ? $fact['release'] : null;
         $isOfSaw = in_array($fact['kind'], Ticks::AT_THE_SAW, true);
-        if ($isOfSaw && ($release === null || $part === null || ! $this->isIn($release, $part))) {
+        if ($isOfSaw && ($release === null || $part === null || ! isset($parts[$release][$part]))) {
             throw ValidationException::withMessages(["facts.$i.part" => 'This part is not in the plan that was released. Look whether the label belongs to another job.']);
         }
         if ($fact['kind'] === Ticks::BOUGHT && $part === null) {
@@ -77,17 +91,12 @@ final readonly class JobFactBook
         }
 
         return [
-            'id' => $fact['id'], 'job_id' => $job->id, 'release_id' => $release?->id, 'user_id' => $user->id, 'author' => $user->name,
+            'id' => $fact['id'], 'job_id' => $job->id, 'release_id' => $release, 'user_id' => $user->id, 'author' => $user->name,
             'device' => $fact['device'], 'sequence' => $fact['sequence'], 'kind' => $fact['kind'], 'part' => $part,
             'body' => $this->body($job, $i, $fact),
             'withdraws' => json_encode($fact['withdraws'] ?? [], JSON_THROW_ON_ERROR),
             'at' => FactBook::believed($fact['at'])->format('Y-m-d H:i:s.vP'), 'recorded_at' => Carbon::now()->format('Y-m-d H:i:s.vP'),
         ];
-    }
-
-    private function isIn(Release $release, string $part): bool
-    {
-        return in_array($part, $release->cuts, true) || isset($release->cutting['parts'][$part]) || in_array($part, $release->cutting['done'], true);
     }
 
     /** @param array<string, mixed> $fact */

@@ -9,6 +9,9 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
+use Incastro\Measure\Unit;
+use Incastro\Planning\SawChoices;
 
 /**
  * @property string $id
@@ -33,6 +36,25 @@ final class Home extends Model
     protected function casts(): array
     {
         return ['ways_in' => 'array', 'saws' => 'array', 'at_hand' => 'array', 'offcuts' => 'array', 'offcut_number' => 'integer'];
+    }
+
+    /**
+     * Changes it under its lock: two who add to one list add one after the other.
+     *
+     * @template T
+     *
+     * @param  \Closure(self): T  $change
+     * @return T
+     */
+    public static function changing(string $id, \Closure $change): mixed
+    {
+        return DB::transaction(fn () => $change(self::query()->lockForUpdate()->findOrFail($id)), attempts: 3);
+    }
+
+    /** @return array<string, mixed> its saws, the usual ones of a unit until somebody said otherwise */
+    public function sawsIn(Unit $unit): array
+    {
+        return $this->saws ?? SawChoices::defaults($unit);
     }
 
     /** @return BelongsTo<User, $this> */

@@ -24,6 +24,8 @@ use Illuminate\Support\Carbon;
  * @property ?array<string, mixed> $body
  * @property list<string> $withdraws
  * @property Carbon $at
+ *
+ * @phpstan-type Told array{id: string, kind: string, part: ?string, body: array<string, mixed>|null, withdraws: list<string>, device: string, author: string, at: string}
  */
 final class JobFact extends Model
 {
@@ -40,13 +42,13 @@ final class JobFact extends Model
         return ['body' => 'array', 'withdraws' => 'array', 'sequence' => 'integer', 'at' => 'datetime'];
     }
 
-    /** @return list<array{id: string, kind: string, part: ?string, body: array<string, mixed>|null, withdraws: list<string>, device: string, author: string, at: string}> all of a job, as they arrived */
+    /** @return list<Told> all of a job, as they arrived */
     public static function ofJob(string $job): array
     {
         return array_values(self::query()->where('job_id', $job)->oldest('recorded_at')->oldest('sequence')->get()->map(fn (self $fact) => $fact->told())->all());
     }
 
-    /** @return array{id: string, kind: string, part: ?string, body: array<string, mixed>|null, withdraws: list<string>, device: string, author: string, at: string} */
+    /** @return Told */
     public function told(): array
     {
         return ['id' => $this->id, 'kind' => $this->kind, 'part' => $this->part, 'body' => $this->body, 'withdraws' => $this->withdraws, 'device' => $this->device, 'author' => $this->author, 'at' => $this->at->toIso8601ZuluString()];

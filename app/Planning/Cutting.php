@@ -27,7 +27,11 @@ use Incastro\Saw\Lying;
 use Incastro\Saw\Ticks;
 use Incastro\Saw\Tools;
 
-/** Releases a job for cutting, and says how far the cutting has come. */
+/**
+ * Releases a job for cutting, and says how far the cutting has come.
+ *
+ * @phpstan-import-type Told from JobFact
+ */
 final readonly class Cutting
 {
     public function __construct(private JobAnswer $answer, private Planner $planner, private History $history)
@@ -63,7 +67,7 @@ final readonly class Cutting
             'cuts' => array_merge([], ...array_map(fn (array $step) => array_column($step['cuts'], 'id'), $cutting['steps'])),
         ]);
         self::beginAnew($release);
-        self::count($job, $release);
+        self::count($job);
         Shelf::reserve($job, $plan);
 
         return $release;
@@ -78,14 +82,15 @@ final readonly class Cutting
     public static function station(Job $job, Plan $plan, ?string $known = null): array
     {
         $release = Release::newest($job);
+        $facts = $release === null ? [] : JobFact::ofJob($job->id);
 
         return [
             'release' => $release === null ? null : [
                 'id' => $release->id, 'number' => $release->number, 'at' => $release->created_at->toIso8601ZuluString(), 'author' => $release->author,
                 'changed' => $release->hash !== self::hash($plan), 'cutting' => $release->id === $known ? null : $release->cutting,
-                'facts' => self::judged($job, $release),
-                'late' => self::late($release),
-                'rests' => Shelf::offered($job, self::lying($release)->rests()),
+                'facts' => self::judged($job, $release, $facts),
+                'late' => self::late($release, $facts),
+                'rests' => Shelf::offered($job, self::lying($release, $facts)->rests()),
             ],
         ];
     }
@@ -93,7 +98,7 @@ final readonly class Cutting
     /** What was spoiled is to be cut again: the ticks of the piece that is thrown away are taken back, so that they do not count for the new one. */
     private static function beginAnew(Release $release): void
     {
-        $facts = self::told($release);
+        $facts = JobFact::ofJob($release->job_id);
         $spoiled = Ticks::spoiled($facts);
         $old = array_column(array_filter(Ticks::standing($facts), fn (array $fact) => isset($spoiled[$fact['part'] ?? ''])), 'id');
         foreach (array_chunk($old, 100) as $i => $withdraws) {
@@ -116,18 +121,22 @@ final readonly class Cutting
         };
     }
 
-    /** Writes down with the job how far it has come, so that no other answer of it need ask the saw's facts. */
-    public static function count(Job $job, Release $release): void
+    /** Writes down with the job how far its newest release has come, so that no other answer of it need ask the saw's facts. */
+    public static function count(Job $job): void
     {
-        $job->forceFill(['cuts_in_all' => count($release->cuts), 'cuts_made' => count(array_intersect_key(array_flip($release->cuts), Ticks::cut(self::told($release))))])->save();
+        $cuts = Release::query()->where('job_id', $job->id)->latest('number')->first(['id', 'cuts'])?->cuts;
+        if ($cuts !== null) {
+            $job->forceFill(['cuts_in_all' => count($cuts), 'cuts_made' => count(array_intersect_key(array_flip($cuts), Ticks::cut(JobFact::ofJob($job->id))))])->save();
+        }
     }
 
     /**
      * Pieces that were noted as cut on an older plan, and that this one has otherwise or still to cut.
      *
+     * @param  list<Told>  $facts
      * @return list<array{mark: string, ticks: list<string>}>
      */
-    private static function late(Release $release): array
+    private static function late(Release $release, array $facts): array
     {
         $marks = [];
         foreach (Release::query()->where('job_id', $release->job_id)->where('number', '<', $release->number)->get() as $before) {
@@ -139,7 +148,7 @@ final readonly class Cutting
         }
         $known = array_fill_keys(array_values($release->cutting['done']), true) + $release->cutting['parts'];
         $late = [];
-        foreach (Ticks::standing(self::told($release)) as $fact) {
+        foreach (Ticks::standing($facts) as $fact) {
             if ($fact['kind'] === Ticks::CUT && isset($marks[$fact['part']]) && ! isset($known[$fact['part']])) {
                 $late[$marks[$fact['part']]][] = $fact['id'];
             }
@@ -148,8 +157,11 @@ final readonly class Cutting
         return array_map(fn (string $mark, array $ticks) => ['mark' => $mark, 'ticks' => $ticks], array_keys($late), array_values($late));
     }
 
-    /** @return list<array<string, mixed>> what happened, sizes as cut with what is to be said of them */
-    private static function judged(Job $job, Release $release): array
+    /**
+     * @param  list<Told>  $facts
+     * @return list<array<string, mixed>> what happened, sizes as cut with what is to be said of them
+     */
+    private static function judged(Job $job, Release $release, array $facts): array
     {
         $pieces = array_column($release->cutting['pieces'], null, 'part');
         $asCut = new AsCut(LengthFormat::of($job->choices['measure']));
@@ -161,13 +173,7 @@ final readonly class Cutting
             return $fact + ['judged' => $fact['kind'] !== Ticks::AS_CUT || $piece === null || ! isset($piece['good'][$dimension])
                 ? null
                 : $asCut->judge($piece['mark'], $piece[$dimension]['nm'], $fact['body']['nm'] ?? 0, $piece['good'][$dimension], $piece['uses'][$dimension] ?? [])];
-        }, self::told($release));
-    }
-
-    /** @return list<array{id: string, kind: string, part: ?string, body: array<string, mixed>|null, withdraws: list<string>, device: string, author: string, at: string}> */
-    private static function told(Release $release): array
-    {
-        return JobFact::ofJob($release->job_id);
+        }, $facts);
     }
 
     /**
@@ -184,7 +190,7 @@ final readonly class Cutting
             : [(array) json_decode((string) json_encode((new CuttingWriter($plan, self::tools($job), self::saws($job)['window']))->write()), true), null];
     }
 
-    public static function tools(Job $job): Tools
+    private static function tools(Job $job): Tools
     {
         return SawChoices::read(self::saws($job));
     }
@@ -192,7 +198,7 @@ final readonly class Cutting
     /** @return array<string, mixed> */
     private static function saws(Job $job): array
     {
-        return $job->home->saws ?? SawChoices::defaults(LengthFormat::of($job->choices['measure'])->unit);
+        return $job->home->sawsIn(LengthFormat::of($job->choices['measure'])->unit);
     }
 
     /** @throws ValidationException */
@@ -217,13 +223,12 @@ final readonly class Cutting
      */
     private function goneOn(Plan $plan, Release $before): array
     {
-        $facts = self::told($before);
-        [$cut, $spoiled] = [Ticks::cut($facts), Ticks::spoiled($facts)];
+        $facts = JobFact::ofJob($before->job_id);
         // A piece that is cut counts while its size is still the one it was cut to, whichever release it was cut by.
         $parts = [];
         foreach (Release::query()->where('job_id', $before->job_id)->oldest('number')->get() as $release) {
-            $done = (new Lying($release->cutting, $cut, $spoiled))->done();
-            foreach ($release->cutting['pieces'] as $piece) {
+            $done = self::lying($release, $facts)->done();
+            foreach ($done === [] ? [] : $release->cutting['pieces'] as $piece) {
                 if (isset($done[$piece['mark']])) {
                     $parts[self::sized($piece['mark'], $piece['length']['nm'], $piece['width']['nm'])] = $done[$piece['mark']];
                 }
@@ -238,18 +243,20 @@ final readonly class Cutting
                 $done[$piece->mark] = $part;
             }
         }
-        $rests = array_map(fn (array $rest) => new Stock('rest of '.$rest['mark'], 1, Length::ofNanometres($rest['length']), Length::ofNanometres($rest['width']), Length::ofNanometres($rest['thickness']), $rest['material'], 0.0, true), self::lying($before)->rests());
+        $rests = array_map(fn (array $rest) => new Stock('rest of '.$rest['mark'], 1, Length::ofNanometres($rest['length']), Length::ofNanometres($rest['width']), Length::ofNanometres($rest['thickness']), $rest['material'], 0.0, true), self::lying($before, $facts)->rests());
         $job = $plan->job->stocked([...$rests, ...$plan->job->stock]);
         $planned = $this->planner->cut($job, $left, isThorough: true);
 
         return [new Plan($job, $plan->spaces, $planned, $planned), $done];
     }
 
-    /** What lies about, as far as is noted. */
-    public static function lying(Release $release): Lying
+    /**
+     * What lies about of a release, as far as is noted.
+     *
+     * @param  list<Told>  $facts  of its job
+     */
+    public static function lying(Release $release, array $facts): Lying
     {
-        $facts = self::told($release);
-
         return new Lying($release->cutting, Ticks::cut($facts), Ticks::spoiled($facts));
     }
 

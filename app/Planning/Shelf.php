@@ -6,7 +6,6 @@ namespace App\Planning;
 
 use App\Models\Home;
 use App\Models\Job;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Incastro\Cut\PlannedSheet;
 use Incastro\Measure\Length;
@@ -32,8 +31,7 @@ final class Shelf
      */
     public static function keep(Job $job, array $rest, string $place): string
     {
-        return DB::transaction(function () use ($job, $rest, $place): string {
-            $home = Home::query()->lockForUpdate()->findOrFail($job->home_id);
+        return Home::changing($job->home_id, function (Home $home) use ($job, $rest, $place): string {
             foreach ($home->offcuts as $offcut) {
                 if ($offcut['part'] === $rest['id'] && $offcut['job'] === $job->id) {
                     return $offcut['code'];
@@ -50,28 +48,26 @@ final class Shelf
             ]]]);
 
             return "O-$number";
-        }, attempts: 3);
+        });
     }
 
     /** Takes one off the shelf: it was used, or is not there. */
     public static function take(Home $home, string $code): void
     {
-        DB::transaction(function () use ($home, $code): void {
-            $locked = Home::query()->lockForUpdate()->findOrFail($home->id);
+        Home::changing($home->id, function (Home $locked) use ($code): void {
             $locked->update(['offcuts' => array_values(array_filter($locked->offcuts, fn (array $offcut) => $offcut['code'] !== $code))]);
-        }, attempts: 3);
+        });
     }
 
     /** A release reserves what it is cut from, and gives free what an earlier one of the job had. */
     public static function reserve(Job $job, Plan $plan): void
     {
-        $home = Home::query()->lockForUpdate()->findOrFail($job->home_id);
         $used = array_map(fn (PlannedSheet $sheet) => $sheet->stock->name, $plan->cut->sheets->sheets);
-        $home->update(['offcuts' => array_map(fn (array $offcut) => ['reserved' => match (true) {
+        Home::changing($job->home_id, fn (Home $home) => $home->update(['offcuts' => array_map(fn (array $offcut) => ['reserved' => match (true) {
             in_array($offcut['code'], $used, true) => $job->id,
             $offcut['reserved'] === $job->id => null,
             default => $offcut['reserved'],
-        }] + $offcut, $home->offcuts)]);
+        }] + $offcut, $home->offcuts)]));
     }
 
     /**

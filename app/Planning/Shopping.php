@@ -11,7 +11,11 @@ use Incastro\Planning\Plan;
 use Incastro\Planning\ToBuy;
 use Incastro\Saw\Ticks;
 
-/** The list for the shops, with what is at hand in the home and what was bought for the job. */
+/**
+ * The list for the shops, with what is at hand in the home and what was bought for the job.
+ *
+ * @phpstan-import-type Told from JobFact
+ */
 final class Shopping
 {
     public static function of(Job $job, Plan $plan): ToBuyWriter
@@ -22,7 +26,7 @@ final class Shopping
     /**
      * What the browser needs to show and to take back what was bought.
      *
-     * @return list<array{id: string, kind: string, part: ?string, body: array<string, mixed>|null, withdraws: list<string>, device: string, author: string, at: string}>
+     * @return list<Told>
      */
     public static function facts(Job $job): array
     {

@@ -20,6 +20,7 @@ use Incastro\Planning\Plan;
 use Incastro\Rules\Rule;
 use Incastro\Saw\AsCut;
 use Incastro\Saw\CutClass;
+use Incastro\Saw\Fate;
 use Incastro\Saw\Forest;
 use Incastro\Saw\Impossible;
 use Incastro\Saw\NotSawable;
@@ -144,7 +145,7 @@ final readonly class CuttingWriter
         $partOf = [];
         foreach ($all as $steps) {
             foreach ($steps->parts as $part) {
-                if ($part->piece !== null && ($part->fate->value === 'piece')) {
+                if ($part->piece !== null && $part->fate === Fate::Piece) {
                     $partOf[$part->piece] = $part->id;
                 }
             }

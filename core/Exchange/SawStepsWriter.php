@@ -14,7 +14,7 @@ use Incastro\Saw\SawSteps;
 use Incastro\Saw\Step;
 use Incastro\Saw\Way;
 
-/** Writes the steps of the saw as the command line gives them: millimetres with up to three decimals. */
+/** Writes the steps of the saw as the command line gives them: millimetres with up to six decimals. */
 final class SawStepsWriter
 {
     /**
@@ -61,9 +61,9 @@ final class SawStepsWriter
         };
     }
 
-    /** Whole millimetres stay whole numbers. */
+    /** To the nanometre, so that the cuts can be played on rectangles. */
     private static function mm(int $nanometres): int|float
     {
-        return $nanometres % 1_000_000 === 0 ? intdiv($nanometres, 1_000_000) : round($nanometres / 1e6, 6);
+        return SheetPlanWriter::mm($nanometres, 6);
     }
 }

@@ -71,8 +71,8 @@ final class SheetPlanWriter
     }
 
     /** Whole millimetres stay whole numbers. */
-    private static function mm(int $nanometres): int|float
+    public static function mm(int $nanometres, int $digits = 3): int|float
     {
-        return $nanometres % 1_000_000 === 0 ? intdiv($nanometres, 1_000_000) : round($nanometres / 1e6, 3);
+        return $nanometres % 1_000_000 === 0 ? intdiv($nanometres, 1_000_000) : round($nanometres / 1e6, $digits);
     }
 }

@@ -53,7 +53,7 @@ final readonly class ToBuyWriter
         $name = $this->plan->job->name;
         $pdf = new PdfWriter("$name: to buy", $name, $this->plan->job->format->unit === Unit::Inch);
         $pdf->page("$name: to buy");
-        self::tables($pdf, $this);
+        $this->tables($pdf);
         $total = ToBuy::price($this->lines);
         $pdf->paragraph(sprintf('In all %s%s %.2f.', $total['unknown'] > 0 ? 'at least ' : '', $this->plan->job->currency, $total['minor'] / 100), 11);
 
@@ -61,11 +61,11 @@ final readonly class ToBuyWriter
     }
 
     /** A table for each shop, on paper that has other things too. */
-    public static function tables(PdfWriter $pdf, self $list): void
+    public function tables(PdfWriter $pdf): void
     {
-        foreach ($list->byShop() as $lines) {
+        foreach ($this->byShop() as $lines) {
             $shop = $lines[0]->need->shop;
-            $rows = array_map(fn (BuyLine $line) => [$line->isDone() ? 'x' : '', ($line->need->write)($line->toBuy), trim($line->need->what.' '.$line->need->size), $line->cover->words(), $list->money($line->cover->price)], $lines);
+            $rows = array_map(fn (BuyLine $line) => [$line->isDone() ? 'x' : '', ($line->need->write)($line->toBuy), trim($line->need->what.' '.$line->need->size), $line->cover->words(), $this->money($line->cover->price)], $lines);
             $pdf->table(sprintf('%s, before %s', $shop->label(), $shop->neededBy()), ['', 'To buy', $shop->label(), 'Packs', 'Price'], [8, 22, 80, 46, 24], $rows);
         }
     }

@@ -8,7 +8,7 @@ use Incastro\Buy\BuyLine;
 use Incastro\Buy\Need;
 use Incastro\Buy\Pack;
 use Incastro\Buy\Shop;
-use Incastro\Cut\Stock;
+use Incastro\Measure\Length;
 use Incastro\Rules\Materials\Article;
 use Incastro\Units\Hardware;
 
@@ -51,8 +51,8 @@ final readonly class ToBuy
         return ['minor' => array_sum(array_filter($prices)), 'unknown' => count(array_filter($prices, is_null(...)))];
     }
 
-    /** @return list<Need> */
-    private function timber(): array
+    /** @return list<Need> sheets and boards, each stock on its own */
+    public function timber(): array
     {
         $needs = [];
         $format = $this->plan->job->format;
@@ -65,21 +65,22 @@ final readonly class ToBuy
             if (! $stock->isSawn) {
                 $material = $this->plan->job->materials->find($stock->material);
                 $kg = $stock->length->toDouble() * $stock->width->toDouble() * $stock->thickness->toDouble() * 1e-9 * ($material->density ?? 680.0);
-                $add("sheet:$stock->material:".self::named($stock), sprintf('%s, %s', $material->name ?? $stock->material, $stock->name), $format->writeSize($stock->length, $stock->width), $stock->price, $kg);
+                $add(self::key('sheet', $stock->material, $stock->name, $stock->length), sprintf('%s, %s', $material->name ?? $stock->material, $stock->name), $format->writeSize($stock->length, $stock->width), $stock->price, $kg);
             }
         }
         foreach ($this->plan->complete->boards->boards as $board) {
             $stock = $board->stock;
             $kg = $stock->length->toDouble() * $stock->material->width->toDouble() * $stock->material->thickness->toDouble() * 1e-9 * $stock->material->density;
-            $add("board:{$stock->material->id}:".$stock->length->nanometres(), "{$stock->material->name}, $stock->name", $format->writeSize($stock->length, $stock->material->width), $stock->price, $kg);
+            $add(self::key('board', $stock->material->id, $stock->name, $stock->length), "{$stock->material->name}, $stock->name", $format->writeSize($stock->length, $stock->material->width), $stock->price, $kg);
         }
 
         return array_values($needs);
     }
 
-    private static function named(Stock $stock): string
+    /** Stocks of one size may differ in their price: the name tells them apart. */
+    private static function key(string $kind, string $material, string $name, Length $length): string
     {
-        return $stock->length->nanometres().'x'.$stock->width->nanometres();
+        return implode(':', [$kind, $material, $name, $length->nanometres()]);
     }
 
     /** @return list<Need> */

@@ -34,7 +34,7 @@ final readonly class Refusals
         if ($this->tools->guided !== null) {
             $reasons[] = $cut->line > $this->tools->guided->reach()
                 ? sprintf('a cut of %s needs a guide of %s', $this->text($cut->line), $this->text($cut->line + $this->tools->guided->runOn))
-                : sprintf('the guided saw does not cut so deep');
+                : 'the guided saw does not cut so deep';
         }
         if ($this->tools->table !== null) {
             $reasons[] = match (true) {

@@ -13,7 +13,6 @@ use App\Planning\StillDrawing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 use Incastro\Drawing\ScreenWriter;
 use Incastro\Drawing\WayDrawing;
 use Incastro\Measure\LengthFormat;
@@ -103,14 +102,12 @@ final class HomeController extends Controller
         $data = $request->validate(['path' => ['required', 'string', 'max:120'], 'value' => ['present']]);
         $edit = new Edit('ways_in.'.$data['path'], $data['value']);
 
-        // Two windows that add to one list add one after the other.
-        return response()->json(DB::transaction(function () use ($home, $edit): array {
-            $locked = Home::query()->lockForUpdate()->findOrFail($home->id);
+        return response()->json(Home::changing($home->id, function (Home $locked) use ($edit): array {
             [$document] = WayChoices::entries($this->format($locked))->apply(['ways_in' => $locked->ways_in], $edit);
             $locked->update(['ways_in' => $document['ways_in']]);
 
             return $locked->ways_in;
-        }, attempts: 3));
+        }));
     }
 
     /** Changes a figure of a saw, or says that one is owned or not. */
@@ -119,24 +116,22 @@ final class HomeController extends Controller
         $data = $request->validate(['path' => ['required', 'string', 'max:60'], 'value' => ['present']]);
         $edit = new Edit($data['path'], $data['value']);
 
-        return response()->json(DB::transaction(function () use ($home, $edit): array {
-            $locked = Home::query()->lockForUpdate()->findOrFail($home->id);
+        return response()->json(Home::changing($home->id, function (Home $locked) use ($edit): array {
             $locked->update(['saws' => SawChoices::apply($this->saws($locked), $edit, $this->format($locked))]);
 
             return $this->saws($locked);
-        }, attempts: 3));
+        }));
     }
 
     /** Says how much of something is at hand, in base units; nothing takes it off the list. */
     public function atHand(Request $request, Home $home): Response
     {
         $data = $request->validate(['item' => ['required', 'string', 'max:120'], 'amount' => ['required', 'integer', 'min:0', 'max:1000000']], ['amount.*' => 'At hand: type a whole number from 0 to 1000000.']);
-        DB::transaction(function () use ($home, $data): void {
-            $locked = Home::query()->lockForUpdate()->findOrFail($home->id);
+        Home::changing($home->id, function (Home $locked) use ($data): void {
             $atHand = array_filter([$data['item'] => (int) $data['amount']] + $locked->at_hand);
             abort_if(count($atHand) > self::MOST_AT_HAND, 422, sprintf('There are %d things at hand, which is the most.', self::MOST_AT_HAND));
             $locked->update(['at_hand' => $atHand]);
-        }, attempts: 3);
+        });
 
         return response()->noContent();
     }
@@ -144,7 +139,7 @@ final class HomeController extends Controller
     /** @return array<string, mixed> */
     private function saws(Home $home): array
     {
-        return $home->saws ?? SawChoices::defaults($this->format($home)->unit);
+        return $home->sawsIn($this->format($home)->unit);
     }
 
     /** @return array<string, mixed> each way in with the largest box that passes, by its id */

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Editing\JobFactBook;
 use App\Models\Home;
 use App\Models\Job;
+use App\Models\JobFact;
 use App\Models\Label;
 use App\Models\Release;
 use App\Planning\Cutting;
@@ -93,7 +94,7 @@ final class SawController extends Controller
     {
         $data = $request->validate(['part' => ['required', 'string', 'max:60'], 'place' => ['sometimes', 'nullable', 'string', 'max:80']]);
         $release = Release::newest($job) ?? abort(404, 'Nothing is released yet.');
-        $rest = array_column(Cutting::lying($release)->rests(), null, 'id')[$data['part']] ?? abort(404, 'This part does not lie about: it is not cut yet, or is cut further.');
+        $rest = array_column(Cutting::lying($release, JobFact::ofJob($job->id))->rests(), null, 'id')[$data['part']] ?? abort(404, 'This part does not lie about: it is not cut yet, or is cut further.');
         $job->loadMissing('home');
         $code = Shelf::keep($job, $rest, trim($data['place'] ?? ''));
 

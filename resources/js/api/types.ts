@@ -372,7 +372,7 @@ export interface ToBuy {
   currency: string
   total: { minor: number; unknown: number }
   trips: { shop: string; needed_by: string; kg: number; lines: BuyLine[] }[]
-  facts: { id: string; kind: 'bought' | 'withdrawal'; part: string | null; withdraws: string[] }[]
+  facts: { id: string; kind: FactKind; part: string | null; withdraws: string[] }[]
 }
 
 export interface SheetsStation {
@@ -474,9 +474,12 @@ export interface Cutting {
   done: Record<string, string>
 }
 
+/** What is noted at the saw and in the shop. */
+export type FactKind = 'cut' | 'as_cut' | 'spoiled' | 'bought' | 'withdrawal'
+
 export interface SawFact {
   id: string
-  kind: 'cut' | 'as_cut' | 'spoiled' | 'withdrawal'
+  kind: FactKind
   part: string | null
   body: { dimension?: string; text?: string; nm?: number; why?: string } | null
   withdraws: string[]

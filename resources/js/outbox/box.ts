@@ -1,3 +1,4 @@
+import type { FactKind } from '@/api/types'
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 
 /** A fact as the server takes it. */
@@ -21,7 +22,7 @@ export interface Done {
   device: string
   sequence: number
   at: string
-  kind: 'cut' | 'as_cut' | 'spoiled' | 'bought' | 'withdrawal'
+  kind: FactKind
   release?: string
   part: string | null
   amount?: number

@@ -1,7 +1,7 @@
 import type { Cutting, SawCut, SawFact, SawStep } from '@/api/types'
 import { deviceId } from '@/job/device'
 import { useJob } from '@/job/store'
-import { useOutbox } from '@/outbox/store'
+import { useStanding } from '@/outbox/standing'
 import { computed } from 'vue'
 
 type Tick = Pick<SawFact, 'id' | 'kind' | 'part' | 'withdraws' | 'device' | 'body' | 'judged'>
@@ -12,32 +12,18 @@ type Tick = Pick<SawFact, 'id' | 'kind' | 'part' | 'withdraws' | 'device' | 'bod
  */
 export function useCutting() {
   const job = useJob()
-  const outbox = useOutbox()
   const station = job.station('saw')
   const release = computed(() => station.value?.release ?? null)
   const cutting = computed<Cutting | null>(() => release.value?.cutting ?? null)
 
-  const facts = computed<Tick[]>(() => {
-    const sent: Tick[] = release.value?.facts ?? []
-    const known = new Set(sent.map((fact) => fact.id))
-    const waiting = outbox.unsent.filter((one) => one.job === job.job?.id)
-    return [
-      ...sent,
-      ...waiting
-        .flatMap((one) => one.done ?? [])
-        .filter((fact): fact is typeof fact & Pick<Tick, 'kind'> => fact.kind !== 'bought')
-        .filter((fact) => !known.has(fact.id))
-        .map((fact) => ({
-          ...fact,
-          body: { dimension: fact.dimension ?? '', text: fact.text ?? '', why: fact.why ?? '' },
-          judged: null,
-        })),
-    ]
-  })
-  const standing = computed(() => {
-    const back = new Set(facts.value.flatMap((fact) => fact.withdraws))
-    return facts.value.filter((fact) => fact.kind !== 'withdrawal' && !back.has(fact.id))
-  })
+  const standing = useStanding<Tick>(
+    () => release.value?.facts ?? [],
+    (fact) => ({
+      ...fact,
+      body: { dimension: fact.dimension ?? '', text: fact.text ?? '', why: fact.why ?? '' },
+      judged: null,
+    }),
+  )
   const ticksOf = (cut: string) => standing.value.filter((fact) => fact.kind === 'cut' && fact.part === cut)
   const cut = computed(
     () => new Set(standing.value.filter((fact) => fact.kind === 'cut').map((fact) => fact.part)),
@@ -93,7 +79,6 @@ export function useCutting() {
     station,
     release,
     cutting,
-    facts,
     cut,
     spoiled,
     all,

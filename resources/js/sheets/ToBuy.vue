@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { api, Refused } from '@/api/client'
-import type { BuyLine } from '@/api/types'
+import type { BuyLine, ToBuy } from '@/api/types'
 import { useJob } from '@/job/store'
-import { useOutbox } from '@/outbox/store'
+import { useStanding } from '@/outbox/standing'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import InputNumber from 'primevue/inputnumber'
@@ -11,22 +11,18 @@ import { computed, ref } from 'vue'
 
 /** The list for the shops: a trip each, in packs, without what is at hand; what is in the bag is ticked, also without a network. */
 const job = useJob()
-const outbox = useOutbox()
 const station = job.station('sheets')
 const list = computed(() => station.value?.to_buy ?? null)
 const inShop = ref(false)
 const openLine = ref<string | null>(null)
 const trouble = ref('')
 
-/** Ticks that stand: those the server has, and those that wait here. */
-const standing = computed(() => {
-  const waiting = outbox.unsent.filter((one) => one.job === job.job?.id).flatMap((one) => one.done ?? [])
-  const known = new Set(list.value?.facts.map((fact) => fact.id))
-  const all = [...(list.value?.facts ?? []), ...waiting.filter((fact) => !known.has(fact.id))]
-  const back = new Set(all.flatMap((fact) => fact.withdraws))
-  return all.filter((fact) => fact.kind === 'bought' && !back.has(fact.id))
-})
-const ticksOf = (line: BuyLine) => standing.value.filter((fact) => fact.part === line.key)
+const standing = useStanding<ToBuy['facts'][number]>(
+  () => list.value?.facts ?? [],
+  (fact) => fact,
+)
+const ticksOf = (line: BuyLine) =>
+  standing.value.filter((fact) => fact.kind === 'bought' && fact.part === line.key)
 const isTicked = (line: BuyLine) => ticksOf(line).length > 0
 /** Ticked, or at hand: nothing more is to be bought of it. */
 const isDone = (line: BuyLine) => isTicked(line) || line.done
