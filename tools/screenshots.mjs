@@ -98,7 +98,7 @@ await shot('things', async () => {
 })
 await shot('workshop', async () => {
   await page.goto(base, { waitUntil: 'networkidle' })
-  await page.getByRole('link', { name: 'Workshop: ways in' }).click()
+  await page.getByRole('link', { name: 'Workshop: ways in, saws, offcuts' }).click()
   await page.getByRole('heading', { name: /^Workshop of/ }).waitFor()
 })
 const fit = async (name) => {

@@ -19,7 +19,7 @@ const TABS = [
 ]
 const route = useRoute()
 const tab = ref(route.query.tab === 'buy' ? 'buy' : 'sheets')
-const money = (amount: number) => `${station.value?.currency ?? ''} ${amount.toFixed(2)}`
+const money = (amount: number) => `${station.value?.currency ?? ''}\u00a0${amount.toFixed(2)}`
 
 const proof = computed(() => {
   if (!station.value) return ''
@@ -124,7 +124,7 @@ useIntervalFn(() => {
               <h2>{{ sheet.title }}</h2>
               <span class="soft"
                 >{{ sheet.used }} % becomes pieces ·
-                <a :href="`/api/jobs/${job.job?.id}/sheets/${i + 1}.svg`" download>SVG</a>
+                <a :href="`/api/jobs/${job.job?.id}/sheets/${i + 1}.svg`" download>SVG</a> ·
                 <a :href="`/api/jobs/${job.job?.id}/sheets/${i + 1}.dxf`" download>DXF</a></span
               >
             </header>

@@ -118,7 +118,9 @@ async function takeOut() {
           :aria-label="`Rename ${home.name}`"
           @click="names = { ...home }"
         />
-        <RouterLink class="workshop" :to="`/homes/${home.id}/workshop`">Workshop: ways in</RouterLink>
+        <RouterLink class="workshop" :to="`/homes/${home.id}/workshop`"
+          >Workshop: ways in, saws, offcuts</RouterLink
+        >
         <Button label="New job" @click="begins = home.id" />
         <label class="import">
           Import a job
