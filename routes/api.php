@@ -14,6 +14,7 @@ use App\Http\Controllers\RecoveryController;
 use App\Http\Controllers\RuleController;
 use App\Http\Controllers\SawController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SheetsController;
 use App\Http\Controllers\SurveyController;
 use App\Http\Controllers\UnitController;
 use App\Http\Controllers\VocabularyController;
@@ -80,6 +81,7 @@ Route::middleware(['auth:sanctum', SignedInLately::class, 'throttle:person'])->g
         Route::post('/jobs/{job}/releases', [SawController::class, 'release'])->middleware('throttle:costly');
         Route::post('/jobs/{job}/offcuts', [SawController::class, 'keepOffcut']);
         Route::get('/jobs/{job}/{table}.csv', [SawController::class, 'table'])->whereIn('table', ['pieces', 'cuts'])->middleware('throttle:costly');
+        Route::get('/jobs/{job}/sheets/side-by-side', [SheetsController::class, 'sideBySide'])->middleware('throttle:costly');
         Route::get('/jobs/{job}/sheets/{number}.{format}', [ExchangeController::class, 'sheet'])->whereNumber('number')->whereIn('format', ['svg', 'dxf'])->middleware('throttle:costly');
         Route::get('/jobs/{job}/labels.pdf', [SawController::class, 'labels'])->middleware('throttle:costly');
         Route::post('/jobs/{job}/facts', [SawController::class, 'facts']);

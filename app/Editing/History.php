@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
 use Incastro\Measure\LengthFormat;
+use Incastro\Planning\CuttingChoices;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\Layout\LayoutChoices;
 use Incastro\Planning\MaterialChoices;
@@ -275,7 +276,11 @@ final class History
     /** What an edit is called in the history. */
     private static function label(Edit $edit): string
     {
-        return str_starts_with($edit->path, 'layout') ? LayoutChoices::label($edit) : $edit->path;
+        return match (true) {
+            str_starts_with($edit->path, 'layout') => LayoutChoices::label($edit),
+            str_starts_with($edit->path, 'sheets.') => CuttingChoices::LABELS[$edit->path] ?? $edit->path,
+            default => $edit->path,
+        };
     }
 
     /** @return list<string> */

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Models\Job;
+use App\Planning\Cutting;
 use App\Planning\JobAnswer;
 use Illuminate\Contracts\Queue\ShouldBeUnique;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Incastro\Cut\SheetPlan;
 use Incastro\Planning\Planner;
 
 /** Looks longer for a better plan of a job's sheets. One that was asked for when the pieces were others is not looked for any more. */
@@ -34,11 +36,19 @@ final class ImproveSheets implements ShouldBeUnique, ShouldQueue
     public function handle(Planner $planner, JobAnswer $answer): void
     {
         $job = Job::query()->find($this->jobId);
-        $plan = $job === null ? null : $answer->plan($job, isThorough: true);
-        if ($plan === null || $planner->hashOfSheets($plan) !== $this->hash) {
+        if ($job === null) {
             return;
         }
-        $ends = microtime(true) + config('incastro.improve_seconds');
-        $planner->improve($plan, self::STEPS, fn (): bool => microtime(true) > $ends);
+        $plan = $answer->plan($job, isThorough: true);
+        if ($planner->sheets->hash($plan) !== $this->hash) {
+            return;
+        }
+        $began = microtime(true);
+        $planner->sheets->improve(
+            $plan,
+            self::STEPS,
+            fn (float $share): bool => microtime(true) > $began + $share * config('incastro.improve_seconds'),
+            fn (SheetPlan $sheets): int => Cutting::writer($job, $plan)->fromSheets($sheets->sheets)->settings,
+        );
     }
 }

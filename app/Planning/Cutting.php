@@ -187,7 +187,13 @@ final readonly class Cutting
 
         return $release !== null && $release->hash === self::hash($plan) && $release->cutting['done'] === []
             ? [$release->cutting, $release->number]
-            : [(array) json_decode((string) json_encode((new CuttingWriter($plan, self::tools($job), self::saws($job)['window']))->write()), true), null];
+            : [(array) json_decode((string) json_encode(self::writer($job, $plan)->write()), true), null];
+    }
+
+    /** What writes down how a plan is sawn with the tools of its home. */
+    public static function writer(Job $job, Plan $plan): CuttingWriter
+    {
+        return new CuttingWriter($plan, self::tools($job), self::saws($job)['window']);
     }
 
     private static function tools(Job $job): Tools

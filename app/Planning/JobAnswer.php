@@ -89,12 +89,24 @@ final readonly class JobAnswer
     /** Has a better plan of the sheets looked for while somebody looks at this one, unless that was done. */
     private function improving(Job $job, Plan $plan): bool
     {
-        if (config('incastro.improve_seconds') === 0 || ! $this->planner->isOpen($plan)) {
+        if (config('incastro.improve_seconds') === 0 || ! $this->planner->sheets->isOpen($plan)) {
             return false;
         }
-        ImproveSheets::dispatch($job->id, $this->planner->hashOfSheets($plan));
+        ImproveSheets::dispatch($job->id, $this->planner->sheets->hash($plan));
 
         return true;
+    }
+
+    /**
+     * By what the plan of the sheets is known, and the plan that stood there before a better one was found.
+     *
+     * @return array{hash: string, first: array{price: float, settings: int}|null}
+     */
+    private function kept(Plan $plan): array
+    {
+        $first = $this->planner->sheets->first($plan);
+
+        return ['hash' => $this->planner->sheets->hash($plan), 'first' => $first === null ? null : ['price' => round($first->price, 2), 'settings' => $first->settings]];
     }
 
     /** @return array<string, mixed> */
@@ -104,7 +116,7 @@ final readonly class JobAnswer
             'measure' => $writer->measure($space),
             'fit' => $writer->fit($space),
             'pieces' => $writer->pieces(),
-            'sheets' => $writer->sheets() + ['improving' => $this->improving($job, $plan)] + ['to_buy' => Shopping::of($job, $plan)->write() + ['facts' => Shopping::facts($job)]],
+            'sheets' => $writer->sheets() + ['improving' => $this->improving($job, $plan), 'kept' => $this->kept($plan)] + ['to_buy' => Shopping::of($job, $plan)->write() + ['facts' => Shopping::facts($job)]],
             'saw' => Cutting::station($job, $plan, $knownRelease),
             default => throw ValidationException::withMessages(['station' => sprintf('“%s” is not a station.', $station)]),
         };

@@ -87,6 +87,12 @@ final class Filled
         return array_merge([], ...array_map(fn (LaidSheet $sheet) => $sheet->settings(), $this->sheets));
     }
 
+    /** The area of the greatest piece left over of a sheet that is bought. */
+    public function greatestOffcut(): int
+    {
+        return max(0, ...array_map(fn (LaidSheet $sheet) => $sheet->of->stock->isSawn ? 0 : $sheet->greatestOffcut($this->lay->kerf), $this->sheets));
+    }
+
     /** @param list<int> $kinds */
     private function onNewSheet(int $type, Fit|SettingsFit $fit, array $kinds, float $limit): bool
     {

@@ -49,16 +49,32 @@ final class Improver
     /** A plan that costs no more and sets the fence less often. */
     public function fewerSettings(Filled $best, int $bound, Budget $budget): Filled
     {
-        $now = count($best->settings());
+        return $this->withLess($best, fn (Filled $plan): int => count($plan->settings()), $bound, self::BY_FENCE, $budget);
+    }
+
+    /** A plan that costs no more and leaves a greater piece of a sheet over. */
+    public function greaterOffcut(Filled $best, Budget $budget): Filled
+    {
+        return $this->withLess($best, fn (Filled $plan): int => -$plan->greatestOffcut(), PHP_INT_MIN, 0.0, $budget);
+    }
+
+    /**
+     * @param  \Closure(Filled): int  $of  what is to be less
+     * @param  int  $bound  that it is never below
+     * @param  float  $byFence  share of steps in which the fence decides where a piece goes
+     */
+    private function withLess(Filled $best, \Closure $of, int $bound, float $byFence, Budget $budget): Filled
+    {
+        $now = $of($best);
         while ($now > $bound && $budget->takes()) {
             $next = clone $best;
             $taken = $this->ruined($next, false);
             $pieces = FirstPlan::sorted($taken, $this->lay->types, $this->chance->getInt(0, FirstPlan::ORDERS - 1), $this->noise());
-            $fit = $this->share() < self::BY_FENCE ? new SettingsFit($next->settings()) : $this->anyFit();
+            $fit = $this->share() < $byFence ? new SettingsFit($next->settings()) : $this->anyFit();
             $next->put($pieces, $fit, [], INF, $this->passes());
-            $settings = $next->out === [] ? count($next->settings()) : PHP_INT_MAX;
-            if ($settings <= $now) {
-                [$best, $now] = [$next, $settings];
+            $less = $next->out === [] ? $of($next) : PHP_INT_MAX;
+            if ($less <= $now) {
+                [$best, $now] = [$next, $less];
             }
         }
 

@@ -14,6 +14,8 @@ final class LaidSheet
 
     private ?int $filled = null;
 
+    private ?int $greatest = null;
+
     /** @param int $kind  number of its kind */
     public function __construct(public readonly int $kind, public readonly SheetKind $of, public readonly ?Block $root)
     {
@@ -28,6 +30,17 @@ final class LaidSheet
     public function places(int $kerf, int $least): Places
     {
         return $this->places ??= new Places($this->root, $this->of->x, $this->of->y, $kerf, $least);
+    }
+
+    /** The area of the greatest piece left over. */
+    public function greatestOffcut(int $kerf): int
+    {
+        if ($this->greatest === null) {
+            [, , $x, $y] = (new Cuts($this, $kerf))->offcuts()[0] ?? [0, 0, 0, 0];
+            $this->greatest = $x * $y;
+        }
+
+        return $this->greatest;
     }
 
     /** @param list<PieceType> $types */

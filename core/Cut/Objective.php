@@ -16,8 +16,21 @@ enum Objective: string
     /** As money, and looked for ten times as long for fewer settings. */
     case Settings = 'settings';
 
+    /** The least money, and at that the greatest piece of a sheet that is left over in one. */
+    case Offcut = 'offcut';
+
     /** A sheet weighs more than any sum of prices. */
     private const WEIGHT = 1e7;
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Money => 'Least money',
+            self::Sheets => 'Fewest sheets',
+            self::Settings => 'Fewest settings',
+            self::Offcut => 'Biggest offcut',
+        };
+    }
 
     /**
      * The stock as it is weighed.
@@ -36,9 +49,26 @@ enum Objective: string
         return $this === self::Sheets ? round(fmod($weighed, self::WEIGHT), 2) : $weighed;
     }
 
-    /** Steps towards fewer settings, in times of those towards less money. */
+    /** Steps towards what is wanted at a price, in times of those towards less money. */
     public function effort(): int
     {
-        return $this === self::Settings ? 10 : 1;
+        return $this === self::Money || $this === self::Sheets ? 1 : 10;
+    }
+
+    /**
+     * What plans are compared by: the least is the best.
+     *
+     * @param  int  $settings  of the plan, as they are counted by whoever compares
+     * @return list<int|float>
+     */
+    public function cost(SheetPlan $plan, int $settings): array
+    {
+        $least = [count($plan->unplaced), round($plan->price, 2)];
+
+        return match ($this) {
+            self::Money, self::Settings => [...$least, $settings],
+            self::Sheets => [$least[0], count($plan->sheets), $least[1], $settings],
+            self::Offcut => [...$least, -($plan->greatestOffcut()?->area() ?? 0.0), $settings],
+        };
     }
 }

@@ -32,11 +32,31 @@ final readonly class SheetPlan
         return $this->sheets === [] || $this->price <= $this->boundPrice + 0.005;
     }
 
-    public function isBetterThan(self $other): bool
+    /** The greatest of what is left over in one, of sheets that are bought. */
+    public function greatestOffcut(): ?Rectangle
     {
-        $cost = fn (self $plan): array => [count($plan->unplaced), round($plan->price, 2), $plan->settings];
+        $greatest = null;
+        foreach ($this->sheets as $sheet) {
+            foreach ($sheet->stock->isSawn ? [] : $sheet->offcuts as $offcut) {
+                $greatest = $greatest === null || $offcut->area() > $greatest->area() ? $offcut : $greatest;
+            }
+        }
 
-        return $cost($this) < $cost($other);
+        return $greatest;
+    }
+
+    /**
+     * With sheets that are locked before the others: what is bounded is bounded for the rest.
+     *
+     * @param  non-empty-list<PlannedSheet>  $locked
+     * @param  int  $settings  of all of them
+     */
+    public function withLocked(array $locked, int $settings): self
+    {
+        $price = array_sum(array_map(fn (PlannedSheet $sheet) => $sheet->stock->price, $locked));
+        $because = [...$this->sheets === [] ? [] : [$this->because], count($locked) === 1 ? 'sheet 1 is locked' : sprintf('sheets 1 to %d are locked', count($locked))];
+
+        return new self([...$locked, ...$this->sheets], $this->unplaced, $this->price + $price, $this->boundSheets + count($locked), round($this->boundPrice + $price, 2), $settings, implode('; ', $because), min($this->boundSettings, $settings));
     }
 
     /** With the prices as they are, where sheets were weighed. */

@@ -52,8 +52,9 @@ final readonly class SheetPlanner
             }
             $improver = new Improver($lay, $seed);
             $plan = $improver->cheaper($plan, $bound->price, new Budget($most, $isLate));
+            $budget = new Budget($savesSettings && $plan->out === [] ? $this->times($most, $objective->effort()) : 0, $isLate);
 
-            return [$improver->fewerSettings($plan, $lay->leastSettings(), new Budget($savesSettings && $plan->out === [] ? $this->times($most, $objective->effort()) : 0, $isLate)), $bound];
+            return [$objective === Objective::Offcut ? $improver->greaterOffcut($plan, $budget) : $improver->fewerSettings($plan, $lay->leastSettings(), $budget), $bound];
         });
 
         return $objective === Objective::Sheets ? $plan->unweighed($objective) : $plan;
@@ -153,7 +154,7 @@ final readonly class SheetPlanner
             $cuts = new Cuts($sheet, $lay->kerf);
             $pieces = [];
             foreach ($cuts->pieces() as [$type, $turned, $x, $y, $sizeX, $sizeY]) {
-                $pieces[] = new PlacedPiece($lay->types[$type]->pieces[$taken[$type]++], $at($x, $y, $sizeX, $sizeY), $turned);
+                array_push($pieces, ...$this->parted(new PlacedPiece($lay->types[$type]->pieces[$taken[$type]++], $at($x, $y, $sizeX, $sizeY), $turned)));
             }
             if ($pieces !== []) {
                 $sheets[] = new PlannedSheet($sheet->of->stock, $pieces, array_map(fn (array $left) => $at(...$left), $cuts->offcuts()));
@@ -161,6 +162,20 @@ final readonly class SheetPlanner
         }
 
         return $sheets;
+    }
+
+    /** @return list<PlacedPiece> a row of pieces one by one: their grain lies along the sheet, so that they lie side by side across it */
+    private function parted(PlacedPiece $placed): array
+    {
+        $parted = [];
+        $from = 0;
+        foreach ($placed->piece->row as $piece) {
+            [$at, $wide] = [$placed->at, $piece->width->nanometres()];
+            $parted[] = new PlacedPiece($piece, new Rectangle($at->x, $at->y + $from, $at->alongX, $wide), false);
+            $from += $wide + $this->saw->kerf->nanometres();
+        }
+
+        return $parted === [] ? [$placed] : $parted;
     }
 
     /**

@@ -30,6 +30,12 @@ final readonly class Stock
         return new self($this->name, $this->quantity, $this->length, $this->width, $this->thickness, $this->material, $price, $this->isSawn);
     }
 
+    /** The same with one taken. */
+    public function less(): self
+    {
+        return $this->quantity === null ? $this : new self($this->name, max(0, $this->quantity - 1), $this->length, $this->width, $this->thickness, $this->material, $this->price, $this->isSawn);
+    }
+
     public function asManyAsNeeded(): self
     {
         return new self($this->name, null, $this->length, $this->width, $this->thickness, $this->material, $this->price, $this->isSawn);

@@ -63,7 +63,7 @@ final readonly class CuttingWriter
         $boards = array_map($this->board(...), $this->plan->cut->boards->boards);
         $job = $this->plan->job;
         $end = $job->rules->get(Rule::BoardEnd);
-        $fromSheets = (new SawPlanner($job->saw(), $this->tools, $job->format, $this->density(...), 'S', (string) $this->release))->steps($sheets, $this->window);
+        $fromSheets = $this->fromSheets($sheets);
         $fromBoards = (new SawPlanner(new SawSetup($job->rules->get(Rule::Kerf), $end, $end, Length::zero(), Length::zero()), $this->tools, $job->format, $this->density(...), 'L', (string) $this->release))->steps($boards);
         $partOf = self::partsOf($fromSheets, $fromBoards) + $this->done;
         $steps = [...array_map(fn (Step $step) => $this->step($step, $sheets, 'S'), $fromSheets->steps), ...array_map(fn (Step $step) => $this->step($step, $boards, 'L'), $fromBoards->steps), ...$this->shaping($partOf)];
@@ -79,6 +79,20 @@ final readonly class CuttingWriter
             'pieces' => $this->pieces($partOf),
             'done' => (object) $this->done,
         ];
+    }
+
+    /**
+     * How sheets are sawn with the home's tools.
+     *
+     * @param  list<PlannedSheet>  $sheets
+     *
+     * @throws NotSawable
+     */
+    public function fromSheets(array $sheets): SawSteps
+    {
+        $job = $this->plan->job;
+
+        return (new SawPlanner($job->saw(), $this->tools, $job->format, $this->density(...), 'S', (string) $this->release))->steps($sheets, $this->window);
     }
 
     /** Whether fewer settings could do, in words. */

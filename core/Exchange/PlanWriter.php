@@ -24,6 +24,7 @@ use Incastro\Measure\Length;
 use Incastro\Pieces\Marks\Mark;
 use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\SawSetting;
+use Incastro\Planning\CuttingChoices;
 use Incastro\Planning\Plan;
 use Incastro\Planning\SpacePlan;
 use Incastro\Planning\TakenPlace;
@@ -240,6 +241,8 @@ final readonly class PlanWriter
             'sheets' => array_map(fn (PlannedSheet $sheet, int $i) => [
                 'title' => sprintf('Sheet %d · %s · %s', $i + 1, $shopping->materialName($sheet->stock), $sheet->stock->name),
                 'used' => (int) round(100 * $sheet->yield()),
+                'lock' => $lock = $sheet->stock->isSawn ? null : CuttingChoices::lock($sheet),
+                'locked' => $lock !== null && in_array(CuttingChoices::sheet($lock), $this->plan->job->sheets->locked, false),
                 'drawing' => ScreenWriter::write($drawing->of($sheet, $i + 1)),
             ], $sheets->sheets, array_keys($sheets->sheets)),
             'boards' => array_map(fn (array $boards) => [

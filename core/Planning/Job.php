@@ -8,6 +8,7 @@ use Incastro\Check\WayIn;
 use Incastro\Cut\BoardPlanner;
 use Incastro\Cut\BoardStock;
 use Incastro\Cut\SawSetup;
+use Incastro\Cut\SheetWishes;
 use Incastro\Cut\Stock;
 use Incastro\Measure\LengthFormat;
 use Incastro\Rules\HouseRules;
@@ -33,6 +34,7 @@ final readonly class Job
         public array $boards,
         public array $spaces,
         public array $ways = [],
+        public SheetWishes $sheets = new SheetWishes(),
     ) {
     }
 
@@ -54,6 +56,12 @@ final readonly class Job
     public function stocked(array $stock): self
     {
         return new self(...['stock' => $stock] + get_object_vars($this));
+    }
+
+    /** The same with its sheets planned otherwise. */
+    public function wishing(SheetWishes $sheets): self
+    {
+        return new self(...['sheets' => $sheets] + get_object_vars($this));
     }
 
     /** The same built by other rules. */

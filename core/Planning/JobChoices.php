@@ -40,6 +40,7 @@ final class JobChoices
             'schools' => [],
             'tools' => [],
             'rules' => [],
+            'sheets' => CuttingChoices::defaults(),
         ] + (new UsualMaterials($unit))->document();
     }
 
@@ -51,7 +52,7 @@ final class JobChoices
      */
     public static function since(array $document): array
     {
-        return ['schools' => [], 'tools' => [], 'articles' => self::defaults('', $document['measure'])['articles']];
+        return ['schools' => [], 'tools' => [], 'articles' => self::defaults('', $document['measure'])['articles'], 'sheets' => CuttingChoices::defaults()];
     }
 
     /**
@@ -66,6 +67,9 @@ final class JobChoices
         $format = LengthFormat::of($document['measure']);
         if ($parts[0] === 'stock') {
             return StockChoices::apply($document, $edit, $format);
+        }
+        if ($parts[0] === 'sheets') {
+            return CuttingChoices::apply($document, $edit);
         }
         if ($parts[0] === 'articles') {
             return ArticleChoices::apply($document, $edit, $format);

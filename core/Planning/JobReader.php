@@ -50,6 +50,7 @@ final class JobReader
             self::boards($document['stock'], $materials),
             array_map(fn (array $space) => self::space($space, $format, $rules), array_values($document['spaces'])),
             array_values(array_map(WayChoices::read(...), $document['ways_in'])),
+            CuttingChoices::read($document['sheets']),
         );
     }
 

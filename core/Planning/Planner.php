@@ -22,8 +22,6 @@ use Incastro\Cut\BoardPlanner;
 use Incastro\Cut\BoardStock;
 use Incastro\Cut\CutPiece;
 use Incastro\Cut\CutPlan;
-use Incastro\Cut\SheetPlan;
-use Incastro\Cut\SheetPlanner;
 use Incastro\Cut\Stock;
 use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
@@ -53,13 +51,16 @@ use Incastro\Units\SurfaceBuilder;
 final readonly class Planner
 {
     /** Part of every remembered stage's key; raised when a stage computes something else from the same inputs. */
-    public const VERSION = '5';
+    public const VERSION = '6';
 
     /** Ways out that are tried when somebody asks for those of one finding. */
     private const ALL_TRIES = 40;
 
-    public function __construct(private StageMemory $memory = new NoMemory())
+    public SheetStage $sheets;
+
+    public function __construct(StageMemory $memory = new NoMemory())
     {
+        $this->sheets = new SheetStage($memory);
     }
 
     /**
@@ -90,7 +91,7 @@ final readonly class Planner
         $boards = $isBought ? array_map(fn (BoardStock $stock) => $stock->asManyAsNeeded(), $job->boards) : $job->boards;
 
         return new CutPlan(
-            $this->sheets($job, $stock, array_values(array_filter($pieces, fn (Piece $piece) => ! $isBoard($piece))), $isThorough),
+            $this->sheets->plan($job, array_values(array_filter($pieces, fn (Piece $piece) => ! $isBoard($piece))), $stock, $isThorough),
             $job->boardSaw($boards)->plan(array_map(CutPiece::of(...), array_values(array_filter($pieces, $isBoard))), $isThorough ? BoardPlanner::ROUNDS : 0),
         );
     }
@@ -248,60 +249,5 @@ final readonly class Planner
         }
 
         return array_values($cautions);
-    }
-
-    /**
-     * @param  list<Stock>  $stock
-     * @param  list<Piece>  $pieces
-     */
-    private function sheets(Job $job, array $stock, array $pieces, bool $isThorough): SheetPlan
-    {
-        $cut = array_map(CutPiece::of(...), $pieces);
-        $planner = new SheetPlanner($job->saw(), $job->format);
-        $hash = self::hashOf($job, $cut, $stock);
-        if ($isThorough) {
-            return $this->memory->remember('cut', $hash, fn () => $planner->plan($cut, $stock));
-        }
-        $known = $this->memory->find('cut', $hash);
-
-        return $known instanceof SheetPlan ? $known : $planner->draft($cut, $stock);
-    }
-
-    /** Whether the sheets of a plan may still get better: nobody looked long, and they are not proven the best. */
-    public function isOpen(Plan $plan): bool
-    {
-        return ! $plan->cut->sheets->isBest() && $this->memory->find('improved', $this->hashOfSheets($plan)) === null;
-    }
-
-    /** Looks longer for a better plan of the sheets, and keeps one that costs less, or as much with fewer settings. */
-    public function improve(Plan $plan, int $steps, \Closure $isLate): void
-    {
-        $hash = $this->hashOfSheets($plan);
-        $better = (new SheetPlanner($plan->job->saw(), $plan->job->format))->plan(self::ofSheets($plan), $plan->job->stock, $steps, isLate: $isLate);
-        if ($better->isBetterThan($plan->cut->sheets)) {
-            $this->memory->keep('cut', $hash, $better);
-        }
-        $this->memory->keep('improved', $hash, new \stdClass());
-    }
-
-    /** By what the sheets of a plan are known: what is cut, and from what. */
-    public function hashOfSheets(Plan $plan): string
-    {
-        return self::hashOf($plan->job, self::ofSheets($plan), $plan->job->stock);
-    }
-
-    /** @return list<CutPiece> */
-    private static function ofSheets(Plan $plan): array
-    {
-        return array_map(CutPiece::of(...), array_values(array_filter($plan->pieces(), fn (Piece $piece) => ! $piece->material instanceof Lineal)));
-    }
-
-    /**
-     * @param  list<CutPiece>  $cut
-     * @param  list<Stock>  $stock
-     */
-    private static function hashOf(Job $job, array $cut, array $stock): string
-    {
-        return hash('sha256', self::VERSION.serialize([$cut, $stock, $job->saw(), $job->format]));
     }
 }

@@ -139,7 +139,7 @@ final readonly class Slice
     }
 
     /** @return array<string, true> the sizes that are set within, by axis */
-    private function sizes(): array
+    public function sizes(): array
     {
         $sizes = [];
         foreach ($this->slices as $slice) {

@@ -25,7 +25,7 @@ final class CutPlanCommand extends Command
     protected $signature = 'cut:plan {pieces : CSV of pieces} {stock : CSV of sheets}
         {--kerf=3.2mm : what the blade takes}
         {--trim=6mm : off all edges, or long:6mm,short:6mm}
-        {--objective=money : money, sheets or settings: what the plan is to have least of}
+        {--objective=money : money, sheets, settings or offcut: what the plan is for}
         {--unit=mm : mm or in, for numbers without a unit}
         {--steps= : of improvement, the same on every machine}
         {--seconds= : in which it may be improved, instead of steps; 0 is the first plan alone}
@@ -49,7 +49,7 @@ final class CutPlanCommand extends Command
 
             $seed = $this->whole('seed', 1);
             [$steps, $isLate] = $this->effort();
-            $objective = Objective::tryFrom((string) $this->option('objective')) ?? throw BadFile::at('--objective:0:objective', sprintf('“%s” is not what a plan can have least of. It is money, sheets or settings.', (string) $this->option('objective')));
+            $objective = Objective::tryFrom((string) $this->option('objective')) ?? throw BadFile::at('--objective:0:objective', sprintf('“%s” is not what a plan can be for. It is money, sheets, settings or offcut.', (string) $this->option('objective')));
             $plan = (new SheetPlanner($saw, $format))->plan($pieces, $stock, $steps, $seed, $isLate, objective: $objective);
 
             return SheetPlanWriter::write($plan, $saw) + ['steps' => $steps === PHP_INT_MAX ? null : $steps ?? SheetPlanner::STEPS, 'seed' => $seed];

@@ -375,6 +375,20 @@ export interface ToBuy {
   facts: { id: string; kind: FactKind; part: string | null; withdraws: string[] }[]
 }
 
+/** Plans of the sheets, each for something else. */
+export interface SheetsSideBySide {
+  plans: {
+    objective: string
+    label: string
+    chosen: boolean
+    price: number
+    sheets: number
+    settings: number
+    /** The greatest piece that is left over in one. */
+    offcut: string | null
+  }[]
+}
+
 export interface SheetsStation {
   name: 'sheets'
   /** A better plan is being looked for. */
@@ -391,7 +405,10 @@ export interface SheetsStation {
   bound: { sheets: number; price: number; because: string }
   settings: number
   unplaced: string[]
-  sheets: { title: string; used: number; drawing: Drawing }[]
+  /** By what the plan is known, and the plan that stood there before a better one was found. */
+  kept: { hash: string; first: { price: number; settings: number } | null }
+  /** `lock`: what is kept where a sheet is locked; an offcut has none. */
+  sheets: { title: string; used: number; lock: unknown; locked: boolean; drawing: Drawing }[]
   /** Of each material that is bought by length, all its boards. */
   boards: { title: string; drawing: Drawing }[]
 }
@@ -689,6 +706,7 @@ export interface JobAnswer {
       currency: string
       skirting_stays: boolean
       painted: boolean
+      sheets: { objective: string; keeps_first: string | null; fronts_in_order: boolean; locked: unknown[] }
       top_over_sides: boolean
       schools: Record<string, string>
       /** Those that are not at hand are false. */

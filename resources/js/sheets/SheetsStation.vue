@@ -7,6 +7,7 @@ import SelectButton from 'primevue/selectbutton'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import SheetPlans from './SheetPlans.vue'
 import ReleaseCard from './ReleaseCard.vue'
 import ToBuy from './ToBuy.vue'
 
@@ -44,6 +45,15 @@ const priceProof = computed(() => {
     boards.length > 0 ? excluded('Boards', board_price, board_bound) : '',
   ].join(' ')
 })
+
+/** A locked sheet stays as it is laid out while its pieces keep their sizes; the locked ones come first. */
+async function lock(i: number) {
+  const sheets = station.value?.sheets ?? []
+  const sheet = sheets[i]
+  if (!sheet) return
+  const locked = sheets.filter((one, k) => (k === i ? !one.locked : one.locked)).map((one) => one.lock)
+  await job.edit('job', { path: 'sheets.locked', value: locked })
+}
 
 /** A better plan comes while somebody looks: it is asked for again until the looking ends. */
 const ASKED_AGAIN = 3000
@@ -115,6 +125,7 @@ useIntervalFn(() => {
             <p v-if="station.sheets.length > 0" class="soft">{{ station.settings }} fence settings.</p>
             <a class="print" :href="`/api/jobs/${job.job?.id}/cut-sheet`" download>Cut sheet as PDF</a>
           </section>
+          <SheetPlans v-if="station.sheets.length > 0" />
           <ReleaseCard />
           <Message v-for="line in station.unplaced" :key="line" severity="error">{{ line }}</Message>
         </aside>
@@ -123,6 +134,14 @@ useIntervalFn(() => {
             <header>
               <h2>{{ sheet.title }}</h2>
               <span class="soft"
+                ><button
+                  v-if="sheet.lock"
+                  type="button"
+                  class="lock"
+                  :aria-pressed="sheet.locked"
+                  @click="lock(i)"
+                >
+                  {{ sheet.locked ? 'Locked' : 'Lock' }}</button
                 >{{ sheet.used }} % becomes pieces ·
                 <a :href="`/api/jobs/${job.job?.id}/sheets/${i + 1}.svg`" download>SVG</a> ·
                 <a :href="`/api/jobs/${job.job?.id}/sheets/${i + 1}.dxf`" download>DXF</a></span
@@ -186,6 +205,21 @@ useIntervalFn(() => {
   flex-wrap: wrap;
   align-items: baseline;
   justify-content: space-between;
+}
+.lock {
+  margin-right: 12px;
+  padding: 6px 12px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: none;
+  color: inherit;
+  font: inherit;
+  cursor: pointer;
+}
+.lock[aria-pressed='true'] {
+  border-color: var(--moss);
+  color: var(--moss);
+  font-weight: 600;
 }
 .sheet :deep(.drawing) {
   height: 430px;

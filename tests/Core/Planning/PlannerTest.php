@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core\Planning;
 
-use Closure;
 use Eris\Generators;
 use Eris\TestTrait;
 use Incastro\Exchange\PlanWriter;
 use Incastro\Fit\Closing\Side;
 use Incastro\Planning\Planner;
-use Incastro\Planning\StageMemory;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\KeptMemory;
 use Tests\Core\TestAlcove;
 
 /** Laws that every plan keeps, whatever the alcove. */
@@ -102,31 +101,7 @@ final class PlannerTest extends TestCase
 
     public function test_only_the_sheet_plan_is_remembered_and_only_for_the_same_pieces(): void
     {
-        $memory = new class () implements StageMemory {
-            /** @var array<string, object> */
-            public array $kept = [];
-
-            public int $computed = 0;
-
-            public function keep(string $stage, string $hash, object $result): void
-            {
-                $this->kept["$stage $hash"] = $result;
-            }
-
-            public function find(string $stage, string $hash): ?object
-            {
-                return $this->kept["$stage $hash"] ?? null;
-            }
-
-            public function remember(string $stage, string $hash, Closure $compute): object
-            {
-                return $this->kept["$stage $hash"] ??= (function () use ($compute): object {
-                    $this->computed++;
-
-                    return $compute();
-                })();
-            }
-        };
+        $memory = new KeptMemory();
         $planner = new Planner($memory);
         // A draft is made anew each time, until somebody looked at the sheets: then that plan is everybody's.
         $leaning = TestAlcove::leaning()->job();
