@@ -103,11 +103,23 @@ final readonly class JobFactBook
     private function body(Job $job, int $i, array $fact): ?string
     {
         return match ($fact['kind']) {
-            Ticks::SPOILED => json_encode(['why' => $fact['why'] ?? 'other'], JSON_THROW_ON_ERROR),
+            Ticks::SPOILED => json_encode(['why' => $fact['why'] ?? 'other', 'remains' => $this->remains($job, $i, $fact)], JSON_THROW_ON_ERROR),
             Ticks::AS_CUT => json_encode($this->asCut($job, $i, $fact), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
             Ticks::BOUGHT => json_encode(['amount' => (int) ($fact['amount'] ?? 1)], JSON_THROW_ON_ERROR),
             default => null,
         };
+    }
+
+    /**
+     * @param  array<string, mixed>  $fact
+     * @return list<array{int, int}> extents along and across the grain of the sheet, nm
+     */
+    private function remains(Job $job, int $i, array $fact): array
+    {
+        return array_map(fn (array $one): array => [
+            $this->length($job, "facts.$i.remains", 'What remains, along the grain', $one['along'] ?? ''),
+            $this->length($job, "facts.$i.remains", 'What remains, across the grain', $one['across'] ?? ''),
+        ], array_values($fact['remains'] ?? []));
     }
 
     /**
@@ -117,12 +129,19 @@ final readonly class JobFactBook
     private function asCut(Job $job, int $i, array $fact): array
     {
         $text = $fact['text'] ?? '';
+
+        return ['dimension' => $fact['dimension'] ?? 'length', 'text' => $text, 'nm' => $this->length($job, "facts.$i.text", 'As cut', $text)];
+    }
+
+    /** @throws ValidationException */
+    private function length(Job $job, string $field, string $label, string $text): int
+    {
         try {
             $length = (new LengthReader(LengthFormat::of($job->choices['measure'])->unit))->read($text);
         } catch (Unreadable $unreadable) {
-            throw ValidationException::withMessages(["facts.$i.text" => 'As cut: '.$unreadable->getMessage()]);
+            throw ValidationException::withMessages([$field => "$label: {$unreadable->getMessage()}"]);
         }
 
-        return ['dimension' => $fact['dimension'] ?? 'length', 'text' => $text, 'nm' => $length->nanometres()];
+        return $length->nanometres() > 0 ? $length->nanometres() : throw ValidationException::withMessages([$field => "$label: It is more than 0."]);
     }
 }

@@ -58,7 +58,7 @@ final readonly class Cutting
     {
         $newest = Release::newest($job);
         $number = 1 + ($newest->number ?? 0);
-        [$plan, $done] = $newest === null ? [$plan, []] : $this->goneOn($plan, $newest);
+        [$plan, $done] = $newest === null ? [$plan, []] : $this->goneOn($plan, $newest, JobFact::ofJob($job->id));
         $cutting = (new CuttingWriter($plan, self::tools($job), self::saws($job)['window'], $done, Label::codes($job, array_map(fn (Piece $piece) => $piece->mark, $plan->pieces())), $number))->write();
 
         $release = Release::query()->create([
@@ -225,33 +225,41 @@ final readonly class Cutting
     /**
      * The plan of what is still to cut, and the parts of the pieces that are done.
      *
+     * @param  list<Told>  $facts  of its job
      * @return array{Plan, array<string, string>}
      */
-    private function goneOn(Plan $plan, Release $before): array
+    public function goneOn(Plan $plan, Release $before, array $facts, bool $isThorough = true): array
     {
-        $facts = JobFact::ofJob($before->job_id);
         // A piece that is cut counts while its size is still the one it was cut to, whichever release it was cut by.
-        $parts = [];
+        $cut = $lies = [];
+        $measured = Ticks::measured($facts);
         foreach (Release::query()->where('job_id', $before->job_id)->oldest('number')->get() as $release) {
             $done = self::lying($release, $facts)->done();
             foreach ($done === [] ? [] : $release->cutting['pieces'] as $piece) {
-                if (isset($done[$piece['mark']])) {
-                    $parts[self::sized($piece['mark'], $piece['length']['nm'], $piece['width']['nm'])] = $done[$piece['mark']];
+                $id = $done[$piece['mark']] ?? null;
+                if ($id !== null) {
+                    $cut[$piece['mark']][$id] = ['length' => $piece['length']['nm'], 'width' => $piece['width']['nm']];
+                    $part = $release->cutting['parts'][$id];
+                    $lies[$id] = ['mark' => $piece['mark'], 'length' => $part['length']['nm'], 'width' => $part['width']['nm'], 'material' => $part['material'], 'thickness' => $part['thickness']];
                 }
             }
         }
         $done = $left = [];
         foreach ($plan->pieces() as $piece) {
-            $part = $parts[self::sized($piece->mark, $piece->length->result->nanometres(), $piece->width->result->nanometres())] ?? null;
+            $part = null;
+            foreach ($cut[$piece->mark] ?? [] as $id => $planned) {
+                $part = self::isAsCut($piece, $planned, $measured[$id] ?? []) ? $id : $part;
+            }
             if ($part === null) {
                 $left[] = $piece;
             } else {
                 $done[$piece->mark] = $part;
             }
         }
-        $rests = array_map(fn (array $rest) => new Stock('rest of '.$rest['mark'], 1, Length::ofNanometres($rest['length']), Length::ofNanometres($rest['width']), Length::ofNanometres($rest['thickness']), $rest['material'], 0.0, true), self::lying($before, $facts)->rests());
+        // What was cut for a piece that has another size now lies about like any other part.
+        $rests = array_map(fn (array $rest) => new Stock(self::rest($rest['mark']), 1, Length::ofNanometres($rest['length']), Length::ofNanometres($rest['width']), Length::ofNanometres($rest['thickness']), $rest['material'], 0.0, true), [...self::lying($before, $facts)->rests(), ...array_values(array_diff_key($lies, array_flip($done)))]);
         $job = $plan->job->stocked([...$rests, ...$plan->job->stock]);
-        $planned = $this->planner->cut($job, $left, isThorough: true);
+        $planned = $this->planner->cut($job, $left, isThorough: $isThorough);
 
         return [new Plan($job, $plan->spaces, $planned, $planned), $done];
     }
@@ -266,9 +274,30 @@ final readonly class Cutting
         return new Lying($release->cutting, Ticks::cut($facts), Ticks::spoiled($facts));
     }
 
-    private static function sized(string $mark, int $length, int $width): string
+    /** How what lies about is called where pieces are cut from it. */
+    public static function rest(string $mark): string
     {
-        return "$mark $length × $width";
+        return "rest of $mark";
+    }
+
+    /**
+     * Whether a piece that was cut is the one of the plan: it was cut to its size, or came out as the plan has it now.
+     *
+     * @param  array{length: int, width: int}  $planned  when it was cut, nm
+     * @param  array<string, int>  $measured  as cut, where somebody measured
+     */
+    private static function isAsCut(Piece $piece, array $planned, array $measured): bool
+    {
+        foreach (['length' => $piece->length, 'width' => $piece->width] as $dimension => $working) {
+            $is = $working->result->nanometres();
+            [$least, $most] = AsCut::band(AsCut::sort($piece), $dimension, $is);
+            $came = $measured[$dimension] ?? null;
+            if ($planned[$dimension] !== $is && ($came === null || $came < $least || $came > $most)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** By what a release is known to be of the plan as it stands: the pieces and their sizes. */

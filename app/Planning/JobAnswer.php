@@ -100,13 +100,13 @@ final readonly class JobAnswer
     /**
      * By what the plan of the sheets is known, and the plan that stood there before a better one was found.
      *
-     * @return array{hash: string, first: array{price: float, settings: int}|null}
+     * @return array{hash: string, first: array{price: float, settings: int, now: int}|null} settings of the saw
      */
     private function kept(Plan $plan): array
     {
         $first = $this->planner->sheets->first($plan);
 
-        return ['hash' => $this->planner->sheets->hash($plan), 'first' => $first === null ? null : ['price' => round($first->price, 2), 'settings' => $first->settings]];
+        return ['hash' => $this->planner->sheets->hash($plan), 'first' => $first === null ? null : ['price' => round($first->plan->price, 2), 'settings' => $first->settings, 'now' => $first->settingsNow]];
     }
 
     /** @return array<string, mixed> */

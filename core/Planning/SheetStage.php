@@ -45,8 +45,8 @@ final readonly class SheetStage
     {
         $hash = self::hashOf($job, $pieces, $stock);
         $first = $job->sheets->keepsFirst === $hash ? $this->memory->find(self::FIRST, $hash) : null;
-        if ($first instanceof SheetPlan) {
-            return $first;
+        if ($first instanceof FirstSheets) {
+            return $first->plan;
         }
         if ($isThorough) {
             return $this->memory->remember(self::CUT, $hash, fn () => $this->searched($job, $pieces, $stock));
@@ -63,11 +63,11 @@ final readonly class SheetStage
     }
 
     /** What stood there before a better plan was found, if one was. */
-    public function first(Plan $plan): ?SheetPlan
+    public function first(Plan $plan): ?FirstSheets
     {
         $first = $this->memory->find(self::FIRST, $this->hash($plan));
 
-        return $first instanceof SheetPlan ? $first : null;
+        return $first instanceof FirstSheets ? $first : null;
     }
 
     /**
@@ -95,7 +95,7 @@ final readonly class SheetStage
             }
         }
         if ($best !== $before) {
-            $this->memory->keep(self::FIRST, $hash, $before);
+            $this->memory->keep(self::FIRST, $hash, new FirstSheets($before, $atSaw($before), $atSaw($best)));
             $this->memory->keep(self::CUT, $hash, $best);
         }
         $this->memory->keep(self::IMPROVED, $hash, new \stdClass());

@@ -16,7 +16,7 @@ final readonly class Lying
     /**
      * @param  array<string, mixed>  $cutting  as it was released: steps with their cuts, and parts by id
      * @param  array<string, true>  $cut  parts that are freed
-     * @param  array<string, true>  $spoiled  of those the ones that are good for nothing
+     * @param  array<string, list<array{int, int}>>  $spoiled  of those the ones that are no piece any more, with what remains of each: along and across the sheet, nm
      */
     public function __construct(private array $cutting, private array $cut, private array $spoiled = [])
     {
@@ -70,6 +70,13 @@ final readonly class Lying
             $isAnother = count($made) === count($cuts) && array_filter(array_column($cuts, 'leaves'), fn (?string $id) => isset($this->byBlank[$id ?? '']) || ($this->cutting['parts'][$id ?? '']['fate'] ?? null) === Fate::Piece->value) !== [];
             if (! $isAnother && $length > 0 && $width > 0 && Fate::ofRest($length, $width) === Fate::Offcut) {
                 $rests[] = ['id' => (string) $blank, 'mark' => $part['mark'], 'length' => $length, 'width' => $width, 'material' => $part['material'], 'thickness' => $part['thickness']];
+            }
+        }
+
+        foreach ($this->spoiled as $id => $remains) {
+            $part = $this->cutting['parts'][$id] ?? null;
+            foreach ($part === null ? [] : $remains as $i => [$length, $width]) {
+                $rests[] = ['id' => "$id/$i", 'mark' => $part['mark'], 'length' => $length, 'width' => $width, 'material' => $part['material'], 'thickness' => $part['thickness']];
             }
         }
 

@@ -42,24 +42,40 @@ final class Ticks
      */
     public static function cut(array $facts): array
     {
-        return self::of(self::CUT, $facts);
+        return array_fill_keys(array_filter(array_column(array_filter(self::standing($facts), fn (array $fact) => $fact['kind'] === self::CUT), 'part')), true);
     }
 
     /**
-     * @param  list<array{id: string, kind: string, part: ?string, withdraws: list<string>}>  $facts
-     * @return array<string, true>
+     * The newest standing size of each part.
+     *
+     * @param  list<array{id: string, kind: string, part: ?string, body: ?array<string, mixed>, withdraws: list<string>}>  $facts
+     * @return array<string, array<string, int>> nm, by part and dimension
+     */
+    public static function measured(array $facts): array
+    {
+        $measured = [];
+        foreach (self::standing($facts) as $fact) {
+            if ($fact['kind'] === self::AS_CUT && $fact['part'] !== null && isset($fact['body']['dimension'], $fact['body']['nm'])) {
+                $measured[$fact['part']][(string) $fact['body']['dimension']] = (int) $fact['body']['nm'];
+            }
+        }
+
+        return $measured;
+    }
+
+    /**
+     * @param  list<array{id: string, kind: string, part: ?string, body: ?array<string, mixed>, withdraws: list<string>}>  $facts
+     * @return array<string, list<array{int, int}>> what remains of each part that is spoiled: extents along and across the sheet, nm
      */
     public static function spoiled(array $facts): array
     {
-        return self::of(self::SPOILED, $facts);
-    }
+        $spoiled = [];
+        foreach (self::standing($facts) as $fact) {
+            if ($fact['kind'] === self::SPOILED && $fact['part'] !== null) {
+                $spoiled[$fact['part']] = array_values([...$spoiled[$fact['part']] ?? [], ...$fact['body']['remains'] ?? []]);
+            }
+        }
 
-    /**
-     * @param  list<array{id: string, kind: string, part: ?string, withdraws: list<string>}>  $facts
-     * @return array<string, true> parts
-     */
-    private static function of(string $kind, array $facts): array
-    {
-        return array_fill_keys(array_filter(array_column(array_filter(self::standing($facts), fn (array $fact) => $fact['kind'] === $kind), 'part')), true);
+        return $spoiled;
     }
 }

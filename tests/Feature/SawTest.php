@@ -97,6 +97,64 @@ final class SawTest extends AlcoveTestCase
         self::assertSame(['dimension' => 'length', 'text' => '563,5', 'nm' => 563_500_000], array_merge(['dimension' => '', 'text' => '', 'nm' => 0], $kept->json('station.release.facts.0.body')));
     }
 
+    /**
+     * Releases, cuts one piece, measures its length as so much more than planned, and asks what can be done.
+     *
+     * @return array{array<string, array<string, mixed>>, array<string, mixed>, array<string, mixed>} answers by kind, the piece and the release
+     */
+    private function cutTo(string $mark, float $more): array
+    {
+        $release = $this->release()->json('station.release');
+        $piece = array_column($release['cutting']['pieces'], null, 'mark')[$mark];
+        $this->send($release['id'], [
+            $this->fact(Ticks::CUT, $piece['part']),
+            $this->fact(Ticks::AS_CUT, $piece['part'], ['dimension' => 'length', 'text' => (string) ($piece['length']['nm'] / 1e6 + $more)]),
+        ])->assertOk();
+
+        return [array_column($this->getJson("/api/jobs/{$this->job->id}/as-cut/{$piece['part']}")->assertOk()->json('answers'), null, 'kind'), $piece, $release];
+    }
+
+    public function test_a_board_that_is_too_short_is_kept_and_its_box_follows(): void
+    {
+        [$answers, $bottom] = $this->cutTo('B1-bottom', -2.0);
+        self::assertSame(['accept', 'elsewhere'], array_keys($answers));
+        self::assertSame('Keep it at 845 mm: 16 other sizes follow.', $answers['accept']['sentence']);
+        self::assertContains('B1-top: length 847 mm → 845 mm', $answers['accept']['changes']);
+        $edit = $answers['accept']['edit'];
+        $space = $this->job->spaces()->firstOrFail();
+        $this->postJson("/api/jobs/{$this->job->id}/edits", ['target' => $space->id, 'version' => $space->version] + $edit)->assertOk();
+
+        $next = $this->release()->json('station.release');
+        self::assertSame($bottom['part'], $next['cutting']['done']['B1-bottom']);
+        $byMark = array_column($next['cutting']['pieces'], null, 'mark');
+        self::assertSame([845_000_000, 845_000_000], [$byMark['B1-bottom']['length']['nm'], $byMark['B1-top']['length']['nm']]);
+    }
+
+    public function test_a_board_that_is_too_long_is_cut_again_or_becomes_something_else(): void
+    {
+        [$answers, $bottom, $release] = $this->cutTo('B1-bottom', 2.0);
+        // The run fills its alcove: the box cannot grow.
+        self::assertSame(['recut', 'elsewhere'], array_keys($answers));
+        self::assertSame('Take 2 mm off its length: set 847 mm again.', $answers['recut']['sentence']);
+        self::assertSame(['along' => '849 mm', 'across' => '372 mm'], $answers['elsewhere']['remains']);
+
+        $this->send($release['id'], [$this->fact(Ticks::SPOILED, $bottom['part'], ['why' => 'other', 'remains' => [['along' => '-3', 'across' => '372']]])])
+            ->assertStatus(422)->assertJsonPath('errors', fn (array $errors) => str_starts_with(array_values($errors)[0][0], 'What remains, along the grain: '));
+        $kept = $this->send($release['id'], [$this->fact(Ticks::SPOILED, $bottom['part'], ['why' => 'other', 'remains' => [$answers['elsewhere']['remains']]])])->assertOk();
+        self::assertContains(['B1-bottom', '849 mm', '372 mm'], array_map(fn (array $rest) => [$rest['mark'], $rest['length'], $rest['width']], $kept->json('station.release.rests')));
+        $next = $this->release()->json('station.release');
+        self::assertArrayNotHasKey('B1-bottom', $next['cutting']['done']);
+    }
+
+    public function test_what_can_be_done_is_asked_of_a_piece_of_the_release(): void
+    {
+        $this->getJson("/api/jobs/{$this->job->id}/as-cut/".Str::uuid())->assertNotFound();
+        $this->release();
+        $this->getJson("/api/jobs/{$this->job->id}/as-cut/".Str::uuid())->assertNotFound();
+        [$answers] = $this->cutTo('B1-bottom', 0.0);
+        self::assertSame([], $answers);
+    }
+
     public function test_a_later_release_keeps_what_is_cut_and_plans_the_rest_from_what_lies_about(): void
     {
         $answer = $this->release();

@@ -10,6 +10,7 @@ use App\Models\Job;
 use App\Models\JobFact;
 use App\Models\Label;
 use App\Models\Release;
+use App\Planning\AsCutAnswers;
 use App\Planning\Cutting;
 use App\Planning\JobAnswer;
 use App\Planning\Shelf;
@@ -54,6 +55,9 @@ final class SawController extends Controller
             'facts.*.dimension' => ['nullable', Rule::in(['length', 'width', 'thickness'])],
             'facts.*.text' => ['nullable', 'string', 'max:200'],
             'facts.*.why' => ['nullable', Rule::in(self::WHY_SPOILED)],
+            'facts.*.remains' => ['nullable', 'array', 'max:3'],
+            'facts.*.remains.*.along' => ['required', 'string', 'max:80'],
+            'facts.*.remains.*.across' => ['required', 'string', 'max:80'],
             'facts.*.withdraws' => ['nullable', 'array', 'max:100'],
             'facts.*.withdraws.*' => ['uuid'],
             'station' => ['sometimes', 'nullable', Rule::in(JobAnswer::STATIONS)],
@@ -87,6 +91,14 @@ final class SawController extends Controller
     public function label(Label $label): JsonResponse
     {
         return response()->json(['job' => $label->job_id, 'mark' => $label->mark]);
+    }
+
+    /** What can be done with a piece that was cut to another size. */
+    public function asCut(Job $job, string $part, AsCutAnswers $answers): JsonResponse
+    {
+        $release = Release::newest($job) ?? abort(404, 'Nothing is released yet.');
+
+        return response()->json(['answers' => $answers->of($job, $release, $part)]);
     }
 
     /** Puts what remains of a part on the home's shelf. */

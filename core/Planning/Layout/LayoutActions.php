@@ -22,8 +22,13 @@ final readonly class LayoutActions
         'split-bay' => 'Split the bay', 'split-tier' => 'Split the tier', 'remove-bay' => 'Join the bay with its neighbour', 'remove-tier' => 'Join the tier with its neighbour',
         'swap-bay' => 'Swap with the bay to the right', 'swap-tier' => 'Swap with the tier above', 'mirror' => 'Mirror the run',
         'copy-bay' => 'Copy the bay', 'copy-tier' => 'Copy the tier', 'base-upper' => 'Cut into base and upper', 'whole' => 'Join base and upper',
-        'add-run' => 'Add a run', 'remove-run' => 'Take the run away', 'add' => 'Add to it', 'start' => 'Start from a layout',
+        'add-run' => 'Add a run', 'remove-run' => 'Take the run away', 'add' => 'Add to it', 'start' => 'Start from a layout', 'size-bays' => 'Set the widths of the run',
     ];
+
+    /** A bay, nm. */
+    private const NARROWEST = 10_000_000;
+
+    private const WIDEST = 6_000_000_000;
 
     private LayoutIds $ids;
 
@@ -71,6 +76,7 @@ final readonly class LayoutActions
             'remove-tier' => $this->onTier($cell, fn (array $tiers, int $t) => CellList::joined($tiers, $t, 'A bay has at least one tier.', $this->path)),
             'swap-tier' => $this->onTier($cell, fn (array $tiers, int $t) => CellList::swapped($tiers, $t, 'There is no tier above it.', $this->path)),
             'copy-tier' => $this->onTier($cell, fn (array $tiers, int $t) => $this->copiedTier($tiers, $t), true),
+            'size-bays' => $this->onBay($cell, fn (array $bays) => $this->sized($bays, is_array($value['sizes'] ?? null) ? $value['sizes'] : [])),
             'mirror' => $this->mirrored($cell),
             'add-run' => $this->withRun($value['wall'] ?? 0),
             'remove-run' => $this->withoutRun($cell),
@@ -124,6 +130,23 @@ final readonly class LayoutActions
         }
 
         return $this->beside->follow($layout, $layout['runs'][$r]['bays'][$b], [], '');
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $bays
+     * @param  array<array-key, mixed>  $sizes  nm, by bay
+     * @return list<array<string, mixed>>
+     */
+    private function sized(array $bays, array $sizes): array
+    {
+        return array_map(function (array $bay) use ($sizes): array {
+            $nm = $sizes[$bay['id']] ?? null;
+            if ($nm !== null && (! is_int($nm) || $nm < self::NARROWEST || $nm > self::WIDEST)) {
+                throw $this->refused('A width is a whole number of nanometres, from 10 mm to 6 m.');
+            }
+
+            return $nm === null ? $bay : ['size' => ['nm' => $nm, 'typed' => '']] + $bay;
+        }, $bays);
     }
 
     /**

@@ -406,7 +406,7 @@ export interface SheetsStation {
   settings: number
   unplaced: string[]
   /** By what the plan is known, and the plan that stood there before a better one was found. */
-  kept: { hash: string; first: { price: number; settings: number } | null }
+  kept: { hash: string; first: { price: number; settings: number; now: number } | null }
   /** `lock`: what is kept where a sheet is locked; an offcut has none. */
   sheets: { title: string; used: number; lock: unknown; locked: boolean; drawing: Drawing }[]
   /** Of each material that is bought by length, all its boards. */
@@ -504,6 +504,17 @@ export interface SawFact {
   author: string
   at: string
   judged: { state: 'good' | 'long' | 'short'; sentence: string } | null
+}
+
+/** What can be done with a piece that was cut to another size. */
+export interface AsCutAnswer {
+  kind: 'recut' | 'accept' | 'elsewhere'
+  sentence: string
+  /** Sizes of other pieces that follow. */
+  changes: string[]
+  space?: string
+  edit?: Edit
+  remains?: { along: string; across: string }
 }
 
 export interface SawStation {

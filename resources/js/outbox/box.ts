@@ -29,6 +29,8 @@ export interface Done {
   dimension?: string
   text?: string
   why?: string
+  /** Of what is spoiled: rectangles as typed, along and across the grain. */
+  remains?: { along: string; across: string }[]
   withdraws: string[]
 }
 

@@ -7,6 +7,7 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
+import AsCutAnswers from './AsCutAnswers.vue'
 import type { useCutting } from './useCutting'
 
 /** Sizes of a piece as it was cut, what is to be said of them, and whether it was spoiled. */
@@ -17,17 +18,30 @@ const job = useJob()
 const REASONS = ['wrong side of the line', 'guide slipped', 'split', 'upside down', 'wrong mark', 'other']
 const part = ref<string | null>(null)
 const why = ref(REASONS[0] ?? '')
+const MOST = 3
+const spoiling = ref(false)
+const remains = ref([{ along: '', across: '' }])
 
 /** Pieces that are cut: only they can be measured. */
 const pieces = computed(() =>
   props.cutting.pieces.filter((piece) => piece.part && props.saw.cut.value.has(piece.part)),
 )
 watch(visible, (is) => {
+  spoiling.value = false
+  remains.value = [{ along: '', across: '' }]
   if (is)
     part.value =
       pieces.value.find((one) => one.part === props.first)?.part ?? pieces.value.at(-1)?.part ?? null
 })
 const piece = computed(() => pieces.value.find((one) => one.part === part.value) ?? null)
+/** What was measured and has been judged: only then can it be asked what to do. */
+const measuredText = computed(() =>
+  (['length', 'width'] as const)
+    .map((dimension) => props.saw.asCut(part.value ?? '', dimension))
+    .map((fact) => (fact?.judged ? (fact.body?.text ?? '') : ''))
+    .join(' ')
+    .trim(),
+)
 const isSpoiled = computed(() => props.saw.spoiled.value.has(part.value))
 
 async function measured(dimension: 'length' | 'width', text: string) {
@@ -58,11 +72,26 @@ function said(one: CutPiece, dimension: 'length' | 'width'): { state: string; se
   }
 }
 
+/** The next rectangle is asked for when one is typed. */
+function remain(i: number, of: 'along' | 'across', text: string) {
+  remains.value = remains.value.map((one, k) => (k === i ? { ...one, [of]: text } : one))
+  const last = remains.value.at(-1)
+  if (last?.along && last.across && remains.value.length < MOST) remains.value.push({ along: '', across: '' })
+}
+
 async function spoil() {
   const release = props.saw.release.value
   if (!release || !piece.value?.part) return
+  const whole = remains.value.filter((one) => one.along && one.across)
   await job.note(piece.value.mark, 'spoiled', [
-    { kind: 'spoiled', release: release.id, part: piece.value.part, why: why.value, withdraws: [] },
+    {
+      kind: 'spoiled',
+      release: release.id,
+      part: piece.value.part,
+      why: why.value,
+      remains: whole,
+      withdraws: [],
+    },
   ])
 }
 </script>
@@ -99,12 +128,42 @@ async function spoil() {
             {{ said(piece, dimension)?.sentence }}
           </p>
         </template>
+        <AsCutAnswers
+          v-if="!isSpoiled && piece.part"
+          :part="piece.part"
+          :mark="piece.mark"
+          :measured="measuredText"
+          :saw="saw"
+          @done="visible = false"
+        />
         <p v-if="isSpoiled" class="said short">
           Spoiled. Release again on Sheets: a new one is cut from what lies about first.
         </p>
+        <div v-else-if="!spoiling" class="spoiled">
+          <Button text severity="danger" label="It is spoiled…" @click="spoiling = true" />
+        </div>
         <div v-else class="spoiled">
           <Select v-model="why" :options="REASONS" aria-label="Why it is spoiled" />
           <Button outlined severity="danger" label="It is spoiled" @click="spoil" />
+          <p class="soft remains">
+            What remains of it may become other pieces: type up to three rectangles, or nothing.
+          </p>
+          <template v-for="(one, i) in remains" :key="i">
+            <LengthField
+              :label="`Along the grain, ${i + 1}`"
+              :text="one.along"
+              :unit="cutting.unit"
+              when-empty=""
+              @change="remain(i, 'along', $event)"
+            />
+            <LengthField
+              :label="`Across the grain, ${i + 1}`"
+              :text="one.across"
+              :unit="cutting.unit"
+              when-empty=""
+              @change="remain(i, 'across', $event)"
+            />
+          </template>
         </div>
       </template>
     </template>
@@ -122,6 +181,10 @@ async function spoil() {
 .long,
 .short {
   color: var(--brick);
+}
+.remains {
+  grid-column: 1 / -1;
+  margin: 0;
 }
 .spoiled {
   display: grid;

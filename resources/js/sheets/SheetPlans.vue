@@ -48,37 +48,34 @@ const keepsFirst = computed(
       <Button text label="Take the better one" @click="set('keeps_first', null)" />
     </p>
     <p v-else-if="station.kept.first" class="small">
-      The first plan was <span class="measure">{{ money(station.kept.first.price) }}</span> with
-      {{ station.kept.first.settings }} fence settings.
+      Better than the first plan, which was
+      <span class="measure">{{ money(station.kept.first.price) }}</span><template
+        v-if="station.kept.first.now < station.kept.first.settings"
+      >
+        with {{ station.kept.first.settings }} settings of the saw; now it is set
+        {{ station.kept.first.now }} times</template
+      >.
       <Button text label="Go back to it" @click="set('keeps_first', station.kept.hash)" />
     </p>
-    <table v-if="plans">
-      <thead>
-        <tr>
-          <th scope="col">for</th>
-          <th scope="col">price</th>
-          <th scope="col">sheets</th>
-          <th scope="col">settings at the saw</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="plan in plans" :key="plan.objective" :class="{ chosen: plan.chosen }">
-          <td>
-            <Button
-              text
-              :label="plan.label"
-              :disabled="plan.chosen"
-              :aria-label="plan.chosen ? `${plan.label}: taken` : `Take ${plan.label.toLowerCase()}`"
-              @click="set('objective', plan.objective)"
-            />
-            <span v-if="plan.offcut" class="left measure">{{ plan.offcut }} left in one</span>
-          </td>
-          <td class="measure">{{ money(plan.price) }}</td>
-          <td class="measure">{{ plan.sheets }}</td>
-          <td class="measure">{{ plan.settings }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <ul v-if="plans">
+      <li v-for="plan in plans" :key="plan.objective">
+        <button
+          type="button"
+          class="plan"
+          :aria-pressed="plan.chosen"
+          @click="set('objective', plan.objective)"
+        >
+          <span class="what">{{ plan.label }}<template v-if="plan.chosen">, taken</template></span>
+          <span class="measure">{{ money(plan.price) }}</span>
+          <span class="figures"
+            >{{ plan.sheets }} {{ plan.sheets === 1 ? 'sheet' : 'sheets' }}, the saw is set
+            {{ plan.settings }} times<template v-if="plan.offcut"
+              >, <span class="measure">{{ plan.offcut }}</span> left in one</template
+            ></span
+          >
+        </button>
+      </li>
+    </ul>
     <Button v-else fluid outlined label="Compare with other plans" :loading="busy" @click="compare" />
     <p v-if="trouble" class="refused" role="alert">{{ trouble }}</p>
     <label class="fronts">
@@ -97,39 +94,35 @@ const keepsFirst = computed(
   margin: 4px 0;
   font-size: 14px;
 }
-table {
+ul {
+  margin: 6px 0;
+  padding: 0;
+  list-style: none;
+}
+.plan {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
   width: 100%;
-  border-collapse: collapse;
-  font-size: 14px;
-}
-th {
-  padding: 0 6px 4px 0;
-  font-weight: 400;
-  text-align: right;
-  vertical-align: bottom;
-}
-th:first-child,
-td:first-child {
-  text-align: left;
-}
-td {
-  padding: 2px 6px 2px 0;
+  min-height: 44px;
+  padding: 8px 0;
+  border: 0;
   border-top: 1px solid var(--line);
-  text-align: right;
-}
-td:first-child :deep(button) {
-  padding-left: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
   text-align: left;
+  cursor: pointer;
 }
-.chosen td {
-  color: var(--moss);
+.what {
+  color: var(--chalk);
   font-weight: 600;
 }
-.left {
-  display: block;
-  padding-bottom: 4px;
-  font-size: 13px;
-  font-weight: 400;
+.plan[aria-pressed='true'] .what {
+  color: var(--moss);
+}
+.figures {
+  grid-column: 1 / -1;
+  font-size: 14px;
 }
 .fronts {
   display: flex;

@@ -21,6 +21,7 @@ use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Pieces\Grain;
 use Incastro\Planning\CuttingChoices;
+use Incastro\Planning\FirstSheets;
 use Incastro\Planning\InvalidChoice;
 use Incastro\Planning\Job;
 use Incastro\Planning\JobChoices;
@@ -56,7 +57,7 @@ final class SheetStageTest extends TestCase
         $better = $planner->plan(self::job(), isThorough: true)->cut->sheets;
         self::assertNotEquals($first, $better);
         self::assertLessThanOrEqual($first->price, $better->price);
-        self::assertSame($first, $planner->sheets->first($plan));
+        self::assertEquals(new FirstSheets($first, 2, 1), $planner->sheets->first($plan));
 
         $kept = self::job()->wishing(new SheetWishes(keepsFirst: $planner->sheets->hash($plan)));
         self::assertSame($first, $planner->plan($kept, isThorough: true)->cut->sheets);

@@ -37,7 +37,7 @@ final class LyingTest extends TestCase
      */
     private static function rests(array $cut, array $spoiled = []): array
     {
-        return array_map(fn (array $rest) => sprintf('%s %d × %d', $rest['mark'], $rest['length'] / 1e6, $rest['width'] / 1e6), (new Lying(self::cutting(), array_fill_keys($cut, true), array_fill_keys($spoiled, true)))->rests());
+        return array_map(fn (array $rest) => sprintf('%s %d × %d', $rest['mark'], $rest['length'] / 1e6, $rest['width'] / 1e6), (new Lying(self::cutting(), array_fill_keys($cut, true), array_fill_keys($spoiled, [])))->rests());
     }
 
     public function test_a_sheet_that_nobody_touched_does_not_lie_about(): void
