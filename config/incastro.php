@@ -20,6 +20,8 @@ return [
     'requests_per_minute' => (int) env('INCASTRO_REQUESTS_PER_MINUTE', 300),
     // Seconds for which a plan of sheets is looked for longer, once somebody looks at it; 0 is not at all.
     'improve_seconds' => (int) env('INCASTRO_IMPROVE_SECONDS', 20),
+    // Address of a price service (docs/prices.md); none is asked where it is empty.
+    'prices' => rtrim((string) env('INCASTRO_PRICES', ''), '/'),
     // Days for which what was taken out can be put back.
     'put_back_days' => 30,
     // Days for which a remembered stage that nobody reads is kept, and bytes that all of them may take.

@@ -10,6 +10,7 @@ use App\Http\Controllers\HelperController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\PieceController;
+use App\Http\Controllers\PricesController;
 use App\Http\Controllers\RecoveryController;
 use App\Http\Controllers\RuleController;
 use App\Http\Controllers\SawController;
@@ -22,6 +23,7 @@ use App\Http\Middleware\SignedInLately;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/session', [SessionController::class, 'show']);
+Route::post('/prices/quotes', [PricesController::class, 'quotes'])->middleware('throttle:60,1');
 Route::middleware('throttle:sign-in')->group(function (): void {
     Route::post('/session', [SessionController::class, 'store']);
     Route::post('/session/demo', [SessionController::class, 'demo']);

@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
 use Incastro\Measure\LengthFormat;
+use Incastro\Planning\BuyChoices;
 use Incastro\Planning\CuttingChoices;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\Layout\LayoutChoices;
@@ -279,6 +280,7 @@ final class History
         return match (true) {
             str_starts_with($edit->path, 'layout') => LayoutChoices::label($edit),
             str_starts_with($edit->path, 'sheets.') => CuttingChoices::LABELS[$edit->path] ?? $edit->path,
+            str_starts_with($edit->path, 'buying.') => BuyChoices::LABELS[$edit->path] ?? $edit->path,
             default => $edit->path,
         };
     }

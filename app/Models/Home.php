@@ -54,7 +54,7 @@ final class Home extends Model
     /** @return array<string, mixed> its saws, the usual ones of a unit until somebody said otherwise */
     public function sawsIn(Unit $unit): array
     {
-        return $this->saws ?? SawChoices::defaults($unit);
+        return ($this->saws ?? []) + SawChoices::defaults($unit);
     }
 
     /** @return BelongsTo<User, $this> */

@@ -202,7 +202,7 @@ final readonly class Cutting
     }
 
     /** @return array<string, mixed> */
-    private static function saws(Job $job): array
+    public static function saws(Job $job): array
     {
         return $job->home->sawsIn(LengthFormat::of($job->choices['measure'])->unit);
     }

@@ -116,7 +116,7 @@ final readonly class JobAnswer
             'measure' => $writer->measure($space),
             'fit' => $writer->fit($space),
             'pieces' => $writer->pieces(),
-            'sheets' => $writer->sheets() + ['improving' => $this->improving($job, $plan), 'kept' => $this->kept($plan)] + ['to_buy' => Shopping::of($job, $plan)->write() + ['facts' => Shopping::facts($job)]],
+            'sheets' => $writer->sheets() + ['improving' => $this->improving($job, $plan), 'kept' => $this->kept($plan)] + ['to_buy' => Shopping::station($job, $plan)],
             'saw' => Cutting::station($job, $plan, $knownRelease),
             default => throw ValidationException::withMessages(['station' => sprintf('“%s” is not a station.', $station)]),
         };

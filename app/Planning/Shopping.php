@@ -6,8 +6,10 @@ namespace App\Planning;
 
 use App\Models\Job;
 use App\Models\JobFact;
+use App\Prices\Prices;
 use Incastro\Exchange\ToBuyWriter;
 use Incastro\Planning\Plan;
+use Incastro\Planning\SawChoices;
 use Incastro\Planning\ToBuy;
 use Incastro\Saw\Ticks;
 
@@ -20,7 +22,23 @@ final class Shopping
 {
     public static function of(Job $job, Plan $plan): ToBuyWriter
     {
-        return new ToBuyWriter($plan, (new ToBuy($plan, $job->home->at_hand, self::bought($job)))->lines());
+        return self::priced($job, $plan)[0];
+    }
+
+    /** @return array<string, mixed> the list as the browser has it */
+    public static function station(Job $job, Plan $plan): array
+    {
+        [$list, $prices] = self::priced($job, $plan);
+
+        return $list->write() + ['prices' => ['asking' => $prices['asking'], 'note' => $prices['note']], 'facts' => self::facts($job)];
+    }
+
+    /** @return array{ToBuyWriter, array{asking: bool, note: string}} */
+    private static function priced(Job $job, Plan $plan): array
+    {
+        $prices = Prices::known($job, (new ToBuy($plan))->needs());
+
+        return [new ToBuyWriter($plan, new ToBuy($plan, $job->home->at_hand, self::bought($job), $prices['quotes']), SawChoices::rideHome(Cutting::saws($job))), $prices];
     }
 
     /**
@@ -28,7 +46,7 @@ final class Shopping
      *
      * @return list<Told>
      */
-    public static function facts(Job $job): array
+    private static function facts(Job $job): array
     {
         return array_values(array_filter(JobFact::ofJob($job->id), fn (array $fact) => in_array($fact['kind'], [Ticks::BOUGHT, Ticks::WITHDRAWAL], true)));
     }

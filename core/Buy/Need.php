@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Incastro\Buy;
 
+use Incastro\Measure\Length;
+
 /** Something that a job uses, in base units: pieces, mm, ml. */
 final readonly class Need
 {
@@ -15,6 +17,9 @@ final readonly class Need
      * @param  \Closure(int): string  $write  an amount in words
      * @param  list<string>  $for  marks of what needs it, or what it is for
      * @param  float  $kg  of one base unit
+     * @param  ?Item  $item  what a shop is asked the price of; null where it is typed
+     * @param  ?Length  $long  of one that is carried home
+     * @param  ?string  $pricedOn  day on which a shop named the prices of the packs
      */
     public function __construct(
         public string $key,
@@ -27,7 +32,29 @@ final readonly class Need
         public \Closure $write,
         public array $for = [],
         public float $kg = 0.0,
-        public string $unit = '',
+        public ?Item $item = null,
+        public ?Length $long = null,
+        public ?string $pricedOn = null,
     ) {
+    }
+
+    /** At the prices that a shop named, where none is known of its packs. */
+    public function quoted(?Quote $quote): self
+    {
+        $isPriced = array_filter($this->packs, fn (Pack $pack) => $pack->price !== null) !== [];
+        $names = array_column(array_map(fn (Pack $pack) => [$pack->units, $pack->name], $this->packs), 1, 0);
+        $name = fn (int $units): string => $names[$units] ?? ($units === 1 ? 'piece' : 'pack of '.($this->write)($units));
+
+        return $quote === null || $isPriced ? $this : new self(...['packs' => $quote->packs($name), 'pricedOn' => $quote->on] + get_object_vars($this));
+    }
+
+    /** What its amounts are counted in: pieces, mm or ml. */
+    public function unit(): string
+    {
+        return match ($this->item->kind ?? '') {
+            'banding' => 'mm',
+            'glue', 'caulk', 'primer', 'paint', 'varnish' => 'ml',
+            default => 'piece',
+        };
     }
 }

@@ -56,9 +56,9 @@ final readonly class CutSheetPdf
         $this->pdf->page($this->plan->job->name.': cut sheet');
         $this->pdf->paragraph((new PlanWriter($this->plan))->verdict()['sentence']);
         $this->pdf->paragraph($this->release === null ? 'Not released for cutting: sizes may still change with a reading or a choice.' : "Release $this->release: what is cut by it stays as it is here.");
-        $lines = (new ToBuy($this->plan))->lines();
-        (new ToBuyWriter($this->plan, $lines))->tables($this->pdf);
-        $total = ToBuy::price($lines);
+        $list = new ToBuy($this->plan);
+        (new ToBuyWriter($this->plan, $list))->tables($this->pdf);
+        $total = ToBuy::price($list->lines());
         $this->pdf->paragraph(sprintf('In all %s%s.', $total['unknown'] > 0 ? 'at least ' : '', $this->money($total['minor'] / 100)));
         foreach ($this->plan->cut->unplaced() as $unplaced) {
             $this->pdf->paragraph(sprintf('Nothing to cut it from for %s: %s.', $unplaced->name, $unplaced->reason));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Planning;
 
+use Incastro\Buy\BuyWishes;
 use Incastro\Check\WayIn;
 use Incastro\Cut\BoardPlanner;
 use Incastro\Cut\BoardStock;
@@ -35,6 +36,7 @@ final readonly class Job
         public array $spaces,
         public array $ways = [],
         public SheetWishes $sheets = new SheetWishes(),
+        public BuyWishes $buying = new BuyWishes(),
     ) {
     }
 

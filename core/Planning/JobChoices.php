@@ -41,6 +41,7 @@ final class JobChoices
             'tools' => [],
             'rules' => [],
             'sheets' => CuttingChoices::defaults(),
+            'buying' => BuyChoices::defaults(),
         ] + (new UsualMaterials($unit))->document();
     }
 
@@ -52,7 +53,7 @@ final class JobChoices
      */
     public static function since(array $document): array
     {
-        return ['schools' => [], 'tools' => [], 'articles' => self::defaults('', $document['measure'])['articles'], 'sheets' => CuttingChoices::defaults()];
+        return ['schools' => [], 'tools' => [], 'articles' => self::defaults('', $document['measure'])['articles'], 'sheets' => CuttingChoices::defaults(), 'buying' => BuyChoices::defaults()];
     }
 
     /**
@@ -70,6 +71,9 @@ final class JobChoices
         }
         if ($parts[0] === 'sheets') {
             return CuttingChoices::apply($document, $edit);
+        }
+        if ($parts[0] === 'buying') {
+            return BuyChoices::apply($document, $edit);
         }
         if ($parts[0] === 'articles') {
             return ArticleChoices::apply($document, $edit, $format);

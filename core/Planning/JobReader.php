@@ -51,6 +51,7 @@ final class JobReader
             array_map(fn (array $space) => self::space($space, $format, $rules), array_values($document['spaces'])),
             array_values(array_map(WayChoices::read(...), $document['ways_in'])),
             CuttingChoices::read($document['sheets']),
+            BuyChoices::read($document['buying']),
         );
     }
 

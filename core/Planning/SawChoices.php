@@ -40,12 +40,18 @@ final class SawChoices
             'height' => ['Height of cut', '90', '3 1/2', 5, 300], 'stop' => ['How far the stop reaches', '2400', '96', 100, 6000],
             'least_held' => ['Shortest part that can be held', '150', '6', 0, 600],
         ],
+        'ride_home' => [
+            'length' => ['Longest part that goes home with you', '2000', '80', 300, 8000], 'width' => ['Widest part that goes home with you', '1000', '40', 100, 3000],
+        ],
     ];
+
+    /** What nobody has unless they say so. */
+    private const NOT_USUAL = ['ride_home'];
 
     /** @return array<string, mixed> a workshop with a saw of each sort */
     public static function defaults(Unit $unit): array
     {
-        return [...array_combine(array_keys(self::LENGTHS), array_map(fn (string $saw) => self::usual($saw, $unit), array_keys(self::LENGTHS))), 'people' => 1, 'window' => 2];
+        return [...array_combine(array_keys(self::LENGTHS), array_map(fn (string $saw) => in_array($saw, self::NOT_USUAL, true) ? null : self::usual($saw, $unit), array_keys(self::LENGTHS))), 'people' => 1, 'window' => 2];
     }
 
     /**
@@ -90,6 +96,19 @@ final class SawChoices
             $mitre === null ? null : new MitreSaw($mitre['kerf']['nm'], $mitre['widest']['nm'], $mitre['height']['nm'], $mitre['stop']['nm'], $mitre['least_held']['nm']),
             $document['people'],
         );
+    }
+
+    /**
+     * The longest and the widest part that goes home with whoever shops; null where any does.
+     *
+     * @param  array<string, mixed>  $document
+     * @return array{Length, Length}|null
+     */
+    public static function rideHome(array $document): ?array
+    {
+        $ride = $document['ride_home'] ?? null;
+
+        return $ride === null ? null : [Length::ofNanometres($ride['length']['nm']), Length::ofNanometres($ride['width']['nm'])];
     }
 
     /** @return array<string, array<string, string>> what each figure is called, by saw */

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Incastro\Planning;
 
+use Incastro\Buy\Item;
 use Incastro\Buy\Need;
 use Incastro\Buy\Pack;
 use Incastro\Buy\Shop;
+use Incastro\Fit\Closing\Closing;
+use Incastro\Geometry\Point;
 use Incastro\Measure\Unit;
 use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Finished;
@@ -20,9 +23,6 @@ use Incastro\Units\JointKind;
  */
 final readonly class Supplies
 {
-    /** A tenth more than what is needed: cut off, spilt, left in the tin. */
-    private const SPARE = 1.1;
-
     /** Banding is so much wider than its edge: up to this thickness 22 mm, above it 28. */
     private const THIN = 19.0;
 
@@ -33,6 +33,13 @@ final readonly class Supplies
     private const GLUE = 170.0;
 
     private const GLUE_OVER = 1.2;
+
+    /** A bead of caulk fills its gap so deep, with a fillet of 4 × 4 / 2 at its face, mm and mm²; cartridges, ml. */
+    private const BEAD = 6.0;
+
+    private const FILLET = 8.0;
+
+    private const CARTRIDGES = [[300.0], [300.0]];
 
     private const BOTTLES = [[250.0, 750.0], [236.6, 473.2]];
 
@@ -54,7 +61,7 @@ final readonly class Supplies
     /** @return list<Need> */
     public function needs(): array
     {
-        return [...$this->banding(), ...$this->glue(), ...$this->finish()];
+        return [...$this->banding(), ...$this->glue(), ...$this->caulk(), ...$this->finish()];
     }
 
     /** @return array<int, float> mm of banded edges by the width of banding, mm */
@@ -113,7 +120,7 @@ final readonly class Supplies
         $needs = [];
         foreach ($this->banded() as $wide => $long) {
             $what = sprintf('Edge banding %s wide', $this->isInch() ? ($wide === 22 ? '7/8 in' : '1 1/8 in') : "$wide mm");
-            $needs[] = $this->need("banding:$wide", Shop::Ironmonger, $what, $long, self::ROLLS, fn (float $pack) => 'roll of '.$this->metres($pack, 0), fn (float $mm) => $this->metres($mm));
+            $needs[] = $this->need("banding:$wide", Shop::Ironmonger, $what, $long, self::ROLLS, fn (float $pack) => 'roll of '.$this->metres($pack, 0), fn (float $mm) => $this->metres($mm), new Item('banding', ['width_nm' => $wide * 1_000_000]));
         }
 
         return $needs;
@@ -125,7 +132,39 @@ final readonly class Supplies
         $ml = self::GLUE * $this->glued();
         $write = fn (float $ml): string => $this->isInch() ? sprintf('%.0f fl oz', $ml / 29.57) : sprintf('%.0f ml', $ml);
 
-        return self::GLUE_OVER * $ml < 1.0 ? [] : [$this->need('glue', Shop::Ironmonger, 'Wood glue', $ml, self::BOTTLES, fn (float $pack) => 'bottle of '.$write($pack), $write, self::GLUE_OVER)];
+        return self::GLUE_OVER * $ml < 1.0 ? [] : [$this->need('glue', Shop::Ironmonger, 'Wood glue', $ml, self::BOTTLES, fn (float $pack) => 'bottle of '.$write($pack), $write, new Item('glue'), self::GLUE_OVER)];
+    }
+
+    /** @return list<Need> in ml */
+    private function caulk(): array
+    {
+        $ml = $this->caulked();
+        $write = fn (float $ml): string => $this->isInch() ? sprintf('%.0f fl oz', $ml / 29.57) : sprintf('%.0f ml', $ml);
+
+        return $ml < 1.0 ? [] : [$this->need('caulk', Shop::Paint, 'Caulk that takes paint', $ml, self::CARTRIDGES, fn (float $pack) => 'cartridge of '.$write($pack), $write, new Item('caulk'))];
+    }
+
+    /** Millilitres in the gaps that are caulked: the length of each times its bead. */
+    public function caulked(): float
+    {
+        $ml = 0.0;
+        foreach ($this->plan->spaces as $space) {
+            foreach ($space->layout->runs ?? [] as $run) {
+                foreach ($run->edges as $edge) {
+                    $along = array_map(fn (Point $station) => $station->x, $edge->gap->stations);
+                    $gap = array_sum(array_map(fn (Point $station) => max(0.0, $station->y), $edge->gap->stations)) / count($along);
+                    $ml += $edge->closing === Closing::Caulk ? self::bead(max($along) - min($along), $gap) : 0.0;
+                }
+            }
+        }
+
+        return $ml;
+    }
+
+    /** Millilitres of a bead so long in a gap so wide, mm. */
+    public static function bead(float $long, float $gap): float
+    {
+        return $long * (self::BEAD * $gap + self::FILLET) / 1000;
     }
 
     /** @return list<Need> in ml */
@@ -136,7 +175,7 @@ final readonly class Supplies
         $tin = fn (float $ml): string => 'tin of '.($this->isInch() ? ($ml < 1000 ? '1 qt' : '1 gal') : rtrim(rtrim(sprintf('%.3f', $ml / 1000), '0'), '.').' l');
         $needs = [];
         foreach ($area < 0.01 ? [] : ($this->plan->job->rules->painted ? self::PAINTED : self::CLEAR) as [$what, $coats, $covers]) {
-            $needs[] = $this->need("finish:$what", Shop::Paint, sprintf('%s, %s', ucfirst($what), $coats === 1 ? '1 coat' : "$coats coats"), 1000 * $coats * $area / $covers, self::TINS, $tin, $write);
+            $needs[] = $this->need("finish:$what", Shop::Paint, sprintf('%s, %s', ucfirst($what), $coats === 1 ? '1 coat' : "$coats coats"), 1000 * $coats * $area / $covers, self::TINS, $tin, $write, new Item($what));
         }
 
         return $needs;
@@ -147,13 +186,15 @@ final readonly class Supplies
      * @param  array{non-empty-list<float>, non-empty-list<float>}  $sold  sizes of packs in base units, in millimetres and in inches
      * @param  \Closure(float): string  $name  of a pack
      * @param  \Closure(float): string  $write  an amount
+     * @param  ?float  $over  of what is used; as much as the job says where nothing is
      */
-    private function need(string $key, Shop $shop, string $what, float $use, array $sold, \Closure $name, \Closure $write, float $over = self::SPARE): Need
+    private function need(string $key, Shop $shop, string $what, float $use, array $sold, \Closure $name, \Closure $write, Item $item, ?float $over = null): Need
     {
+        $over ??= 1.0 + $this->plan->job->buying->over;
         $all = (int) ceil($over * $use - 1e-6);
         $packs = array_map(fn (float $size) => new Pack((int) round($size), null, $name($size)), $sold[$this->isInch() ? 1 : 0]);
 
-        return new Need($key, $shop, $what, '', min($all, (int) ceil($use)), $all - min($all, (int) ceil($use)), $packs, fn (int $amount): string => $write((float) $amount));
+        return new Need($key, $shop, $what, '', min($all, (int) ceil($use)), $all - min($all, (int) ceil($use)), $packs, fn (int $amount): string => $write((float) $amount), item: $item);
     }
 
     private function metres(float $mm, int $digits = 1): string

@@ -361,6 +361,8 @@ export interface BuyLine {
   packs: string
   /** Minor units; null where no price is known. */
   price: number | null
+  /** The day on which a shop named it. */
+  priced_on: string | null
   note: string | null
   for: string[]
   /** Counted by the piece, not measured. */
@@ -371,7 +373,14 @@ export interface BuyLine {
 export interface ToBuy {
   currency: string
   total: { minor: number; unknown: number }
-  trips: { shop: string; needed_by: string; kg: number; lines: BuyLine[] }[]
+  in_one_trip: boolean
+  /** Per cent of what gets lost, and of what is bought by measure. */
+  spare: { lost: number; over: number }
+  struck: { key: string; what: string; why: string }[]
+  /** Prices that a shop is asked for, and what is to be said of them. */
+  prices: { asking: boolean; note: string }
+  /** `load`: what there is to carry, and whether it goes home as it is. */
+  trips: { shop: string; needed_by: string; kg: number; load: string; lines: BuyLine[] }[]
   facts: { id: string; kind: FactKind; part: string | null; withdraws: string[] }[]
 }
 
@@ -753,6 +762,7 @@ export interface Saws {
   table_saw: Record<string, { nm: number; typed: string } | number | boolean> | null
   guided_saw: Record<string, { nm: number | number[]; typed: string }> | null
   mitre_saw: Record<string, { nm: number; typed: string }> | null
+  ride_home: Record<string, { nm: number; typed: string }> | null
   people: number
   window: number
 }

@@ -76,7 +76,8 @@ watch(
   { immediate: true },
 )
 useIntervalFn(() => {
-  if (station.value?.improving && job.job && !job.busy) void job.load(job.job.id, 'sheets')
+  const waits = station.value?.improving || station.value?.to_buy.prices.asking
+  if (waits && job.job && !job.busy) void job.load(job.job.id, 'sheets')
 }, ASKED_AGAIN)
 </script>
 

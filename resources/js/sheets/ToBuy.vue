@@ -6,6 +6,7 @@ import { useStanding } from '@/outbox/standing'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import InputNumber from 'primevue/inputnumber'
+import InputText from 'primevue/inputtext'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, ref } from 'vue'
 
@@ -47,6 +48,21 @@ async function tick(line: BuyLine) {
       ]))
 }
 
+const set = (name: string, value: unknown) => job.edit('job', { path: `buying.${name}`, value })
+/** What is left out stays in a list of its own, from which it is put back. */
+const struckNow = () => (list.value?.struck ?? []).map(({ key, why }) => ({ key, why }))
+const strike = (line: BuyLine) => set('struck', [...struckNow(), { key: line.key, why: '' }])
+const putBack = (key: string) =>
+  set(
+    'struck',
+    struckNow().filter((one) => one.key !== key),
+  )
+const because = (key: string, why: string) =>
+  set(
+    'struck',
+    struckNow().map((one) => (one.key === key ? { key, why } : one)),
+  )
+
 async function atHand(line: BuyLine, amount: number) {
   if (!job.job) return
   trouble.value = ''
@@ -80,6 +96,8 @@ async function atHand(line: BuyLine, amount: number) {
       </span>
     </header>
     <p v-if="trouble" class="refused" role="alert">{{ trouble }}</p>
+    <p v-if="list.prices.asking" class="soft" role="status">Asking for prices …</p>
+    <p v-else-if="list.prices.note" class="soft">{{ list.prices.note }}</p>
     <p v-if="all.length > 0 && trips.length === 0" class="card">
       Everything is in the bag. Switch “In the shop” off to see the whole list.
     </p>
@@ -87,8 +105,7 @@ async function atHand(line: BuyLine, amount: number) {
       <h2>
         {{ trip.shop }}
         <span class="soft when"
-          >before {{ trip.needed_by
-          }}<template v-if="trip.kg > 0">, {{ trip.kg.toFixed(0) }} kg</template></span
+          >before {{ trip.needed_by }}<template v-if="trip.load">, {{ trip.load }}</template></span
         >
       </h2>
       <ul>
@@ -126,6 +143,7 @@ async function atHand(line: BuyLine, amount: number) {
               ><template v-if="line.for.length > 0">: {{ line.for.join('; ') }}</template
               >.
               <template v-if="line.note"> {{ line.note }}</template>
+              <template v-if="line.priced_on"> The price was named on {{ line.priced_on }}.</template>
               <template v-if="line.price === null">
                 No price is known: the job’s rules take it, under what is bought by the piece.</template
               >
@@ -150,9 +168,47 @@ async function atHand(line: BuyLine, amount: number) {
               />
               <Button v-else text label="There is none at hand" @click="atHand(line, 0)" />
             </p>
+            <Button text label="Leave it out" @click="strike(line)" />
           </div>
         </li>
       </ul>
+    </section>
+    <section v-if="list.struck.length > 0" class="card">
+      <h2>Left out</h2>
+      <ul>
+        <li v-for="one in list.struck" :key="one.key" class="out">
+          <span>{{ one.what }}</span>
+          <InputText
+            :model-value="one.why"
+            :aria-label="`Why ${one.what} is left out`"
+            placeholder="you have your own?"
+            @change="because(one.key, ($event.target as HTMLInputElement).value)"
+          />
+          <Button text label="Put it back" @click="putBack(one.key)" />
+        </li>
+      </ul>
+    </section>
+    <section v-if="all.length > 0 && !inShop" class="card how">
+      <label
+        ><ToggleSwitch :model-value="list.in_one_trip" @update:model-value="set('one_trip', $event)" /> All in
+        one trip</label
+      >
+      <label for="spare-lost">Spare of screws, brads and pins, %</label>
+      <InputNumber
+        input-id="spare-lost"
+        :model-value="list.spare.lost"
+        :min="0"
+        :max="100"
+        @update:model-value="set('lost', $event)"
+      />
+      <label for="spare-over">Spare of banding, caulk and finish, %</label>
+      <InputNumber
+        input-id="spare-over"
+        :model-value="list.spare.over"
+        :min="0"
+        :max="100"
+        @update:model-value="set('over', $event)"
+      />
     </section>
   </div>
 </template>
@@ -246,6 +302,25 @@ li {
   grid-column: 2 / -1;
   padding: 0 0 10px;
   font-size: 15px;
+}
+.out {
+  grid-template-columns: minmax(0, 1fr) minmax(0, 220px) auto;
+}
+.how {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 8px 16px;
+  align-items: center;
+}
+.how > label:first-child {
+  display: flex;
+  grid-column: 1 / -1;
+  gap: 10px;
+  align-items: center;
+  min-height: 44px;
+}
+.how :deep(input) {
+  width: 90px;
 }
 .hand {
   display: flex;

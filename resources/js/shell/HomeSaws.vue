@@ -10,7 +10,7 @@ import ToggleSwitch from 'primevue/toggleswitch'
 defineProps<{ home: Home; refused: Record<string, string> }>()
 const emit = defineEmits<{ change: [path: string, value: unknown] }>()
 
-type Saw = 'table_saw' | 'guided_saw' | 'mitre_saw'
+type Saw = 'table_saw' | 'guided_saw' | 'mitre_saw' | 'ride_home'
 const KINDS: { saw: Saw; title: string; lengths: [string, string][] }[] = [
   {
     saw: 'table_saw',
@@ -42,6 +42,14 @@ const KINDS: { saw: Saw; title: string; lengths: [string, string][] }[] = [
       ['height', 'Height of cut'],
       ['stop', 'How far the stop reaches'],
       ['least_held', 'Shortest part that can be held'],
+    ],
+  },
+  {
+    saw: 'ride_home',
+    title: 'The ride home is too short for whole sheets',
+    lengths: [
+      ['length', 'Longest part that goes home with you'],
+      ['width', 'Widest part'],
     ],
   },
 ]

@@ -58,4 +58,12 @@ final class SuppliesTest extends TestCase
         self::assertEqualsWithDelta(4 * 0.045 * 0.028, $supplies->glued(), 1e-6);
         self::assertSame('1 × bottle of 250 ml', array_column(self::lines(self::table()), null, 'what')['Wood glue']['bought']);
     }
+
+    public function test_caulk_fills_its_gap_and_a_fillet(): void
+    {
+        // 9.6 m of 2.2: 9600 × (6 × 2.2 + 8) = 203 520 mm³.
+        self::assertEqualsWithDelta(203.52, Supplies::bead(9600.0, 2.2), 1e-9);
+        // Nothing of the table is caulked.
+        self::assertSame(0.0, (new Supplies(self::table()))->caulked());
+    }
 }

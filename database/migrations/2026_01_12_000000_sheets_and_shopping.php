@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 use Incastro\Planning\JobChoices;
 
-/** A job says what its sheets are planned for: one from before, for the least money. */
+/** A job says what its sheets are planned for and how it is shopped for: one from before as is usual. */
 return new class () extends Migration {
     public function up(): void
     {

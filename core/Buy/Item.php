@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Buy;
+
+/** What a shop is asked the price of: its kind, and what tells it from others of that kind. Lengths in nm, loads in grams. */
+final readonly class Item
+{
+    /** @param array<string, int|string> $details */
+    public function __construct(public string $kind, public array $details = [])
+    {
+    }
+
+    /** The same for the same thing, in every job. */
+    public function key(): string
+    {
+        $details = $this->details;
+        ksort($details);
+
+        return hash('sha256', $this->kind.json_encode($details, JSON_THROW_ON_ERROR));
+    }
+}
