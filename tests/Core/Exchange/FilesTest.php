@@ -89,6 +89,22 @@ final class FilesTest extends TestCase
         self::assertSame(json_decode($text, true), json_decode((string) json_encode(JobFile::write($document, $record['takes'] ?? [])), true));
     }
 
+    #[DataProvider('jobs')]
+    public function test_every_job_is_read_again_with_the_marks_that_it_got(string $file): void
+    {
+        ['job' => $document, 'record' => $record] = JobFile::read($file, (string) file_get_contents($file));
+        $text = (string) json_encode(JobFile::write($document, $record['takes'] ?? []));
+        self::assertEquals($document, JobFile::read($file, $text)['job']);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function jobs(): iterable
+    {
+        foreach ([...glob(__DIR__.'/../../../examples/*.json') ?: [], ...glob(__DIR__.'/../../../database/demo/*.json') ?: []] as $file) {
+            yield basename($file) => [$file];
+        }
+    }
+
     public function test_what_a_take_says_was_typed_is_what_its_value_is(): void
     {
         $data = json_decode((string) file_get_contents(self::DEMO));
