@@ -86,6 +86,7 @@ Route::middleware(['auth:sanctum', SignedInLately::class, 'throttle:person'])->g
         Route::get('/jobs/{job}/sheets/side-by-side', [SheetsController::class, 'sideBySide'])->middleware('throttle:costly');
         Route::get('/jobs/{job}/sheets/{number}.{format}', [ExchangeController::class, 'sheet'])->whereNumber('number')->whereIn('format', ['svg', 'dxf'])->middleware('throttle:costly');
         Route::get('/jobs/{job}/as-cut/{part}', [SawController::class, 'asCut'])->whereUuid('part');
+        Route::get('/jobs/{job}/yard.pdf', [SawController::class, 'yard'])->middleware('throttle:costly');
         Route::get('/jobs/{job}/labels.pdf', [SawController::class, 'labels'])->middleware('throttle:costly');
         Route::post('/jobs/{job}/facts', [SawController::class, 'facts']);
         Route::get('/jobs/{job}/units', [UnitController::class, 'index']);

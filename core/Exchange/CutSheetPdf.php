@@ -40,6 +40,7 @@ final readonly class CutSheetPdf
     public function write(): string
     {
         $this->cover();
+        (new YardSheetPdf($this->cutting, $this->plan->job->format))->pages($this->pdf);
         $this->steps();
         $this->sheets();
         $this->boards();

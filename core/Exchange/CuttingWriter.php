@@ -122,7 +122,7 @@ final readonly class CuttingWriter
             // The same while its cuts are: ticks and places in the list are kept by it.
             'id' => $step->cuts[0]->frees->id,
             'class' => $step->class->label(), 'tool' => $step->way->tool()->label(),
-            'verb' => $this->words->verb($step), 'number' => $this->lengths->exact($this->words->number($step)),
+            'verb' => $this->words->verb($step), 'number' => $step->class === CutClass::Yard ? ['nm' => 0, 'text' => Verdict::count(count($step->cuts), 'part')] : $this->lengths->exact($this->words->number($step)),
             'guide' => $guideAt === null || $step->class === CutClass::Straighten ? null : $this->lengths->exact($guideAt),
             'words' => $this->words->words($step), 'cautions' => $this->words->cautions($step), 'minutes' => round($this->words->minutes($step), 1),
             'clampings' => $step->clampings,

@@ -8,6 +8,7 @@ use Incastro\Saw\GuidedSaw;
 use Incastro\Saw\MitreSaw;
 use Incastro\Saw\TableSaw;
 use Incastro\Saw\Tools;
+use Incastro\Saw\Yard;
 
 /** Reads the tools owned from JSON; one that is not named is not owned. */
 final class ToolsFile
@@ -31,6 +32,7 @@ final class ToolsFile
             self::guided($from, $tool('guided_saw')),
             self::mitre($from, $tool('mitre_saw')),
             (int) $from->number($from->data, 'people', '', 1, 2, 1.0),
+            self::yard($from, $tool('yard')),
         );
         $from->refuseFaults();
 
@@ -92,6 +94,17 @@ final class ToolsFile
         $nm = self::lengths($from, $given, '.mitre_saw');
 
         return new MitreSaw($nm('kerf', 0.5, 3.2), $nm('widest', 20, 300), $nm('height', 5, 90), $nm('stop', 50, 2400), $nm('least_held', 0, 150));
+    }
+
+    /** @param array<mixed>|null $given */
+    private static function yard(JsonFile $from, ?array $given): ?Yard
+    {
+        if ($given === null) {
+            return null;
+        }
+        $nm = self::lengths($from, $given, '.yard');
+
+        return new Yard((int) $from->number($given, 'cuts', '.yard', 0, 20, 3.0), $nm('tolerance', 0, 2), $nm('least_strip', 10, 100), $nm('kerf', 0.5, 4), $nm('oversize', 0, 5), $nm('step', 0.1, 1));
     }
 
     /**

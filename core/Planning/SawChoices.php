@@ -14,6 +14,7 @@ use Incastro\Saw\GuidedSaw;
 use Incastro\Saw\MitreSaw;
 use Incastro\Saw\TableSaw;
 use Incastro\Saw\Tools;
+use Incastro\Saw\Yard;
 
 /**
  * The saws of a home and who stands at them, for all its jobs. `table_saw` with true is owned with what is usual, with null it is not;
@@ -40,13 +41,17 @@ final class SawChoices
             'height' => ['Height of cut', '90', '3 1/2', 5, 300], 'stop' => ['How far the stop reaches', '2400', '96', 100, 6000],
             'least_held' => ['Shortest part that can be held', '150', '6', 0, 600],
         ],
+        'yard' => [
+            'kerf' => ['Kerf of the yard’s saw', '4', '5/32', 0.5, 10], 'tolerance' => ['How exactly the yard cuts, ±', '2', '1/16', 0, 10],
+            'least_strip' => ['Narrowest strip that the yard cuts', '100', '4', 10, 1000], 'oversize' => ['Asked for on top, to be sawn off at home', '5', '3/16', 0, 30], 'step' => ['Sizes are asked for in steps of', '1', '1/16', 0.1, 10],
+        ],
         'ride_home' => [
             'length' => ['Longest part that goes home with you', '2000', '80', 300, 8000], 'width' => ['Widest part that goes home with you', '1000', '40', 100, 3000],
         ],
     ];
 
     /** What nobody has unless they say so. */
-    private const NOT_USUAL = ['ride_home'];
+    private const NOT_USUAL = ['yard', 'ride_home'];
 
     /** @return array<string, mixed> a workshop with a saw of each sort */
     public static function defaults(Unit $unit): array
@@ -95,7 +100,17 @@ final class SawChoices
             $guided === null ? null : new GuidedSaw($guided['kerf']['nm'], $guided['guides']['nm'], $guided['run_on']['nm'], $guided['offset']['nm'], $guided['offset_waste']['nm'], $guided['depth']['nm']),
             $mitre === null ? null : new MitreSaw($mitre['kerf']['nm'], $mitre['widest']['nm'], $mitre['height']['nm'], $mitre['stop']['nm'], $mitre['least_held']['nm']),
             $document['people'],
+            self::yard($document),
         );
+    }
+
+    /** @param array<string, mixed> $document */
+    private static function yard(array $document): ?Yard
+    {
+        $yard = $document['yard'] ?? null;
+        $ride = self::rideHome($document);
+
+        return $yard === null ? null : new Yard($yard['cuts'], $yard['tolerance']['nm'], $yard['least_strip']['nm'], $yard['kerf']['nm'], $yard['oversize']['nm'], $yard['step']['nm'], $ride === null ? null : [$ride[0]->nanometres(), $ride[1]->nanometres()]);
     }
 
     /**
@@ -125,6 +140,7 @@ final class SawChoices
             $saw === 'table_saw' && $name === 'push_two' => Field::number('The heaviest part that two push, kg', 1, 200),
             $saw === 'table_saw' && $name === 'outfeed' => Field::yesNo('Something carries parts behind the blade'),
             $saw === 'table_saw' && $name === 'has_sled' => Field::yesNo('A sled with a stop'),
+            $saw === 'yard' && $name === 'cuts' => Field::whole('Straight cuts of a sheet', 0, 20),
             $saw === 'guided_saw' && $name === 'guides' => self::guides($format),
             default => null,
         };
@@ -164,6 +180,7 @@ final class SawChoices
         return $lengths + match ($saw) {
             'table_saw' => ['push_alone' => 20.0, 'push_two' => 35.0, 'outfeed' => true, 'has_sled' => false],
             'guided_saw' => ['guides' => self::guides($format)->store($saw, $unit === Unit::Inch ? '55, 55' : '1400, 1400')],
+            'yard' => ['cuts' => 3],
             default => [],
         };
     }

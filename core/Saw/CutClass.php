@@ -7,6 +7,7 @@ namespace Incastro\Saw;
 /** What a cut is for, coarse to fine: of two settings that serve equally, the coarser comes first. */
 enum CutClass: int
 {
+    case Yard = 0;
     case Breakdown = 1;
     case Straighten = 2;
     case Rip = 3;
@@ -15,6 +16,7 @@ enum CutClass: int
     public function label(): string
     {
         return match ($this) {
+            self::Yard => 'at the yard',
             self::Breakdown => 'break down',
             self::Straighten => 'straighten',
             self::Rip => 'rip',

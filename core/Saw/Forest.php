@@ -29,14 +29,18 @@ final class Forest
 
     private PlannedSheet $of;
 
+    /** @var list<Part> sheets or parts of them as they are carried home */
+    private array $carried = [];
+
     /**
      * @param  list<PlannedSheet>  $sheets
      * @param  list<Slice>  $slices  the tree of each
      * @param  \Closure(string): float  $density  of a material, kg/m³
      * @param  string  $mark  letter before the number of a sheet
+     * @param  array<int, YardCuts>  $yard  the cuts of each sheet that the yard makes
      * @param  string  $plan  what tells its strips from those of an earlier plan: a piece is the same in every plan, a strip is not
      */
-    public function __construct(array $sheets, array $slices, private readonly SawSetup $saw, private readonly Tools $tools, private readonly \Closure $density, private readonly string $mark = 'S', private readonly string $plan = '')
+    public function __construct(array $sheets, array $slices, private readonly SawSetup $saw, private readonly Tools $tools, private readonly \Closure $density, private readonly string $mark = 'S', private readonly string $plan = '', array $yard = [])
     {
         foreach ($slices as $slice) {
             $this->gather($slice);
@@ -45,7 +49,7 @@ final class Forest
             $this->of = $sheet;
             $this->sheet = $i + 1;
             $this->letter = 0;
-            $this->sheet($slices[$i]);
+            $this->sheet($slices[$i], $yard[$i] ?? new YardCuts([]));
         }
     }
 
@@ -67,6 +71,12 @@ final class Forest
         return $this->last;
     }
 
+    /** @return list<Part> what is carried home: sheets, and parts of those that the yard cut */
+    public function carried(): array
+    {
+        return $this->carried;
+    }
+
     private function gather(Slice $slice): void
     {
         foreach ($slice->slices as $one) {
@@ -82,10 +92,16 @@ final class Forest
         }
     }
 
-    private function sheet(Slice $slice): void
+    private function sheet(Slice $slice, YardCuts $yard): void
     {
         $stock = $this->of->stock;
         $blank = $this->part(self::id($this->plan, $this->mark, (string) $this->sheet, ...self::names($slice)), "$this->mark$this->sheet", $stock->length->nanometres(), $stock->width->nanometres(), null, null, Fate::CutFurther);
+        if ($yard->after !== []) {
+            $this->atYard($slice, $yard, $blank);
+
+            return;
+        }
+        $this->carried[] = $blank;
         [$low, $start] = [$this->saw->on($stock)->trimLow->nanometres(), $this->saw->on($stock)->trimStart->nanometres()];
         $needs = [];
         [$x, $y] = [$blank->x, $blank->y];
@@ -101,6 +117,79 @@ final class Forest
             $isSquare = true;
         }
         $this->blank($slice, $blank, $x, $y, $needs, $isSquare);
+    }
+
+    /** Parts that the yard cuts off one after another; the last is what remains of the sheet. */
+    private function atYard(Slice $slice, YardCuts $cuts, Part $blank): void
+    {
+        assert($slice->axis !== null);
+        $saw = $this->saw->on($this->of->stock);
+        $isX = $slice->axis === Axis::X;
+        [$near, $across] = $isX ? [$saw->trimStart, $saw->trimLow] : [$saw->trimLow, $saw->trimStart];
+        foreach ($this->yardParts($slice, $cuts->after, $slice->axis, $blank, $blank->x, $blank->y, [], $near->nanometres()) as [$from, $many, $part, $x, $y, $needs]) {
+            $within = $many === 1 ? $cuts->within[$from] ?? [] : [];
+            if ($within === []) {
+                $this->carry($part, $x, $y);
+                $this->home($slice->some($from, $many, $this->kerf()), $slice->axis, $part, $x, $y, $needs);
+                continue;
+            }
+            $one = $slice->slices[$from];
+            foreach ($this->yardParts($one, $within, $slice->axis->across(), $part, $x, $y, $needs, $across->nanometres()) as [$first, $some, $inner, $innerX, $innerY, $innerNeeds]) {
+                $this->carry($inner, $innerX, $innerY);
+                // All its edges that are measured from are the yard's.
+                $this->row($slice->axis->across(), array_slice($one->slices, $first, $some), $inner, $innerX, $innerY, $innerNeeds, true);
+            }
+        }
+    }
+
+    /**
+     * @param  list<int>  $after  slices
+     * @param  list<int>  $needs
+     * @return list<array{int, int, Part, int, int, list<int>}> first slice and number of slices of each part, the part, its extents, and the cuts before it
+     */
+    private function yardParts(Slice $slice, array $after, Axis $axis, Part $blank, int $x, int $y, array $needs, int $near): array
+    {
+        $yard = $this->tools->yard ?? throw new \LogicException('A sheet is cut at the yard, and there is none.');
+        $isX = $axis === Axis::X;
+        $parts = [];
+        $runs = YardCuts::runs($after, count($slice->slices));
+        foreach ($runs as $r => [$from, $many]) {
+            if ($r === count($runs) - 1) {
+                // Behind the last slice lies what nothing is cut from.
+                array_push($parts, ...$many === 0 ? [] : [[$from, $many, $blank, $x, $y, $needs]]);
+                break;
+            }
+            $raw = $yard->raw($slice->some($from, $many, $this->kerf())->size($axis), $r === 0 ? $near : 0);
+            [$partX, $partY] = $isX ? [$raw, $y] : [$x, $raw];
+            $part = $this->part(self::id("$this->plan yard $axis->name", "$partX × $partY", ...self::names($slice->some($from, $many, $this->kerf()))), "$this->mark$this->sheet-".self::letters($this->letter++), $partX, $partY, $blank->id, null, Fate::CutFurther);
+            $left = ($isX ? $x : $y) - $raw - $yard->kerf;
+            $needs = [$this->add(new PlannedCut($this->sheet, $part->id, $blank->id, CutClass::Yard, $axis, $raw, $isX ? $y : $x, $left, Way::Yard, $needs, $this->kg($x, $y), $yard->kerf))];
+            $parts[] = [$from, $many, $part, $partX, $partY, $needs];
+            [$x, $y] = $isX ? [$left, $y] : [$x, $left];
+        }
+
+        return $parts;
+    }
+
+    private function carry(Part $part, int $x, int $y): void
+    {
+        $this->carried[] = new Part($part->id, $part->mark, $x, $y, $this->kg($x, $y), $part->from, $part->sheet, $part->piece, $part->fate);
+    }
+
+    /**
+     * A part of the yard is cut to what lies in it: from the yard's edges, and across them from a factory edge that comes off first.
+     *
+     * @param  list<int>  $needs
+     */
+    private function home(Slice $slice, Axis $axis, Part $part, int $x, int $y, array $needs): void
+    {
+        $low = $this->saw->on($this->of->stock)->trimLow->nanometres();
+        if ($axis === Axis::X && $low > 0) {
+            $needs = [...$needs, $this->trim($part, Axis::Y, $x, $y, $low, $needs)];
+            $y -= $low;
+        }
+        $isSquare = $axis === Axis::X || $this->saw->on($this->of->stock)->trimStart->nanometres() === 0;
+        $this->row($axis, $slice->axis === $axis ? $slice->slices : [$slice], $part, $x, $y, $needs, $isSquare);
     }
 
     /**
@@ -188,7 +277,8 @@ final class Forest
             // Lighter cuts wait until the part can be pushed.
             $heavy = $isHeavy ? [$cut] : $heavy;
             $all[] = $cut;
-            $before -= $size + $kerf;
+            // A cut that nothing makes leaves the part as heavy as it was.
+            $before -= $ways === [] ? 0 : $size + $kerf;
             $this->blank($slices[$i], $child, $isX ? $size : $x, $isX ? $y : $size, [$cut], $isSquare);
         }
         if ($last !== null) {

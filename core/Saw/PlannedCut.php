@@ -34,9 +34,9 @@ final readonly class PlannedCut
     ) {
     }
 
-    /** What is set for it: cuts of one setting are made together. Straightening is set by eye along the edge, and counts as none. */
+    /** What is set for it: cuts of one setting are made together. Straightening is set by eye along the edge, and counts as none, as does what the yard cuts. */
     public function setting(): ?string
     {
-        return $this->way === null || $this->class === CutClass::Straighten ? null : $this->way->value.'|'.$this->size;
+        return $this->way === null || in_array($this->class, [CutClass::Straighten, CutClass::Yard], true) ? null : $this->way->value.'|'.$this->size;
     }
 }

@@ -33,12 +33,18 @@ final class Played
     public function steps(array $bursts): array
     {
         $steps = [];
-        foreach ($bursts as [$setting, $cuts]) {
+        // Sheets come from the yard in parts, all of them at once.
+        $isYard = fn (int $c): bool => $this->forest->cuts()[$c]->class === CutClass::Yard;
+        $atYard = array_values(array_filter(array_merge([], ...array_column($bursts, 1)), $isYard));
+        foreach ([...$atYard === [] ? [] : [[null, $atYard]], ...array_map(fn (array $burst) => [$burst[0], array_values(array_filter($burst[1], fn (int $c) => ! $isYard($c)))], $bursts)] as [$setting, $cuts]) {
+            if ($cuts === []) {
+                continue;
+            }
             // What is marked out is straightened with one tool, and all along before ends are squared.
             $together = [];
             foreach ($this->sorted($cuts) as $c) {
                 $cut = $this->forest->cuts()[$c];
-                $together[$setting ?? ($cut->way->value ?? '').$cut->axis->name][] = $c;
+                $together[$setting ?? ($cut->way->value ?? '').$cut->axis->name.($cut->class === CutClass::Yard ? $cut->sheet : '')][] = $c;
             }
             foreach ($together as $cuts) {
                 $steps[] = $this->step($setting, $cuts);

@@ -33,7 +33,8 @@ final readonly class SawPlanner
     {
         $kerf = $this->saw->kerf->nanometres();
         $slices = array_map(fn (PlannedSheet $sheet) => Slice::of($sheet->pieces === [] ? throw new \LogicException('A planned sheet has pieces.') : $sheet->pieces, $kerf), $sheets);
-        $forest = $this->handiest($sheets, $slices, $window);
+        [$forest, $slices] = $this->handiest($sheets, $slices, $window);
+        $forest = $this->withYard($sheets, $slices) ?? $forest;
         $order = new SettingOrder($forest->cuts(), $window);
         $best = $order->fewest();
         $allOpen = $window >= count($sheets) ? count($best->settings) : min(count($best->settings), count((new SettingOrder($forest->cuts(), PHP_INT_MAX))->greedy()->settings));
@@ -48,8 +49,9 @@ final readonly class SawPlanner
      *
      * @param  list<PlannedSheet>  $sheets
      * @param  list<Slice>  $slices
+     * @return array{Forest, list<Slice>}
      */
-    private function handiest(array $sheets, array $slices, int $window): Forest
+    private function handiest(array $sheets, array $slices, int $window): array
     {
         $forest = $this->forest($sheets, $slices);
         $least = $this->cost($forest, $window);
@@ -69,16 +71,33 @@ final readonly class SawPlanner
             }
         }
 
-        return $forest;
+        return [$forest, $slices];
+    }
+
+    /**
+     * The same with what the yard cuts cut there, where there is one.
+     *
+     * @param  list<PlannedSheet>  $sheets
+     * @param  list<Slice>  $slices
+     */
+    private function withYard(array $sheets, array $slices): ?Forest
+    {
+        if ($this->tools->yard === null) {
+            return null;
+        }
+        $yard = new YardPlanner($this->tools->yard, $this->saw, $this->tools, $this->density);
+
+        return $this->forest($sheets, $slices, array_map($yard->cuts(...), $sheets, $slices));
     }
 
     /**
      * @param  list<PlannedSheet>  $sheets
      * @param  list<Slice>  $slices
+     * @param  array<int, YardCuts>  $yard
      */
-    private function forest(array $sheets, array $slices): Forest
+    private function forest(array $sheets, array $slices, array $yard = []): Forest
     {
-        return new Forest($sheets, $slices, $this->saw, $this->tools, $this->density, $this->letter, $this->plan);
+        return new Forest($sheets, $slices, $this->saw, $this->tools, $this->density, $this->letter, $this->plan, $yard);
     }
 
     /** @return array{int, int, int} cuts that no tool makes, settings, changes of tool */

@@ -81,6 +81,21 @@ final readonly class Slice
         return new self($isX ? $sum : $most, $isX ? $most : $sum, $axis, $slices, $pieces);
     }
 
+    /** A run of its slices as a part of its own. */
+    public function some(int $from, int $many, int $kerf): self
+    {
+        assert($this->axis !== null);
+        $slices = array_slice($this->slices, $from, $many);
+        if (count($slices) === 1) {
+            return $slices[0];
+        }
+        $isX = $this->axis === Axis::X;
+        $sum = array_sum(array_map(fn (self $slice) => $slice->size($this->axis), $slices)) + (count($slices) - 1) * $kerf;
+        $most = max(0, ...array_map(fn (self $slice) => $isX ? $slice->y : $slice->x, $slices));
+
+        return new self($isX ? $sum : $most, $isX ? $most : $sum, $this->axis, $slices, array_merge(...array_map(fn (self $slice) => $slice->pieces, $slices)));
+    }
+
     public function size(Axis $axis): int
     {
         return $axis === Axis::X ? $this->x : $this->y;

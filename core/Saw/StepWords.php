@@ -28,6 +28,7 @@ final readonly class StepWords
     public function verb(Step $step): string
     {
         return match (true) {
+            $step->class === CutClass::Yard => 'At the yard, ask for',
             $step->class === CutClass::Straighten && $step->cuts[0]->axis === Axis::X => 'Square one end: take off',
             $step->class === CutClass::Straighten => 'Straighten: take off',
             $step->way === Way::Fence => 'Set the fence to',
@@ -42,7 +43,7 @@ final readonly class StepWords
     {
         $cut = $step->cuts[0];
 
-        return Length::ofNanometres($step->size ?? $cut->at + $cut->kerf);
+        return Length::ofNanometres($step->size ?? ($step->class === CutClass::Yard ? $cut->at : $cut->at + $cut->kerf));
     }
 
     /** Where the guide's edge lies, as fine as it can be laid: half a millimetre, 1/64 in. */
@@ -58,6 +59,7 @@ final readonly class StepWords
         $narrow = array_filter($step->cuts, fn (SawCut $cut) => $step->way === Way::GuideOnPiece && ($cut->axis === Axis::X ? $cut->frees->x : $cut->frees->y) < Tools::STEADY);
 
         return match (true) {
+            $step->class === CutClass::Yard => sprintf('%s of the %s, as the yard sheet has it. The final sizes are cut at home: what is 2 mm off is fine.', implode(', ', array_map(fn (SawCut $cut) => $this->format->write(Length::ofNanometres($cut->at)), $step->cuts)), $step->cuts[0]->axis === Axis::X ? 'length' : 'width'),
             $step->class === CutClass::Straighten && $step->cuts[0]->axis === Axis::X => sprintf('Square one end of %s to the straight edge. It is what everything is measured from along the length.', $parts),
             $step->class === CutClass::Straighten => sprintf('Take the factory edge off one long side of %s. It is what everything is measured from across.', $parts),
             $step->way === Way::Fence => sprintf('%s %s. Sawn edge against the fence; the strip between fence and blade is the piece.', $does, $parts),
@@ -75,7 +77,7 @@ final readonly class StepWords
         $isFence = $step->way === Way::Fence;
 
         return array_values(array_filter([
-            $heaviest > self::HEAVY ? sprintf('The heaviest part is %.0f kg: a second pair of hands, or rollers.', $heaviest) : null,
+            $heaviest > self::HEAVY && $step->class !== CutClass::Yard ? sprintf('The heaviest part is %.0f kg: a second pair of hands, or rollers.', $heaviest) : null,
             $step->class === CutClass::Breakdown || $step->class === CutClass::Straighten && ! $isFence ? 'Support both parts, so that neither drops.' : null,
             $isFence && ($step->size ?? PHP_INT_MAX) < self::PUSH_STICK ? 'Push stick: the piece is narrow.' : null,
             $isFence && $step->cuts[0]->axis === Axis::X ? 'Never crosscut against a fixed stop behind the blade: use a stop block ahead of it.' : null,
@@ -90,7 +92,7 @@ final readonly class StepWords
         $many = count($step->cuts);
         $heavy = 2.0 * count(array_filter($step->cuts, fn (SawCut $cut) => $cut->takes->kg > self::HEAVY));
 
-        return $heavy + match (true) {
+        return $step->class === CutClass::Yard ? 0.0 : $heavy + match (true) {
             $step->class === CutClass::Straighten => 8.0 * $many / 2,
             $step->way->tool() === ToolKind::GuidedSaw => 7.0 * $step->clampings,
             $step->way->tool() === ToolKind::MitreSaw => 3.0 + $many,

@@ -16,7 +16,7 @@ final readonly class Tools
     /** The heaviest part on a sled, kg. */
     private const SLED_CARRIES = 10.0;
 
-    public function __construct(public ?TableSaw $table, public ?GuidedSaw $guided, public ?MitreSaw $mitre, public int $people = 1)
+    public function __construct(public ?TableSaw $table, public ?GuidedSaw $guided, public ?MitreSaw $mitre, public int $people = 1, public ?Yard $yard = null)
     {
     }
 

@@ -12,6 +12,7 @@ enum Way: string
     case GuideOnPiece = 'guide on the piece';
     case GuideOnWaste = 'guide on the waste';
     case Stop = 'stop';
+    case Yard = 'yard';
 
     public function tool(): ToolKind
     {
@@ -19,6 +20,7 @@ enum Way: string
             self::Fence, self::Sled => ToolKind::TableSaw,
             self::GuideOnPiece, self::GuideOnWaste => ToolKind::GuidedSaw,
             self::Stop => ToolKind::MitreSaw,
+            self::Yard => ToolKind::Yard,
         };
     }
 }

@@ -146,6 +146,21 @@ final class SawTest extends AlcoveTestCase
         self::assertArrayNotHasKey('B1-bottom', $next['cutting']['done']);
     }
 
+    public function test_the_yard_cuts_first_where_the_home_says_so(): void
+    {
+        $this->release();
+        $this->getJson("/api/jobs/{$this->job->id}/yard.pdf")->assertNotFound();
+        $this->postJson("/api/homes/{$this->job->home_id}/saws", ['path' => 'yard', 'value' => true])->assertOk()->assertJsonPath('yard.cuts', 3);
+        $this->postJson("/api/homes/{$this->job->home_id}/saws", ['path' => 'yard.cuts', 'value' => 2.5])->assertStatus(422)->assertJsonPath('errors', fn (array $errors) => str_ends_with(array_values($errors)[0][0], '“2.5” is not a whole number from 0 to 20.'));
+        $cutting = $this->release()->json('station.release.cutting');
+        $first = $cutting['steps'][0];
+        self::assertSame(['at the yard', 'the yard', 'At the yard, ask for'], [$first['class'], $first['tool'], $first['verb']]);
+        self::assertMatchesRegularExpression('/^[\d mm,]+ of the width, as the yard sheet has it\./', $first['words']);
+        self::assertStringStartsWith('%PDF', (string) $this->get("/api/jobs/{$this->job->id}/yard.pdf")->assertOk()->getContent());
+        // The cut sheet has it, too, before the cuts at home.
+        $this->get("/api/jobs/{$this->job->id}/cut-sheet")->assertOk();
+    }
+
     public function test_what_can_be_done_is_asked_of_a_piece_of_the_release(): void
     {
         $this->getJson("/api/jobs/{$this->job->id}/as-cut/".Str::uuid())->assertNotFound();

@@ -21,6 +21,8 @@ use Illuminate\Validation\Rule;
 use Incastro\Exchange\CuttingCsv;
 use Incastro\Exchange\LabelGrid;
 use Incastro\Exchange\LabelsPdf;
+use Incastro\Exchange\YardSheetPdf;
+use Incastro\Measure\LengthFormat;
 use Incastro\Saw\Ticks;
 
 /** Releasing a job for cutting, and what happens at the saw and in the shop. Both are answered as every change of a job is. */
@@ -77,6 +79,16 @@ final class SawController extends Controller
         $pdf = (new LabelsPdf($release->cutting['pieces'], $job->choices['name'], (string) config('app.url'), LabelGrid::from($data['grid']), (int) ($data['first'] ?? 1)))->write();
 
         return response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'attachment; filename="labels.pdf"']);
+    }
+
+    /** What the yard is asked to cut for the newest release. */
+    public function yard(Job $job): Response
+    {
+        $release = Release::newest($job) ?? abort(404, 'Nothing is released yet.');
+        abort_unless(YardSheetPdf::isNeeded($release->cutting), 404, 'The yard cuts nothing of this release: say in the workshop that it does, and release again.');
+        $pdf = (new YardSheetPdf($release->cutting, LengthFormat::of($job->choices['measure'])))->write($job->choices['name']);
+
+        return response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'attachment; filename="yard.pdf"']);
     }
 
     /** Pieces or cuts of the newest release, as a table. */

@@ -762,6 +762,7 @@ export interface Saws {
   table_saw: Record<string, { nm: number; typed: string } | number | boolean> | null
   guided_saw: Record<string, { nm: number | number[]; typed: string }> | null
   mitre_saw: Record<string, { nm: number; typed: string }> | null
+  yard: Record<string, { nm: number; typed: string } | number> | null
   ride_home: Record<string, { nm: number; typed: string }> | null
   people: number
   window: number

@@ -201,6 +201,9 @@ const hours = (minutes: number) =>
                 guide at <MeasureText :text="step.guide.text" />
               </p>
               <p class="words">{{ step.words }}</p>
+              <p v-if="step.class === 'at the yard'">
+                <a :href="`/api/jobs/${job.job?.id}/yard.pdf`" download>The sheet for the yard, as PDF</a>
+              </p>
               <p v-if="step.guide" class="soft small">
                 Check that the teeth touch the line on its waste side.
               </p>

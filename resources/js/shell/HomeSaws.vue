@@ -10,7 +10,7 @@ import ToggleSwitch from 'primevue/toggleswitch'
 defineProps<{ home: Home; refused: Record<string, string> }>()
 const emit = defineEmits<{ change: [path: string, value: unknown] }>()
 
-type Saw = 'table_saw' | 'guided_saw' | 'mitre_saw' | 'ride_home'
+type Saw = 'table_saw' | 'guided_saw' | 'mitre_saw' | 'yard' | 'ride_home'
 const KINDS: { saw: Saw; title: string; lengths: [string, string][] }[] = [
   {
     saw: 'table_saw',
@@ -42,6 +42,17 @@ const KINDS: { saw: Saw; title: string; lengths: [string, string][] }[] = [
       ['height', 'Height of cut'],
       ['stop', 'How far the stop reaches'],
       ['least_held', 'Shortest part that can be held'],
+    ],
+  },
+  {
+    saw: 'yard',
+    title: 'The timber yard cuts sheets',
+    lengths: [
+      ['tolerance', 'How exactly it cuts, ±'],
+      ['oversize', 'Asked for on top, to be sawn off at home'],
+      ['least_strip', 'Narrowest strip that it cuts'],
+      ['kerf', 'Kerf of its saw'],
+      ['step', 'Sizes are asked for in steps of'],
     ],
   },
   {
@@ -129,6 +140,16 @@ const PEOPLE = [
             guide to the cut edge; twice. Where the guide’s edge is the line, they are 0.
           </p>
         </template>
+        <div v-if="saw === 'yard'" class="line">
+          <label for="yard-cuts">Straight cuts of a sheet</label>
+          <InputNumber
+            input-id="yard-cuts"
+            :model-value="home.saws.yard?.cuts as number"
+            :min="0"
+            :max="20"
+            @update:model-value="emit('change', 'yard.cuts', $event)"
+          />
+        </div>
         <template v-if="saw === 'table_saw'">
           <div
             v-for="[name, label] in [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Saw;
 
+use Incastro\Cut\Axis;
 use Incastro\Cut\CutPiece;
 use Incastro\Cut\PlacedPiece;
 use Incastro\Cut\PlannedSheet;
@@ -15,17 +16,21 @@ use Incastro\Exchange\SheetPlanWriter;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Pieces\Grain;
+use Incastro\Saw\CutClass;
 use Incastro\Saw\Forest;
 use Incastro\Saw\GuidedSaw;
 use Incastro\Saw\MitreSaw;
 use Incastro\Saw\NotSawable;
+use Incastro\Saw\SawCut;
 use Incastro\Saw\SawPlanner;
 use Incastro\Saw\SawSteps;
 use Incastro\Saw\SettingOrder;
 use Incastro\Saw\Slice;
+use Incastro\Saw\Step;
 use Incastro\Saw\TableSaw;
 use Incastro\Saw\Tools;
 use Incastro\Saw\Way;
+use Incastro\Saw\Yard;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -45,6 +50,12 @@ final class SawPlannerTest extends TestCase
             $hasMitre ? new MitreSaw(self::nm(3.2), self::nm(300), self::nm(90), self::nm(2400), self::nm(150)) : null,
             $people,
         );
+    }
+
+    /** @param array{float, float}|null $ride */
+    private static function withYard(Tools $tools, ?array $ride = null, int $cuts = 3): Tools
+    {
+        return new Tools($tools->table, $tools->guided, $tools->mitre, $tools->people, new Yard($cuts, self::nm(2), self::nm(100), self::nm(4), self::nm(5), self::nm(1), $ride === null ? null : [self::nm($ride[0]), self::nm($ride[1])]));
     }
 
     private static function steps(PlannedSheet ...$sheets): SawSteps
@@ -218,7 +229,46 @@ final class SawPlannerTest extends TestCase
         yield 'one sheet at a time' => [self::tools(), 1];
         yield 'guide alone' => [new Tools(null, self::tools()->guided, null), 2];
         yield 'short guides' => [self::tools([1400]), 2];
+        yield 'the yard, short guides' => [self::withYard(self::tools([1400])), 2];
+        yield 'the yard and a small car' => [self::withYard(self::tools([1400]), [1300, 900]), 1];
         yield 'two people without a guide' => [self::tools([], people: 2, pushTwo: 40), 2];
+    }
+
+    /** @return list<string> what the yard is asked for, by sheet: sizes and kg */
+    private static function asked(SawSteps $steps): array
+    {
+        $yard = array_filter($steps->steps, fn (Step $step) => $step->class === CutClass::Yard);
+
+        return array_values(array_map(fn (Step $step) => implode(', ', array_map(fn (SawCut $cut) => sprintf('%s (%.1f kg)', $cut->at / 1e6, $cut->frees->kg), $step->cuts)), $yard));
+    }
+
+    public function test_the_yard_cuts_what_is_too_heavy_and_too_long_at_home(): void
+    {
+        // The first strip has a factory edge: 6 + 355 + 5. The others have the yard's on both sides: 355 + 5. Three cuts of 4: of 1220 are
+        // left 1220 − 1086 − 12 = 122, at worst 116, which is more than 90 + 6. 2440 × 0.366 × 0.0181 × 680 = 11.0 kg.
+        $tools = self::withYard(self::tools([1400]));
+        $steps = self::planner($tools)->steps(self::twoBoxes());
+        self::assertSame(['366 (11.0 kg), 360 (10.8 kg), 360 (10.8 kg)', '366 (11.0 kg), 360 (10.8 kg), 360 (10.8 kg)'], self::asked($steps));
+        // Without it the rip of 2440 needs a guide of 2590; with it nothing is impossible.
+        self::assertSame([], $steps->impossible);
+        self::assertNotSame([], self::planner(self::tools([1400]))->steps(self::twoBoxes())->impossible);
+        // All of it is done before the first cut at home, and sets nothing.
+        self::assertSame([CutClass::Yard, CutClass::Yard], array_map(fn (Step $step) => $step->class, array_slice($steps->steps, 0, 2)));
+    }
+
+    public function test_what_does_not_go_home_is_cut_across_too(): void
+    {
+        // 1300 long at the most: of the strips of 2440 none goes home. One cut along and one across is all that two cuts give.
+        $steps = self::planner(self::withYard(self::tools(), [1300, 1300], 6))->steps([self::sheet([[355, [['a', 1000], ['b', 1000]]], [355, [['c', 1000], ['d', 1000]]]])]);
+        self::assertNotSame([], self::asked($steps));
+        self::assertNotSame([], array_filter($steps->steps, fn (Step $step) => $step->class === CutClass::Yard && $step->cuts[0]->axis === Axis::X));
+    }
+
+    public function test_where_the_sheet_would_not_bear_the_tolerance_the_yard_cuts_less(): void
+    {
+        // Three strips of 398 and two kerfs of 2.2 are 1198.4 of 1208: 9.6 are over. Two cuts take 2 × (5 + 4 − 2.2) = 13.6, one 6.8.
+        $sheet = self::sheet([[398, [['a', 2000]]], [398, [['b', 2000]]], [398, [['c', 2000]]]]);
+        self::assertSame(['409 (12.3 kg)'], self::asked(self::planner(self::withYard(self::tools([1400])))->steps([$sheet])));
     }
 
     #[DataProvider('workshops')]

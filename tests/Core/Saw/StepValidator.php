@@ -47,8 +47,9 @@ final class StepValidator
         foreach ($answer['steps'] as $s => $step) {
             foreach ($step['cuts'] as $cut) {
                 $sheet = $parts[$cut['takes']]['sheet'];
-                $opened[$sheet] = true;
-                if (count(array_filter(array_keys($opened), fn (int $one) => $left[$one] > 0)) > $this->window) {
+                $opened += $step['class'] === 0 ? [] : [$sheet => true];
+                // What the yard cuts comes in parts, all of it before the first cut.
+                if ($step['class'] !== 0 && count(array_filter(array_keys($opened), fn (int $one) => $left[$one] > 0)) > $this->window) {
                     $this->faults[] = "step $s opens sheet $sheet beyond the window";
                 }
                 $left[$sheet]--;
@@ -138,6 +139,7 @@ final class StepValidator
             'fence' => $this->tools->table !== null && $at <= $nm($this->tools->table->rip) && $kg <= $this->tools->push() + 0.01 && $line >= max($nm($this->tools->table->leastContact), $at) - self::NEAR
                 && ($this->tools->table->hasOutfeed || $this->tools->people > 1 || $line <= 1500),
             'sled' => $this->tools->table?->sledWidest !== null && $line <= $nm($this->tools->table->sledWidest) && $at <= $nm($this->tools->table->sledStop) && $kg <= 10.01,
+            'yard' => $this->tools->yard !== null && $at >= $nm($this->tools->yard->leastStrip),
             'stop' => $this->tools->mitre !== null && $line <= $nm($this->tools->mitre->widest) && $at <= $nm($this->tools->mitre->stop) && $at >= $nm($this->tools->mitre->leastHeld),
             default => ($step['tool'] !== 'guided_saw' || $this->tools->guided !== null && $line <= $nm($this->tools->guided->reach())),
         };
