@@ -12,6 +12,7 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Incastro\Cut\SheetPlan;
 use Incastro\Planning\Planner;
+use Incastro\Saw\SawSteps;
 
 /** Looks longer for a better plan of a job's sheets. One that was asked for when the pieces were others is not looked for any more. */
 final class ImproveSheets implements ShouldBeUnique, ShouldQueue
@@ -48,7 +49,7 @@ final class ImproveSheets implements ShouldBeUnique, ShouldQueue
             $plan,
             self::STEPS,
             fn (float $share): bool => microtime(true) > $began + $share * config('incastro.improve_seconds'),
-            fn (SheetPlan $sheets): int => Cutting::writer($job, $plan)->fromSheets($sheets->sheets)->settings,
+            fn (SheetPlan $sheets): SawSteps => Cutting::writer($job, $plan)->fromSheets($sheets->sheets),
         );
     }
 }

@@ -58,17 +58,17 @@ enum Objective: string
     /**
      * What plans are compared by: the least is the best.
      *
-     * @param  int  $settings  of the plan, as they are counted by whoever compares
+     * @param  list<int|float>  $atSaw  how well it is sawn, as whoever compares counts that
      * @return list<int|float>
      */
-    public function cost(SheetPlan $plan, int $settings): array
+    public function cost(SheetPlan $plan, array $atSaw): array
     {
         $least = [count($plan->unplaced), round($plan->price, 2)];
 
         return match ($this) {
-            self::Money, self::Settings => [...$least, $settings],
-            self::Sheets => [$least[0], count($plan->sheets), $least[1], $settings],
-            self::Offcut => [...$least, -($plan->greatestOffcut()?->area() ?? 0.0), $settings],
+            self::Money, self::Settings => [...$least, ...$atSaw],
+            self::Sheets => [$least[0], count($plan->sheets), $least[1], ...$atSaw],
+            self::Offcut => [...$least, -($plan->greatestOffcut()?->area() ?? 0.0), ...$atSaw],
         };
     }
 }

@@ -154,7 +154,7 @@ final readonly class SheetPlanner
             $cuts = new Cuts($sheet, $lay->kerf);
             $pieces = [];
             foreach ($cuts->pieces() as [$type, $turned, $x, $y, $sizeX, $sizeY]) {
-                array_push($pieces, ...$this->parted(new PlacedPiece($lay->types[$type]->pieces[$taken[$type]++], $at($x, $y, $sizeX, $sizeY), $turned)));
+                array_push($pieces, ...self::parted(new PlacedPiece($lay->types[$type]->pieces[$taken[$type]++], $at($x, $y, $sizeX, $sizeY), $turned)));
             }
             if ($pieces !== []) {
                 $sheets[] = new PlannedSheet($sheet->of->stock, $pieces, array_map(fn (array $left) => $at(...$left), $cuts->offcuts()));
@@ -164,18 +164,12 @@ final readonly class SheetPlanner
         return $sheets;
     }
 
-    /** @return list<PlacedPiece> a row of pieces one by one: their grain lies along the sheet, so that they lie side by side across it */
-    private function parted(PlacedPiece $placed): array
+    /** @return list<PlacedPiece> what is planned as one piece, piece by piece */
+    private static function parted(PlacedPiece $placed): array
     {
-        $parted = [];
-        $from = 0;
-        foreach ($placed->piece->row as $piece) {
-            [$at, $wide] = [$placed->at, $piece->width->nanometres()];
-            $parted[] = new PlacedPiece($piece, new Rectangle($at->x, $at->y + $from, $at->alongX, $wide), false);
-            $from += $wide + $this->saw->kerf->nanometres();
-        }
+        $at = $placed->at;
 
-        return $parted === [] ? [$placed] : $parted;
+        return $placed->piece->parts === [] ? [$placed] : array_map(fn (PlacedPiece $part) => new PlacedPiece($part->piece, new Rectangle($at->x + $part->at->x, $at->y + $part->at->y, $part->at->alongX, $part->at->alongY), $part->turned), $placed->piece->parts);
     }
 
     /**

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Incastro\Exchange;
 
 use Incastro\Cut\CutPiece;
+use Incastro\Cut\SawSetup;
 use Incastro\Cut\Stock;
+use Incastro\Cut\Together;
 use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
 use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unit;
 use Incastro\Measure\Unreadable;
@@ -20,11 +23,20 @@ final class CutListCsv
     /** @var list<Fault> */
     private array $faults = [];
 
+    /** @var array<string, non-empty-array<int, int>> numbers of pieces, by strip and place */
+    private array $fronts = [];
+
+    /** @var array<string, non-empty-list<int>> numbers of pieces, by group, material and thickness */
+    private array $groups = [];
+
     public function __construct(private readonly Unit $unit)
     {
     }
 
     /**
+     * Columns `front` and `group` may stand beside the others: fronts in their order from one strip (A1, A2 …), and what is kept on one
+     * sheet. Both name pieces one by one.
+     *
      * @return list<CutPiece>
      *
      * @throws BadFile
@@ -48,6 +60,7 @@ final class CutListCsv
                 $this->material($row, $place),
                 $grain ?? Grain::Any,
             );
+            $this->kept($row, $place, count($pieces) - 1, $pieces[count($pieces) - 1]);
         }
         $this->throwFaults();
         if (array_sum(array_map(fn (CutPiece $piece) => $piece->quantity, $pieces)) > self::MOST) {
@@ -55,6 +68,54 @@ final class CutListCsv
         }
 
         return $pieces;
+    }
+
+    /**
+     * The pieces of a list with those that stay together made one.
+     *
+     * @param  list<CutPiece>  $pieces  as they were read
+     * @param  list<Stock>  $stock
+     * @return list<CutPiece>
+     *
+     * @throws BadFile
+     */
+    public function together(string $file, array $pieces, SawSetup $saw, LengthFormat $format, array $stock): array
+    {
+        $made = [];
+        $fronts = $this->fronts;
+        foreach ($fronts as $name => $strip) {
+            ksort($strip);
+            $row = array_map(fn (int $i): CutPiece => $pieces[$i], array_values($strip));
+            $first = $row[0];
+            if ($first->grain !== Grain::Length || array_filter($row, fn (CutPiece $piece) => ! $piece->length->isEqualTo($first->length) || $piece->material !== $first->material || ! $piece->thickness->isEqualTo($first->thickness) || $piece->grain !== $first->grain) !== []) {
+                throw BadFile::at("$file:1:front", sprintf('The fronts of strip %s differ. They have one length, thickness and material, and grain length.', $name));
+            }
+            $made[] = CutPiece::row($row, $saw->kerf);
+        }
+        foreach ($this->groups as $group) {
+            array_push($made, ...(new Together($saw, $format, $stock))->block(array_map(fn (int $i) => $pieces[$i], $group)));
+        }
+
+        return [...array_values(array_diff_key($pieces, array_flip(array_merge([], ...array_values($fronts), ...array_values($this->groups))))), ...$made];
+    }
+
+    /** @param array<string, string> $row */
+    private function kept(array $row, string $place, int $i, CutPiece $piece): void
+    {
+        [$front, $group] = [$row['front'] ?? '', $row['group'] ?? ''];
+        if (($front !== '' || $group !== '') && $piece->quantity !== 1) {
+            $this->faults[] = new Fault("$place:quantity", 'Pieces that stay together are named one by one: the quantity is 1.');
+        }
+        if ($front !== '' && ! preg_match('/^([A-Za-z]+)(\d{1,3})$/', $front, $found)) {
+            $this->faults[] = new Fault("$place:front", sprintf('“%s” is not a strip and a place. Type letters and a number, such as A1.', $front));
+        } elseif ($front !== '') {
+            if (isset($this->fronts[$found[1]][(int) $found[2]])) {
+                $this->faults[] = new Fault("$place:front", sprintf('%s stands twice.', $front));
+            }
+            $this->fronts[$found[1]][(int) $found[2]] = $i;
+        } elseif ($group !== '') {
+            $this->groups["$group|$piece->material|{$piece->thickness->nanometres()}"][] = $i;
+        }
     }
 
     /**

@@ -20,6 +20,7 @@ final class CuttingChoices
         'sheets.objective' => 'What the sheets are planned for',
         'sheets.keeps_first' => 'The plan of the sheets that is kept',
         'sheets.fronts_in_order' => 'Fronts in order from one strip',
+        'sheets.boxes_together' => 'Each box from one sheet',
         'sheets.locked' => 'Locked sheets',
     ];
 
@@ -33,7 +34,7 @@ final class CuttingChoices
     /** @return array<string, mixed> */
     public static function defaults(): array
     {
-        return ['objective' => Objective::Money->value, 'keeps_first' => null, 'fronts_in_order' => false, 'locked' => []];
+        return ['objective' => Objective::Money->value, 'keeps_first' => null, 'fronts_in_order' => false, 'boxes_together' => false, 'locked' => []];
     }
 
     /**
@@ -48,7 +49,7 @@ final class CuttingChoices
         $field = match ($edit->path) {
             'sheets.objective' => Field::oneOf($label, array_column(Objective::cases(), 'value')),
             'sheets.keeps_first' => Field::text($label, 64)->orComputed(),
-            'sheets.fronts_in_order' => Field::yesNo($label),
+            'sheets.fronts_in_order', 'sheets.boxes_together' => Field::yesNo($label),
             default => Field::of($label, self::locked(...)),
         };
 
@@ -58,7 +59,7 @@ final class CuttingChoices
     /** @param array<string, mixed> $sheets */
     public static function read(array $sheets): SheetWishes
     {
-        return new SheetWishes(Objective::from($sheets['objective']), $sheets['keeps_first'], array_map(self::sheet(...), array_values($sheets['locked'])), $sheets['fronts_in_order']);
+        return new SheetWishes(Objective::from($sheets['objective']), $sheets['keeps_first'], array_map(self::sheet(...), array_values($sheets['locked'])), $sheets['fronts_in_order'], $sheets['boxes_together']);
     }
 
     /** @param array<string, mixed> $sheet  as `lock` writes it */

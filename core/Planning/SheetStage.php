@@ -11,10 +11,13 @@ use Incastro\Cut\PlannedSheet;
 use Incastro\Cut\SheetPlan;
 use Incastro\Cut\SheetPlanner;
 use Incastro\Cut\Stock;
+use Incastro\Cut\Together;
+use Incastro\Fit\Marks;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Materials\Lineal;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Saw\NotSawable;
+use Incastro\Saw\SawSteps;
 use Incastro\Saw\Slice;
 
 /**
@@ -72,10 +75,10 @@ final readonly class SheetStage
 
     /**
      * Looks longer for a better plan of the sheets and keeps it: one that is better by what the job wants, and of such as are alike in
-     * that the one for which the saw is set less often.
+     * that the one of which fewer cuts cannot be made, and for which the saw is set less often.
      *
      * @param  \Closure(float): bool  $isLate  whether so much of the time is over, of 1
-     * @param  \Closure(SheetPlan): int  $atSaw  how often the saw is set for a plan
+     * @param  \Closure(SheetPlan): SawSteps  $atSaw  how a plan is sawn
      */
     public function improve(Plan $plan, int $steps, \Closure $isLate, \Closure $atSaw): void
     {
@@ -85,7 +88,7 @@ final readonly class SheetStage
         $pieces = self::ofSheets($plan);
         $before = $this->memory->find(self::CUT, $hash);
         $before = $before instanceof SheetPlan ? $before : $plan->cut->sheets;
-        $cost = fn (SheetPlan $one): array => $objective->cost($one, $atSaw($one));
+        $cost = fn (SheetPlan $one): array => $objective->cost($one, $atSaw($one)->cost());
         [$best, $least] = [$before, $cost($before)];
         for ($seed = 1; $seed <= self::SEEDS && ! $isLate(1.0); $seed++) {
             $isLong = $seed === 1 && ! $before->isBest();
@@ -95,7 +98,7 @@ final readonly class SheetStage
             }
         }
         if ($best !== $before) {
-            $this->memory->keep(self::FIRST, $hash, new FirstSheets($before, $atSaw($before), $atSaw($best)));
+            $this->memory->keep(self::FIRST, $hash, new FirstSheets($before, $atSaw($before)->settings, $atSaw($best)->settings));
             $this->memory->keep(self::CUT, $hash, $best);
         }
         $this->memory->keep(self::IMPROVED, $hash, new \stdClass());
@@ -150,9 +153,25 @@ final readonly class SheetStage
             $isFront = fn (CutPiece $piece): bool => isset($fronts[$piece->name]);
             $open = [...(new FrontsInOrder($job->saw(), $stock))->rows(array_values(array_filter($open, $isFront))), ...array_values(array_filter($open, fn (CutPiece $piece) => ! $isFront($piece)))];
         }
+        $open = $job->sheets->boxesTogether ? $this->boxes($job, $open, $stock) : $open;
         $plan = $planned(new SheetPlanner($job->saw(), $job->format), $open, $stock);
 
         return $locked === [] ? $plan : $plan->withLocked($locked, count($this->sizes([...$locked, ...$plan->sheets], $job)));
+    }
+
+    /**
+     * @param  list<CutPiece>  $open
+     * @param  list<Stock>  $stock
+     * @return list<CutPiece> those of a box as one
+     */
+    private function boxes(Job $job, array $open, array $stock): array
+    {
+        $boxes = [];
+        foreach ($open as $piece) {
+            $boxes[implode('|', [Marks::unit($piece->name), $piece->material, $piece->thickness->nanometres()])][] = $piece;
+        }
+
+        return array_merge([], ...array_values(array_map((new Together($job->saw(), $job->format, $stock))->block(...), $boxes)));
     }
 
     /** A lock holds while the saw still goes through between its pieces: its kerf may have become another. */
@@ -186,7 +205,7 @@ final readonly class SheetStage
      */
     private static function hashOf(Job $job, array $pieces, array $stock): string
     {
-        $wishes = [$job->sheets->objective, $job->sheets->locked, $job->sheets->frontsInOrder];
+        $wishes = [$job->sheets->objective, $job->sheets->locked, $job->sheets->frontsInOrder, $job->sheets->boxesTogether];
 
         return hash('sha256', Planner::VERSION.serialize([array_map(CutPiece::of(...), $pieces), $stock, $job->saw(), $job->format, $wishes]));
     }

@@ -41,7 +41,7 @@ final readonly class SawPlanner
         $played = new Played($forest, $this->tools, $isSideBySide);
         $steps = $played->steps($order->made($best));
 
-        return new SawSteps($played->parts(), $steps, count($best->settings), $order->distinct(), $best->fewest, $best->isProven, (new Refusals($forest, $this->tools, $this->format))->of($best), $allOpen);
+        return new SawSteps($played->parts(), $steps, count($best->settings), $order->distinct(), $best->fewest, $best->isProven, (new Refusals($forest, $this->tools, $this->format))->of($best), $allOpen, max([0.0, ...array_map(fn (Part $part) => $part->kg, $forest->carried())]));
     }
 
     /**

@@ -15,6 +15,7 @@ final readonly class SawSteps
      * @param  int  $fewest  what no order goes under with these trees and as many sheets open
      * @param  list<Impossible>  $impossible
      * @param  int  $allOpen  settings that would do with all sheets open at once
+     * @param  float  $heaviest  kg of the heaviest sheet, or part of one from the yard, that is carried home
      */
     public function __construct(
         public array $parts,
@@ -25,6 +26,7 @@ final readonly class SawSteps
         public bool $isProven,
         public array $impossible,
         public int $allOpen,
+        public float $heaviest = 0.0,
     ) {
     }
 
@@ -37,5 +39,11 @@ final readonly class SawSteps
     public function cuts(): array
     {
         return array_merge(...array_map(fn (Step $step) => $step->cuts, $this->steps));
+    }
+
+    /** @return list<int> what orders of different plans are compared by: cuts that no tool makes, then settings; the least is the best */
+    public function cost(): array
+    {
+        return [count($this->impossible), $this->settings];
     }
 }

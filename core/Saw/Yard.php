@@ -19,6 +19,11 @@ final readonly class Yard
     {
     }
 
+    public static function usual(): self
+    {
+        return new self(3, 2_000_000, 100_000_000, 4_000_000, 5_000_000);
+    }
+
     /**
      * The size to ask for of a part, along the axis of its cuts. The edges of the yard stay as hidden ones; a factory edge comes off.
      *

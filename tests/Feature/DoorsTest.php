@@ -109,6 +109,42 @@ final class DoorsTest extends TestCase
         $this->refused('--window:0:window: “0” is not a whole number of sheets from 1.', 'saw:steps', $plan, $tools, '--window=0');
     }
 
+    public function test_tools_and_the_yard_choose_among_plans_of_one_price(): void
+    {
+        $rows = implode('', array_map(fn (int $i) => sprintf("p%d,2,%d,%d,18,birch,length\n", $i, 300 + 97 * $i, 120 + 31 * ($i % 5)), range(1, 12)));
+        $pieces = $this->file('pieces.csv', "name,quantity,length,width,thickness,material,grain\n$rows");
+        $stock = $this->file('stock.csv', "name,quantity,length,width,thickness,material,price\nfull,,2440,1220,18,birch,64\n");
+        $tools = $this->file('tools.json', json_encode(['table_saw' => ['rip' => 610, 'outfeed' => true], 'guided_saw' => ['guides' => [1400]]], JSON_THROW_ON_ERROR));
+        $impossible = fn (array $plan, string $by): int => count($this->answer('saw:steps', $this->file('plan.json', json_encode($plan, JSON_THROW_ON_ERROR)), $by, '--window=20')['impossible']);
+        $plain = $this->answer('cut:plan', $pieces, $stock);
+        $sawn = $this->answer('cut:plan', $pieces, $stock, "--tools=$tools");
+        self::assertSame($plain['price'], $sawn['price']);
+        self::assertLessThanOrEqual($impossible($plain, $tools), $impossible($sawn, $tools));
+        // With the yard nothing is left that cannot be cut.
+        $yard = $this->file('yard.json', json_encode(['yard' => ['cuts' => 3]] + json_decode((string) file_get_contents($tools), true), JSON_THROW_ON_ERROR));
+        self::assertLessThan($impossible($sawn, $tools), $impossible($this->answer('cut:plan', $pieces, $stock, "--tools=$tools", '--yard=3', '--objective=yard'), $yard));
+        $this->refused('--objective:0:objective: Nobody said what the yard does. Add --yard=3, or a yard to the tools.', 'cut:plan', $pieces, $stock, '--objective=yard');
+        $this->refused('none.json:0:tools: There is no such file.', 'cut:plan', $pieces, $stock, '--tools=none.json');
+    }
+
+    public function test_fronts_come_from_one_strip_in_their_order_and_a_group_from_one_sheet(): void
+    {
+        $stock = $this->file('stock.csv', "name,quantity,length,width,thickness,material,price\nfull,,2440,1220,18,birch,64\n");
+        $head = "name,quantity,length,width,thickness,material,grain,front,group\n";
+        $plan = $this->answer('cut:plan', $this->file('pieces.csv', $head."right,1,700,400,18,birch,length,A2,\nleft,1,700,300,18,birch,length,A1,\nlong,4,2300,500,18,birch,length,,\nx,1,600,400,18,birch,length,,box\ny,1,600,400,18,birch,length,,box\n"), $stock);
+        $at = $on = [];
+        foreach ($plan['sheets'] as $s => $sheet) {
+            foreach ($sheet['pieces'] as $piece) {
+                [$at[$piece['name']], $on[$piece['name']]] = [[$piece['x_mm'], $piece['y_mm']], $s];
+            }
+        }
+        // 300 and a kerf of 3.2 above the left one.
+        self::assertSame([$at['left'][0], $at['left'][1] + 303.2], $at['right']);
+        self::assertSame($on['x'], $on['y']);
+        $this->refused("pieces.csv:2:front: “1A” is not a strip and a place. Type letters and a number, such as A1.\npieces.csv:3:quantity: Pieces that stay together are named one by one: the quantity is 1.", 'cut:plan', $this->file('pieces.csv', $head."a,1,700,400,18,birch,length,1A,\nb,2,700,300,18,birch,length,A2,\n"), $stock);
+        $this->refused('pieces.csv:1:front: The fronts of strip A differ. They have one length, thickness and material, and grain length.', 'cut:plan', $this->file('pieces.csv', $head."a,1,700,400,18,birch,length,A1,\nb,1,710,300,18,birch,length,A2,\n"), $stock);
+    }
+
     public function test_a_list_in_inches_and_one_with_faults(): void
     {
         $stock = $this->file('stock.csv', "name,quantity,length,width,thickness,material,price\nfull,1,96,48,3/4,ply,80\n");

@@ -7,25 +7,35 @@ namespace App\Console\Commands;
 use Illuminate\Console\Command;
 use Incastro\Cut\Objective;
 use Incastro\Cut\SawSetup;
+use Incastro\Cut\SheetPlan;
 use Incastro\Cut\SheetPlanner;
 use Incastro\Exchange\BadFile;
 use Incastro\Exchange\CutListCsv;
 use Incastro\Exchange\SheetPlanWriter;
+use Incastro\Exchange\ToolsFile;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unit;
 use Incastro\Measure\Unreadable;
+use Incastro\Saw\SawPlanner;
+use Incastro\Saw\Tools;
+use Incastro\Saw\Yard;
 
 /** Plans sheets for a list of pieces and prints the plan as JSON. Needs no database. */
 final class CutPlanCommand extends Command
 {
     use PrintsJson;
 
+    /** Plans at one price that are tried at the saw. */
+    private const TRIED = 12;
+
     protected $signature = 'cut:plan {pieces : CSV of pieces} {stock : CSV of sheets}
         {--kerf=3.2mm : what the blade takes}
         {--trim=6mm : off all edges, or long:6mm,short:6mm}
-        {--objective=money : money, sheets, settings or offcut: what the plan is for}
+        {--objective=money : money, sheets, settings, offcut or yard: what the plan is for}
+        {--tools= : JSON of the tools owned; of plans at one price the one that is sawn best with them}
+        {--yard= : straight cuts of a sheet that the yard makes}
         {--unit=mm : mm or in, for numbers without a unit}
         {--steps= : of improvement, the same on every machine}
         {--seconds= : in which it may be improved, instead of steps; 0 is the first plan alone}
@@ -43,17 +53,58 @@ final class CutPlanCommand extends Command
                 default => throw BadFile::at('--unit:0:unit', sprintf('“%s” is not a unit here. It is mm or in.', $this->option('unit'))),
             };
             $saw = $this->saw(new LengthReader($unit));
-            $pieces = (new CutListCsv($unit))->pieces((string) $this->argument('pieces'));
+            $list = new CutListCsv($unit);
+            $pieces = $list->pieces((string) $this->argument('pieces'));
             $stock = (new CutListCsv($unit))->stock((string) $this->argument('stock'));
             $format = $unit === Unit::Inch ? LengthFormat::inches() : LengthFormat::millimetres('0.1');
+            $pieces = $list->together((string) $this->argument('pieces'), $pieces, $saw, $format, $stock);
 
             $seed = $this->whole('seed', 1);
             [$steps, $isLate] = $this->effort();
-            $objective = Objective::tryFrom((string) $this->option('objective')) ?? throw BadFile::at('--objective:0:objective', sprintf('“%s” is not what a plan can be for. It is money, sheets, settings or offcut.', (string) $this->option('objective')));
-            $plan = (new SheetPlanner($saw, $format))->plan($pieces, $stock, $steps, $seed, $isLate, objective: $objective);
+            $isForYard = $this->option('objective') === 'yard';
+            $objective = $isForYard ? Objective::Money : Objective::tryFrom((string) $this->option('objective')) ?? throw BadFile::at('--objective:0:objective', sprintf('“%s” is not what a plan can be for. It is money, sheets, settings, offcut or yard.', (string) $this->option('objective')));
+            $tools = $this->tools();
+            if ($isForYard && $tools?->yard === null) {
+                throw BadFile::at('--objective:0:objective', 'Nobody said what the yard does. Add --yard=3, or a yard to the tools.');
+            }
+            $planned = fn (int $seed): SheetPlan => (new SheetPlanner($saw, $format))->plan($pieces, $stock, $steps, $seed, $isLate, objective: $objective);
+            $plan = $planned($seed);
+            if ($tools !== null) {
+                $sawyer = new SawPlanner($saw, $tools, $format, fn () => SawStepsCommand::DENSITY);
+                $cost = function (SheetPlan $plan) use ($sawyer, $objective, $isForYard): array {
+                    $sawn = $sawyer->steps($plan->sheets);
+
+                    return $objective->cost($plan, [...$isForYard ? [round($sawn->heaviest, 2)] : [], ...$sawn->cost()]);
+                };
+                $least = $cost($plan);
+                for ($other = $seed + 1; $other < $seed + self::TRIED && ($isLate === null || ! $isLate()); $other++) {
+                    $now = $planned($other);
+                    [$plan, $least] = $cost($now) < $least ? [$now, $cost($now)] : [$plan, $least];
+                }
+            }
 
             return SheetPlanWriter::write($plan, $saw) + ['steps' => $steps === PHP_INT_MAX ? null : $steps ?? SheetPlanner::STEPS, 'seed' => $seed];
         });
+    }
+
+    /**
+     * The tools that limit the plan, with what the yard does; null where nobody named any.
+     *
+     * @throws BadFile
+     */
+    private function tools(): ?Tools
+    {
+        $file = is_string($this->option('tools')) ? $this->option('tools') : null;
+        if ($file !== null && ! is_file($file)) {
+            throw BadFile::at("$file:0:tools", 'There is no such file.');
+        }
+        $tools = $file === null ? null : ToolsFile::read($file, (string) file_get_contents($file));
+        if ($this->option('yard') === null) {
+            return $tools;
+        }
+        $yard = $tools->yard ?? Yard::usual();
+
+        return new Tools($tools?->table, $tools?->guided, $tools?->mitre, $tools->people ?? 1, new Yard($this->whole('yard', 0), $yard->tolerance, $yard->leastStrip, $yard->kerf, $yard->oversize, $yard->step));
     }
 
     /**

@@ -19,7 +19,7 @@ final class SawStepsCommand extends Command
     use PrintsJson;
 
     /** Where a plan does not say what a material weighs: plywood, kg/m³. */
-    private const DENSITY = 680.0;
+    public const DENSITY = 680.0;
 
     protected $signature = 'saw:steps {plan : what cut:plan answered} {tools : JSON of the tools owned}
         {--window=2 : sheets that may be open at once}

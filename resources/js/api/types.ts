@@ -726,7 +726,13 @@ export interface JobAnswer {
       currency: string
       skirting_stays: boolean
       painted: boolean
-      sheets: { objective: string; keeps_first: string | null; fronts_in_order: boolean; locked: unknown[] }
+      sheets: {
+        objective: string
+        keeps_first: string | null
+        fronts_in_order: boolean
+        boxes_together: boolean
+        locked: unknown[]
+      }
       top_over_sides: boolean
       schools: Record<string, string>
       /** Those that are not at hand are false. */

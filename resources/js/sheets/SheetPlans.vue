@@ -86,6 +86,14 @@ const keepsFirst = computed(
       />
       Fronts of one height from one strip, in order
     </label>
+    <label class="fronts">
+      <Checkbox
+        binary
+        :model-value="sheets.boxes_together"
+        @update:model-value="set('boxes_together', $event)"
+      />
+      Each box from one sheet, where sheets differ in thickness
+    </label>
   </section>
 </template>
 

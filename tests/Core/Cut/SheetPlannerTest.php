@@ -13,6 +13,7 @@ use Incastro\Cut\SawSetup;
 use Incastro\Cut\SheetPlan;
 use Incastro\Cut\SheetPlanner;
 use Incastro\Cut\Stock;
+use Incastro\Cut\Together;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Pieces\Grain;
@@ -153,5 +154,33 @@ final class SheetPlannerTest extends TestCase
         }
 
         return false;
+    }
+
+    public function test_what_stays_together_comes_from_one_sheet_and_is_cut_like_all_else(): void
+    {
+        $saw = SawSetup::allEdges(self::mm(3.2), self::mm(6));
+        $format = LengthFormat::millimetres('0.1');
+        $stock = [self::stock(), self::stock(1220, 1220, 34, name: 'half')];
+        $boxes = fn (string $box): array => [self::piece("$box-side-L", 700, 350), self::piece("$box-side-R", 700, 350), self::piece("$box-top", 560, 350), self::piece("$box-bottom", 560, 350), self::piece("$box-rail", 560, 90)];
+        $together = new Together($saw, $format, $stock);
+        $list = [...$together->block($boxes('A')), ...$together->block($boxes('B')), ...$together->block($boxes('C')), self::piece('long', 2300, 350, 3)];
+        self::assertCount(4, $list);
+        // Close together: no more than a quarter of what they take is lost between them.
+        self::assertLessThan(1.25 * (2 * 700 * 350 + 2 * 560 * 350 + 560 * 90), $list[0]->area());
+
+        $plan = (new SheetPlanner($saw, $format))->plan($list, $stock);
+        self::assertSame([], $plan->unplaced);
+        $sheets = [];
+        foreach ($plan->sheets as $s => $sheet) {
+            $this->assertSawn($sheet);
+            foreach ($sheet->pieces as $placed) {
+                $sheets[explode('-', $placed->piece->name)[0]][$s] = true;
+            }
+        }
+        self::assertSame([1, 1, 1], [count($sheets['A']), count($sheets['B']), count($sheets['C'])]);
+        self::assertSame(18, array_sum(array_map(fn (PlannedSheet $sheet) => count($sheet->pieces), $plan->sheets)));
+        // What no sheet holds together is planned piece by piece.
+        $long = [self::piece('a', 2400, 700), self::piece('b', 2400, 700)];
+        self::assertSame($long, $together->block($long));
     }
 }

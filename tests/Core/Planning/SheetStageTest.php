@@ -28,6 +28,7 @@ use Incastro\Planning\JobChoices;
 use Incastro\Planning\JobReader;
 use Incastro\Planning\Planner;
 use Incastro\Rules\Edit;
+use Incastro\Saw\SawSteps;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\KeptMemory;
 
@@ -37,6 +38,11 @@ final class SheetStageTest extends TestCase
     private static function job(string $example = 'fronts'): Job
     {
         return JobReader::read(JobFile::read("$example.json", (string) file_get_contents(__DIR__."/../../../examples/$example.json"))['job']);
+    }
+
+    private static function set(int $settings): SawSteps
+    {
+        return new SawSteps([], [], $settings, $settings, $settings, true, [], $settings);
     }
 
     /** @return list<string> */
@@ -52,7 +58,7 @@ final class SheetStageTest extends TestCase
         self::assertTrue($planner->sheets->isOpen($plan));
         // At this saw the first plan is set for once more than any other.
         $first = $plan->cut->sheets;
-        $planner->sheets->improve($plan, 50, fn (): bool => false, fn (SheetPlan $sheets): int => $sheets === $first ? 2 : 1);
+        $planner->sheets->improve($plan, 50, fn (): bool => false, fn (SheetPlan $sheets): SawSteps => self::set($sheets === $first ? 2 : 1));
         self::assertFalse($planner->sheets->isOpen($plan));
         $better = $planner->plan(self::job(), isThorough: true)->cut->sheets;
         self::assertNotEquals($first, $better);
@@ -70,7 +76,7 @@ final class SheetStageTest extends TestCase
     {
         $planner = new Planner(new KeptMemory());
         $plan = $planner->plan(self::job(), isThorough: true);
-        $planner->sheets->improve($plan, 50, fn (): bool => true, fn (SheetPlan $sheets): int => $sheets->settings);
+        $planner->sheets->improve($plan, 50, fn (): bool => true, fn (SheetPlan $sheets): SawSteps => self::set($sheets->settings));
         self::assertSame($plan->cut->sheets, $planner->plan(self::job(), isThorough: true)->cut->sheets);
         self::assertNull($planner->sheets->first($plan));
     }
@@ -84,7 +90,7 @@ final class SheetStageTest extends TestCase
             foreach ($plans as $other) {
                 $objective = Objective::from($name);
                 // Settings are looked for longer from the same seed; the rest is ordered strictly.
-                self::assertGreaterThanOrEqual(array_slice($objective->cost($mine, 0), 0, 2), array_slice($objective->cost($other, 0), 0, 2), $name);
+                self::assertGreaterThanOrEqual(array_slice($objective->cost($mine, []), 0, 2), array_slice($objective->cost($other, []), 0, 2), $name);
             }
         }
         self::assertGreaterThanOrEqual($plans['money']->greatestOffcut()?->area(), $plans['offcut']->greatestOffcut()?->area());
