@@ -14,6 +14,7 @@ use Incastro\Measure\LengthFormat;
 use Incastro\Pieces\Grain;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
+use Symfony\Component\Process\Process;
 
 require __DIR__.'/../../vendor/autoload.php';
 
@@ -51,11 +52,14 @@ $saw = SawSetup::allEdges(Length::zero(), Length::zero());
 $mm = Length::ofMillimetres(...);
 $all = ['sheets' => 0, 'bound' => 0, 'first' => 0];
 $longest = 0.0;
+$lists = [];
 foreach ($width as $class => $w) {
     $sum = ['sheets' => 0, 'bound' => 0, 'first' => 0];
     foreach ([20, 40, 60, 80, 100] as $count) {
         for ($i = 0; $i < $each; $i++) {
-            $pieces = array_map(fn (array $size) => new CutPiece('p', 1, $mm($size[0]), $mm($size[1]), $mm(1), 'm', Grain::Length), sizes($class, $count, new Randomizer(new Xoshiro256StarStar(1000 * $class + $count + 100_000 * $i))));
+            $sizes = sizes($class, $count, new Randomizer(new Xoshiro256StarStar(1000 * $class + $count + 100_000 * $i)));
+            $lists[] = ['width' => $w, 'pieces' => $sizes];
+            $pieces = array_map(fn (array $size) => new CutPiece('p', 1, $mm($size[0]), $mm($size[1]), $mm(1), 'm', Grain::Length), $sizes);
             $stock = [new Stock('s', null, $mm($w), $mm($w), $mm(1), 'm', 1.0)];
             $planner = new SheetPlanner($saw, LengthFormat::millimetres());
             $began = cpu();
@@ -74,3 +78,9 @@ foreach ($width as $class => $w) {
     }
 }
 printf("density in %.1f s of CPU               %.4f of the bound, first plan %.4f, slowest first plan with its bound %.0f ms   (goal: 1.03 in 0.3 s, 1.02 in 2 s)\n", $seconds, $all['sheets'] / $all['bound'], $all['first'] / $all['bound'], 1000 * $longest);
+
+// A packer that need not cut through: it has it easier, and must not do better in all.
+$packer = new Process(['node', __DIR__.'/packer.mjs'], input: json_encode($lists, JSON_THROW_ON_ERROR), timeout: 300);
+$packer->run();
+$other = $packer->isSuccessful() ? array_sum((array) json_decode($packer->getOutput(), true)) : null;
+printf("sheets of the same lists               %d; %s   (goal: never more)\n", $all['sheets'], $other === null ? 'the other packer is not installed' : "$other with a packer that need not cut right through");

@@ -26,7 +26,8 @@ $planner = new SheetPlanner(Cupboards::saw(), $format);
 $saw = new SawPlanner(Cupboards::saw(), new Tools(null, new GuidedSaw(2_200_000, [2_700_000_000], 150_000_000, 0, 0, 55_000_000), null), $format, fn () => 680.0);
 
 $sum = ['price' => [], 'settings' => []];
-$ratios = [];
+$ratios = $looked = [];
+$set = [0, 0];
 $proven = $different = 0;
 for ($seed = 1; $seed <= $lists; $seed++) {
     $pieces = Cupboards::pieces($seed, 61);
@@ -39,12 +40,24 @@ for ($seed = 1; $seed <= $lists; $seed++) {
             $sawn = $saw->steps($plan->sheets);
             $ratios[] = $sawn->settings / $sawn->distinct;
             $proven += (int) $sawn->isProven;
+            // As the queued search does it: of plans at the least price the one for which the saw is set least.
+            [$least, $ratio] = [[$plan->price, $sawn->settings], $sawn->settings / $sawn->distinct];
+            for ($other = 2; $other <= 12; $other++) {
+                $plan = $planner->plan($pieces, $stock, $steps, $other);
+                $tried = $saw->steps($plan->sheets);
+                if ([$plan->price, $tried->settings] < $least) {
+                    [$least, $ratio] = [[$plan->price, $tried->settings], $tried->settings / $tried->distinct];
+                }
+            }
+            $looked[] = $ratio;
+            $set[0] += $sawn->settings;
+            $set[1] += $least[1];
         }
     }
 }
 [$first, $some, $many] = array_values($sum['settings']);
 printf("fence settings of %d cupboards           first plan %d, after 300 steps %d (%.0f %% fewer), after 1000 %d (%.0f %% fewer), different sizes %d; price %.0f, %.0f, %.0f   (goal: 22 %%, 25 %%)\n", $lists, $first, $some, 100 - 100 * $some / $first, $many, 100 - 100 * $many / $first, $different, ...array_values($sum['price']));
-printf("settings of the saw, one tool           %.3f of the different sizes on average, %d of %d proven fewest for their trees   (goal: 1.08)\n", array_sum($ratios) / count($ratios), $proven, $lists);
+printf("settings of the saw, one tool           %.3f of the different sizes on average, %d of %d proven fewest for their trees; the best of 12 plans %.3f (%d settings in all became %d)   (goal: 1.08)\n", array_sum($ratios) / count($ratios), $proven, $lists, array_sum($looked) / count($looked), ...$set);
 
 $pieces = [];
 for ($seed = 1; count($pieces) < 500; $seed++) {
