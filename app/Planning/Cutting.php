@@ -165,10 +165,15 @@ final readonly class Cutting
     {
         $pieces = array_column($release->cutting['pieces'], null, 'part');
         $asCut = new AsCut(LengthFormat::of($job->choices['measure']));
+        $byDevice = Ticks::byDevice($facts);
 
-        return array_map(function (array $fact) use ($pieces, $asCut): array {
+        return array_map(function (array $fact) use ($pieces, $asCut, $byDevice): array {
             $piece = $pieces[$fact['part'] ?? ''] ?? null;
             $dimension = $fact['body']['dimension'] ?? null;
+            $sizes = $fact['kind'] === Ticks::AS_CUT ? $byDevice[$fact['part'] ?? ''][$dimension] ?? [] : [];
+            if ($piece !== null && $sizes !== [] && Ticks::isUndecided($sizes)) {
+                return $fact + ['judged' => $asCut->undecided($piece['mark'], $sizes)];
+            }
 
             return $fact + ['judged' => $fact['kind'] !== Ticks::AS_CUT || $piece === null || ! isset($piece['good'][$dimension])
                 ? null

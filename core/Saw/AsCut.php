@@ -99,6 +99,17 @@ final readonly class AsCut
     }
 
     /**
+     * Two devices say otherwise of one size.
+     *
+     * @param  non-empty-array<string, int>  $sizes  nm
+     * @return array{state: string, sentence: string}
+     */
+    public function undecided(string $mark, array $sizes): array
+    {
+        return ['state' => 'short', 'sentence' => sprintf('%s was measured as %s by different people. Measure it once more: until then neither counts.', $mark, implode(' and ', array_map(fn (int $nm) => $this->format->finest()->write(Length::ofNanometres($nm)), array_values(array_unique($sizes)))))];
+    }
+
+    /**
      * By what a piece of its sort allows.
      *
      * @param  array{int, int}  $band

@@ -18,6 +18,9 @@ final class Ticks
 
     public const WITHDRAWAL = 'withdrawal';
 
+    /** Two who measure one piece may differ by so much, nm. */
+    private const AGREE = 500_000;
+
     /** In the shop. */
     public const BOUGHT = 'bought';
 
@@ -46,21 +49,47 @@ final class Ticks
     }
 
     /**
-     * The newest standing size of each part.
+     * The standing sizes of each part: of one device the newest counts; where two devices say otherwise, neither does.
      *
-     * @param  list<array{id: string, kind: string, part: ?string, body: ?array<string, mixed>, withdraws: list<string>}>  $facts
+     * @param  list<array{id: string, kind: string, part: ?string, body: ?array<string, mixed>, withdraws: list<string>, device: string}>  $facts
      * @return array<string, array<string, int>> nm, by part and dimension
      */
     public static function measured(array $facts): array
     {
         $measured = [];
-        foreach (self::standing($facts) as $fact) {
-            if ($fact['kind'] === self::AS_CUT && $fact['part'] !== null && isset($fact['body']['dimension'], $fact['body']['nm'])) {
-                $measured[$fact['part']][(string) $fact['body']['dimension']] = (int) $fact['body']['nm'];
+        foreach (self::byDevice($facts) as $part => $dimensions) {
+            foreach ($dimensions as $dimension => $sizes) {
+                if (! self::isUndecided($sizes)) {
+                    $measured[$part][$dimension] = $sizes[array_key_last($sizes)];
+                }
             }
         }
 
         return $measured;
+    }
+
+    /**
+     * The newest size that each device says of a part.
+     *
+     * @param  list<array{id: string, kind: string, part: ?string, body: ?array<string, mixed>, withdraws: list<string>, device: string}>  $facts
+     * @return array<string, array<string, non-empty-array<string, int>>> nm, by part, dimension and device
+     */
+    public static function byDevice(array $facts): array
+    {
+        $sizes = [];
+        foreach (self::standing($facts) as $fact) {
+            if ($fact['kind'] === self::AS_CUT && $fact['part'] !== null && isset($fact['body']['dimension'], $fact['body']['nm'])) {
+                $sizes[$fact['part']][(string) $fact['body']['dimension']][$fact['device']] = (int) $fact['body']['nm'];
+            }
+        }
+
+        return $sizes;
+    }
+
+    /** @param non-empty-array<string, int> $sizes  by device, nm */
+    public static function isUndecided(array $sizes): bool
+    {
+        return max($sizes) - min($sizes) > self::AGREE;
     }
 
     /**

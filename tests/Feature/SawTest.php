@@ -161,6 +161,18 @@ final class SawTest extends AlcoveTestCase
         $this->get("/api/jobs/{$this->job->id}/cut-sheet")->assertOk();
     }
 
+    public function test_where_two_devices_say_otherwise_of_a_size_neither_counts(): void
+    {
+        [, $bottom, $release] = $this->cutTo('B1-bottom', -2.0);
+        $other = fn (string $text): TestResponse => $this->send($release['id'], [['device' => (string) Str::uuid()] + $this->fact(Ticks::AS_CUT, $bottom['part'], ['dimension' => 'length', 'text' => $text])])->assertOk();
+        $judged = array_filter(array_column($other('846')->json('station.release.facts'), 'judged'));
+        self::assertSame(['B1-bottom was measured as 845 mm and 846 mm by different people. Measure it once more: until then neither counts.'], array_values(array_unique(array_column($judged, 'sentence'))));
+        self::assertSame([], $this->getJson("/api/jobs/{$this->job->id}/as-cut/{$bottom['part']}")->json('answers'));
+        // The first takes it again, and now they agree.
+        $this->send($release['id'], [$this->fact(Ticks::AS_CUT, $bottom['part'], ['dimension' => 'length', 'text' => '846'])])->assertOk();
+        self::assertNotSame([], $this->getJson("/api/jobs/{$this->job->id}/as-cut/{$bottom['part']}")->json('answers'));
+    }
+
     public function test_what_can_be_done_is_asked_of_a_piece_of_the_release(): void
     {
         $this->getJson("/api/jobs/{$this->job->id}/as-cut/".Str::uuid())->assertNotFound();

@@ -242,3 +242,74 @@ test('when all is cut, an offcut is kept, stands on the shelf of the workshop, a
   await shelf.getByRole('button', { name: 'O-1 was used, or is not there' }).click()
   await expect(shelf.getByText('Empty. When a job is cut')).toBeVisible()
 })
+
+test('plans stand side by side, another is taken, and a sheet is locked as it lies', async ({ page }) => {
+  await landingAlcove(page, 'sheets')
+  await page.getByRole('button', { name: 'Compare with other plans' }).click()
+  const plans = page.locator('.plan')
+  await expect(plans).toHaveCount(4)
+  await expect(page.getByRole('button', { name: /^Least money, taken/ })).toContainText(
+    /the saw is set \d+ times/,
+  )
+  await page.getByRole('button', { name: /^Biggest offcut/ }).click()
+  await page.getByRole('button', { name: 'Compare with other plans' }).click()
+  await expect(page.getByRole('button', { name: /^Biggest offcut, taken/ })).toBeVisible()
+
+  const last = page.locator('article.sheet').last()
+  const title = (await last.locator('h2').textContent()) ?? ''
+  await last.getByRole('button', { name: 'Lock' }).click()
+  // What is locked comes first, and the rest is planned round it.
+  await expect(page.locator('article.sheet').first().getByRole('button', { name: 'Locked' })).toBeVisible()
+  await expect(page.locator('article.sheet').first().locator('h2')).toHaveText(
+    title.replace(/^Sheet \d+/, 'Sheet 1'),
+  )
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('button', { name: 'Locked' })).toHaveCount(0)
+})
+
+test('a piece that is too short is kept, its box follows, and the cutting goes on', async ({ page }) => {
+  await released(page)
+  const job = page.url().split('/').at(-2) ?? ''
+  // Somebody else cut the bottom.
+  await page.evaluate(async (id) => {
+    interface Saw {
+      station: { release: { id: string; cutting: { pieces: { mark: string; part: string }[] } } }
+    }
+    const { release } = (
+      (await (await fetch(`/api/jobs/${id}?station=saw`, { cache: 'reload' })).json()) as Saw
+    ).station
+    const bottom = release.cutting.pieces.find((piece) => piece.mark === 'B1-bottom')
+    const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '')
+    await fetch(`/api/jobs/${id}/facts`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
+      body: JSON.stringify({
+        facts: [
+          {
+            id: crypto.randomUUID(),
+            device: crypto.randomUUID(),
+            sequence: 1,
+            kind: 'cut',
+            release: release.id,
+            part: bottom?.part,
+            at: new Date().toISOString(),
+            withdraws: [],
+          },
+        ],
+      }),
+    })
+  }, job)
+  await page.reload()
+  await page
+    .getByRole('button', { name: /^Measured/ })
+    .first()
+    .click()
+  const field = page.getByLabel('Length as cut')
+  await field.fill('845')
+  await field.press('Enter')
+  const answer = page.getByRole('button', { name: 'Keep it so' })
+  await expect(page.getByText(/^Keep it at 845 mm: \d+ other sizes follow\.$/)).toBeVisible()
+  await answer.click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(page.getByRole('link', { name: /^Saw/ })).toContainText(/0 of \d+ cuts/)
+})
