@@ -152,6 +152,7 @@ final readonly class UsualMaterials
             ArticleKind::BarPull => [1, 6.5, 0.0],
             ArticleKind::Knob => [1, 3.9, 0.0],
             ArticleKind::CupPull => [1, 5.2, 0.0],
+            ArticleKind::Hook => [1, 2.4, 0.0],
             ArticleKind::Slides => [1, 14.0, 1.6],
             ArticleKind::UnderSlides => [1, 29.0, 3.5],
             ArticleKind::HeavySlides => [1, 48.0, 4.5],

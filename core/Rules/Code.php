@@ -85,7 +85,10 @@ enum Code: string
     case PlanCrosses = 'plan-crosses';
     case PlanFloats = 'plan-floats';
     case PlanNotChecked = 'plan-not-checked';
+    case PanelsOdd = 'panels-odd';
     case RailLow = 'rail-low';
+    case RailNowhere = 'rail-nowhere';
+    case RailOneStud = 'rail-one-stud';
     case RakeHit = 'rake-hit';
     case RevealWanders = 'reveal-wanders';
     case ReadyMadeDepth = 'ready-made-depth';
@@ -99,6 +102,7 @@ enum Code: string
     case ShelfNoRoom = 'shelf-no-room';
     case ShelvesTooClose = 'shelves-too-close';
     case Sliver = 'sliver';
+    case StileOnSocket = 'stile-on-socket';
     case SnapRing = 'snap-ring';
     case SocketCovered = 'socket-covered';
     case StayWeak = 'stay-too-weak';

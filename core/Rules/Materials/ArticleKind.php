@@ -22,6 +22,7 @@ enum ArticleKind: string
     case BarPull = 'bar-pull';
     case Knob = 'knob';
     case CupPull = 'cup-pull';
+    case Hook = 'hook';
     case Slides = 'slides';
     case HeavySlides = 'heavy-slides';
     case UnderSlides = 'under-slides';
@@ -60,6 +61,7 @@ enum ArticleKind: string
             self::BarPull => 'Bar',
             self::Knob => 'Knob',
             self::CupPull => 'Cup pull',
+            self::Hook => 'Coat hook',
             self::Slides => 'Pair of drawer slides',
             self::HeavySlides => 'Pair of heavy slides',
             self::UnderSlides => 'Pair of undermount slides',

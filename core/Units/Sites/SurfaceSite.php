@@ -6,9 +6,14 @@ namespace Incastro\Units\Sites;
 
 use Incastro\Fit\FittedSurface;
 use Incastro\Fit\Terms;
+use Incastro\Fit\ThingPlace;
+use Incastro\Geometry\Block;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Way;
 use Incastro\Pieces\Piece;
+use Incastro\Survey\Things\Face;
+use Incastro\Survey\Things\Thing;
+use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Make\Workshop;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
@@ -27,5 +32,15 @@ final readonly class SurfaceSite
     public function placed(Piece $piece, float $x, float $y, float $z, Way $length, Way $width, Part $part): Placed
     {
         return new Placed($piece, Pose::at($this->place->u + $x, $this->place->v + $y, $this->place->z + $z, $length, $width, Way::Out), $part, $this->place->surface->id);
+    }
+
+    /** @return list<Block> the studs of the wall that somebody noted, in its frame, from left to right */
+    public function studs(): array
+    {
+        $places = new ThingPlace($this->terms->room, $this->place->frame);
+        $studs = array_map($places->block(...), array_filter($this->terms->room->things, fn (Thing $thing) => $thing->kind === ThingKind::Stud && $thing->face === Face::Wall && $thing->wall === $this->place->frame->wall));
+        usort($studs, fn (Block $a, Block $b) => $a->u0 <=> $b->u0);
+
+        return $studs;
     }
 }

@@ -6,7 +6,7 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
-use Incastro\Fit\ThingPlace;
+use Incastro\Geometry\Block;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Vector;
 use Incastro\Geometry\Way;
@@ -31,9 +31,6 @@ use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
-use Incastro\Survey\Things\Face;
-use Incastro\Survey\Things\Thing;
-use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hand;
 use Incastro\Units\Hardware;
@@ -213,14 +210,8 @@ final readonly class Hatch implements SurfaceUnit
     /** @return list<Finding> whether the hinge side finds something to hold it */
     private function studs(SurfaceSite $site, Hand $hand): array
     {
-        $places = new ThingPlace($site->terms->room, $site->place->frame);
-        $studs = array_filter($site->terms->room->things, fn (Thing $thing) => $thing->kind === ThingKind::Stud && $thing->face === Face::Wall && $thing->wall === $site->place->frame->wall);
         $edge = $site->place->u + ($hand === Hand::Left ? 0.0 : $site->place->width->result->toDouble());
-        $off = array_map(function (Thing $stud) use ($places, $edge): float {
-            $block = $places->block($stud);
-
-            return max(0.0, $block->u0 - $edge, $edge - $block->u1);
-        }, $studs);
+        $off = array_map(fn (Block $stud): float => max(0.0, $stud->u0 - $edge, $edge - $stud->u1), $site->studs());
         $id = $site->place->surface->id;
 
         $nearest = $off === [] ? null : min($off);
