@@ -41,6 +41,7 @@ enum Code: string
     case FlapHeavy = 'flap-heavy';
     case FlapHigh = 'flap-high';
     case FlapNotLevel = 'flap-not-level';
+    case FirstTooNarrow = 'first-too-narrow';
     case FootGap = 'foot-gap';
     case FrontClosed = 'front-closed';
     case FreeFloor = 'free-floor';

@@ -6,6 +6,8 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
+use Incastro\Fit\ThingPlace;
+use Incastro\Geometry\Outline;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
@@ -13,7 +15,10 @@ use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
+use Incastro\Pieces\Works\Finish;
+use Incastro\Pieces\Works\Finished;
 use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\ArticleKind;
@@ -26,11 +31,15 @@ use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Rule;
+use Incastro\Rules\WayOut;
+use Incastro\Survey\Things\Face;
+use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Lay;
+use Incastro\Units\Make\FirstBoard;
 use Incastro\Units\Make\Joinery;
 use Incastro\Units\Make\Screws;
 use Incastro\Units\Part;
@@ -59,10 +68,14 @@ final readonly class Cladding implements SurfaceUnit
 
     private const FROM_SHEET = [45.0, 1.75];
 
+    /** Openings beside which a strip of a board is seen along its whole length. */
+    private const SEEN = [ThingKind::Window, ThingKind::Door, ThingKind::Hatch, ThingKind::Fireplace];
+
     public function __construct(
         #[Choice('Boards run', Lay::Upright)] public Lay $lay,
         #[Size('Gap at all four edges', ['10', '3/8'], 2, 20, 'Boards swell; trim covers it.')] public Length $gap,
         #[Toggle('On battens', true)] public bool $battens,
+        #[Size('The floor falls along the first board', ['0', '0'], 0, 45, '0 where a trim covers its edge; else it is scribed.')] public Length $fall,
     ) {
     }
 
@@ -85,7 +98,8 @@ final readonly class Cladding implements SurfaceUnit
         [$across, $along] = $isUpright ? [$site->place->width, $site->place->height] : [$site->place->height, $site->place->width];
         $material = $terms->materials->for(Purpose::Cladding);
         $cover = self::cover($material instanceof Board ? $material : null, $terms->rules->unit);
-        $widths = self::widths($across->minusTimes('gap at both ends', 2, $this->gap), Length::ofDouble($cover), $terms->format);
+        $edges = $this->edges($site);
+        $widths = self::widths($across->minusTimes('gap at both ends', 2, $this->gap), Length::ofDouble($cover), $terms->format, $this->fall, $edges);
         if ($widths === null) {
             return new Assembly([]);
         }
@@ -102,7 +116,7 @@ final readonly class Cladding implements SurfaceUnit
 
         return new Assembly([...$battens, ...$boards], $joints, $this->hardware($site, $boards, $battens), [
             'First board, '.$site->place->mark => $widths[0], 'Last board, '.$site->place->mark => $widths[count($widths) - 1],
-        ], $this->slivers($site, $widths, $cover));
+        ], $this->slivers($site, $widths, $cover, $edges));
     }
 
     /** How much of a board shows once it is fixed, mm. */
@@ -117,31 +131,37 @@ final readonly class Cladding implements SurfaceUnit
     }
 
     /**
-     * Widths of all boards from the first on: n = ⌈B/cover⌉, of which the last takes what is left; where that is under half a
-     * board, the first and it share.
+     * Widths of all boards from the first on, so that none is a sliver where that can be (`FirstBoard`).
      *
      * @param  Working  $clear  B: what the boards cover, gaps taken off
+     * @param  ?Length  $fall  that the first board loses to its scribe
+     * @param  list<Length>  $edges  of openings by pairs, from where the first board begins
      * @return non-empty-list<Working>|null null where nothing is to be covered
      */
-    public static function widths(Working $clear, Length $cover, LengthFormat $format): ?array
+    public static function widths(Working $clear, Length $cover, LengthFormat $format, ?Length $fall = null, array $edges = []): ?array
     {
         $clear = $clear->roundedDown($format);
-        if (! $clear->result->isPositive()) {
+        $most = $fall === null ? $cover : $cover->minus($fall);
+        if (! $clear->result->isPositive() || ! $most->isPositive()) {
             return null;
         }
-        if (! $clear->result->isGreaterThan($cover)) {
+        if (! $clear->result->isGreaterThan($most)) {
             return [$clear];
         }
-        $count = (int) ceil($clear->result->toDouble() / $cover->toDouble() - 1e-9);
+        $boards = FirstBoard::of($clear->result->nanometres(), $cover->nanometres(), $most->nanometres(), (int) ceil(self::least($cover->toDouble()) * 1e6), array_map(fn (Length $edge) => $edge->nanometres(), $edges), $format->step->nanometres());
+        $count = count($boards->widths);
         $whole = Working::start('cover of a board', $cover);
+        $first = Length::ofNanometres($boards->widths[0]);
         $rest = $count === 2 ? $clear : $clear->minusTimes($count === 3 ? 'one whole board' : sprintf('%d whole boards', $count - 2), $count - 2, $cover);
-        $last = $rest->minus('the first board', $cover);
-        if (2 * $last->result->toDouble() >= $cover->toDouble()) {
-            return [$whole, ...array_fill(0, $count - 2, $whole), $last];
-        }
-        $half = $rest->dividedBy('first and last alike', 2)->roundedDown($format);
+        $last = $rest->minus('the first board', $first);
+        $begins = match (true) {
+            $first->isEqualTo($cover) => $whole,
+            $first->isEqualTo($most) => $whole->minus('what the floor falls', $cover->minus($most)),
+            abs(2 * $first->nanometres() - $rest->result->nanometres()) <= 2 * $format->step->nanometres() => $rest->dividedBy('first and last alike', 2)->roundedDown($format),
+            default => Working::start('so wide that no strip is narrower than '.$format->write(Length::ofNanometres($boards->leastStrip)), $first),
+        };
 
-        return [$half, ...array_fill(0, $count - 2, $whole), $rest->minus('the first board', $half->result)];
+        return [$begins, ...array_fill(0, $count - 2, $whole), $last];
     }
 
     /**
@@ -159,12 +179,44 @@ final readonly class Cladding implements SurfaceUnit
                 count($widths) - 1 => ['last', 'Last board'],
                 default => ["board-$i", 'Board'],
             };
-            $piece = $site->make->inner($role, $name, $long, $width, Purpose::Cladding, Grain::Length, [], [$i === 0 ? 'nailed at its edge, then through the tongue' : ($role === 'last' ? 'slipped in, nailed under the trim' : 'nailed through the tongue')]);
+            $isScribed = $i === 0 && $this->fall->isPositive();
+            $piece = $isScribed ? $this->scribed($site, $long, $width) : $site->make->inner($role, $name, $long, $width, Purpose::Cladding, Grain::Length, [], [$i === 0 ? 'nailed at its edge, then through the tongue' : ($role === 'last' ? 'slipped in, nailed under the trim' : 'nailed through the tongue')]);
             $placed[] = $this->standing($site, $piece, $gap, $at, $deep, Part::Cladding);
             $at += $width->result->toDouble();
         }
 
         return $placed;
+    }
+
+    /** The first board where it stands on a floor that falls: what it loses to its scribe is left on. */
+    private function scribed(SurfaceSite $site, Working $long, Working $width): Piece
+    {
+        $length = $long->roundedDown($site->terms->format);
+
+        return $site->make->covering('first', 'First board', $length, $width->plus('left on to scribe', $this->fall), Purpose::Cladding, Outline::rectangle(0.0, 0.0, $length->result->toDouble(), $width->result->toDouble()), [new Finished('groove, long', Finish::TouchesHouse)], ['scribed at its groove, nailed at its edge, then through the tongue']);
+    }
+
+    /**
+     * Where openings that are seen begin and end across the boards, from where the first board begins.
+     *
+     * @return list<Length>
+     */
+    private function edges(SurfaceSite $site): array
+    {
+        $places = new ThingPlace($site->terms->room, $site->place->frame);
+        $isUpright = $this->lay === Lay::Upright;
+        $from = ($isUpright ? $site->place->u : $site->place->z) + $this->gap->toDouble();
+        $edges = [];
+        foreach ($site->terms->room->things as $thing) {
+            $block = in_array($thing->kind, self::SEEN, true) && $thing->face === Face::Wall && $thing->wall === $site->place->frame->wall ? $places->block($thing) : null;
+            if ($block !== null) {
+                foreach ($isUpright ? [$block->u0, $block->u1] : [$block->z0, $block->z1] as $edge) {
+                    $edges[] = Length::ofDouble($edge - $from);
+                }
+            }
+        }
+
+        return $edges;
     }
 
     /** A board at so much along itself and across all. */
@@ -224,12 +276,29 @@ final readonly class Cladding implements SurfaceUnit
 
     /**
      * @param  non-empty-list<Working>  $widths
+     * @param  list<Length>  $edges
      * @return list<Finding>
      */
-    private function slivers(SurfaceSite $site, array $widths, float $cover): array
+    private function slivers(SurfaceSite $site, array $widths, float $cover, array $edges): array
     {
         $least = min(array_map(fn (Working $width) => $width->result->toDouble(), [$widths[0], $widths[count($widths) - 1]]));
+        $id = $site->place->surface->id;
+        $at = 0.0;
+        foreach ($widths as $width) {
+            $to = $at + $width->result->toDouble();
+            foreach ($edges as $i => $edge) {
+                if ($edge->toDouble() > $at + 1e-6 && $edge->toDouble() < $to - 1e-6) {
+                    $least = min($least, $i % 2 === 0 ? $edge->toDouble() - $at : $to - $edge->toDouble());
+                }
+            }
+            $at = $to;
+        }
+        $findings = $least >= self::least($cover) - 1e-6 ? [] : [Finding::warning(Code::Sliver, sprintf('The narrowest strip of %s is %s wide; %s is the least that looks like a board.', $site->place->mark, $site->terms->write($least), $site->terms->write(self::least($cover))), $id)];
+        if ($cover - $this->fall->toDouble() < self::least($cover)) {
+            $findings[] = Finding::clash(Code::FirstTooNarrow, sprintf('The floor falls %s; the first board of %s cannot take it.', $site->terms->format->write($this->fall), $site->place->mark), $id)
+                ->withWaysOut([new WayOut('A trim covers its edge', Edits::surface($id)->setting(['fall' => ['nm' => 0, 'typed' => '0']]))]);
+        }
 
-        return $least >= self::least($cover) - 1e-6 ? [] : [Finding::warning(Code::Sliver, sprintf('The ripped boards of %s are %s wide; %s is the least that looks like a board.', $site->place->mark, $site->terms->write($least), $site->terms->write(self::least($cover))), $site->place->surface->id)];
+        return $findings;
     }
 }

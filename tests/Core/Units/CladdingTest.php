@@ -77,6 +77,27 @@ final class CladdingTest extends TestCase
         self::assertSame([19, 3.3125, 3.3125], [count($inches), $inches[0], $inches[18]]);
     }
 
+    public function test_the_first_course_gives_way_to_the_floor_and_to_an_opening(): void
+    {
+        $read = fn (string $typed): Length => (new LengthReader(Unit::Inch))->read($typed);
+        // 93 3/4 of 5 1/8, the floor falls 3/8, an opening from 29 5/8 to 47 1/8 above the first course's gap: 4 first, 2 5/8 last.
+        $widths = Cladding::widths(Working::start('clear', $read('93 3/4')), $read('5 1/8'), LengthFormat::inches(), $read('3/8'), [$read('29 5/8'), $read('47 1/8')]);
+        self::assertNotNull($widths);
+        self::assertSame([19, 4.0, 2.625], [count($widths), $widths[0]->result->toDouble() / 25.4, $widths[18]->result->toDouble() / 25.4]);
+        self::assertStringContainsString('no strip is narrower than', json_encode($widths[0]->steps, JSON_THROW_ON_ERROR));
+        // Without the opening the first is as wide as its scribe leaves it: 2 · 1 7/8 is less than a board, so that it shares with the last.
+        $plain = Cladding::widths(Working::start('clear', $read('93 3/4')), $read('5 1/8'), LengthFormat::inches(), $read('3/8'));
+        self::assertEqualsWithDelta([3.3125, 3.3125], [($plain[0] ?? null)?->result->toDouble() / 25.4, ($plain[18] ?? null)?->result->toDouble() / 25.4], 1e-6);
+    }
+
+    public function test_the_first_board_on_a_floor_that_falls_is_cut_larger_and_scribed(): void
+    {
+        $plan = self::plan(['lay' => 'level', 'battens' => false, 'fall' => TestLayout::mm(12)], ['foot' => 900.0, 'head' => 1300.0]);
+        $first = $plan->assemblies[0]->placed[0];
+        // 380 by 90, the first 78 at the most: 1 + ⌈302/90⌉ = 5 courses, 380 − 78 − 270 = 32; (78 + 32)/2 = 55, and 12 to scribe.
+        self::assertSame([55.0 + 12.0, 910.0, 965.0], [$first->piece->width->result->toDouble(), $first->bounds->z0, $first->bounds->z1]);
+    }
+
     public function test_boards_cover_the_wall_between_their_gaps_on_battens(): void
     {
         // An alcove of 1200 × 2400, gaps of 10: 1180 across, thirteen boards by 90 and a last of 10, so that both share 100/2.
