@@ -82,6 +82,7 @@ enum Code: string
     case OverHead = 'over-head';
     case Overlap = 'overlap';
     case PanelCaught = 'panel-caught';
+    case CornerNotSquare = 'corner-not-square';
     case PlanCannotClose = 'plan-cannot-close';
     case PlanCrosses = 'plan-crosses';
     case PlanFloats = 'plan-floats';
