@@ -54,6 +54,10 @@ final class ExamplesTest extends TestCase
             // 500 × 700 in a wall of 100: sides 700 − 10 = 690, head and sill 500 − 10 − 36 = 454; a leaf 654 + 25.4 = 679.4 by 479.4, down; casing 679 + 6 + 114
             // and 479 + 6 + 114, 57 wide.
             'hatch' => ['hatch', [[2, 690.0, 100.0], [2, 454.0, 100.0], [1, 679.0, 479.0], [2, 799.0, 57.0], [2, 599.0, 57.0]]],
+            // 2126 along the wall: (2126 − 90)/(400 + 90) = 4.2, four panels of (2126 − 5 · 90)/4 = 419, end stiles (2126 − 4 · 419 − 3 · 90)/2 = 90 and 8 to
+            // scribe; 1100 − 90 − 140 = 870 between the rails; mouldings 419 − 50 and 870 − 50, a cap of 18 + 20. Hooks on 1190 − 40, in two rows. A crown
+            // along the panelled wall and a skirting beside the door.
+            'boot room' => ['boot-room', [[1, 2126.0, 90.0], [1, 2126.0, 140.0], [2, 870.0, 98.0], [3, 870.0, 90.0], [8, 369.0, 20.0], [8, 820.0, 20.0], [1, 2126.0, 38.0], [2, 1150.0, 90.0], [1, 2131.0, 95.0], [1, 581.0, 95.0]]],
             // A bookcase of 800 × 2020 × 280 that is bought: fillers 62 and 60 with what is scribed, on cleats; a plinth with bearers of 280 − 65 − 36 = 179; a
             // panel over it up to the ceiling, on cleats.
             'bought' => ['bought', [[1, 2020.0, 62.0], [1, 2020.0, 60.0], [2, 2020.0, 30.0], [2, 800.0, 70.0], [3, 179.0, 70.0], [1, 800.0, 83.0], [1, 800.0, 292.0], [2, 292.0, 30.0]]],
