@@ -45,8 +45,8 @@ final readonly class Pelmet implements BoxOption
 
     private const APART = [500.0, 20.0];
 
-    /** A box that is no higher off the floor than this on top of the pelmet has no room for one, mm. */
-    private const CLEAR = 25.0;
+    /** So much is clear under a pelmet, over the floor or a worktop, mm and inches: what stands lower stands on something. */
+    private const CLEAR = [450.0, 18.0];
 
     public function __construct(
         #[Size('Height', ['45', '1 3/4'], 25, 150, 'The light and 15 mm or 5/8 in at least.')] public Length $height,
@@ -60,7 +60,7 @@ final readonly class Pelmet implements BoxOption
     {
         $whole = $site->box;
         $terms = $site->terms;
-        if ($whole->z < $this->height->toDouble() + self::CLEAR) {
+        if ($whole->z < $this->height->toDouble() + $terms->rules->either(...self::CLEAR)->toDouble()) {
             return $box->finding(Finding::clash(Code::MemberNoRoom, sprintf('There is no room under %s for a pelmet of %s: it is %s off the floor.', $whole->mark, $terms->format->write($this->height), $terms->write($whole->z)), $site->opening->tierId)->withWaysOut([new WayOut('Take the pelmet away', Edits::withoutOption($id))]));
         }
         $make = $site->make->of($whole->id);

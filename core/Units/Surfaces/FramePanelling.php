@@ -55,6 +55,9 @@ final readonly class FramePanelling implements SurfaceUnit
 
     private const WIDE = 900.0;
 
+    /** A panel is no lower than this, mm. */
+    private const LOW = 60.0;
+
     /** A box in the wall stays so far off the frame, mm. */
     private const OFF = 20.0;
 
@@ -124,6 +127,12 @@ final readonly class FramePanelling implements SurfaceUnit
         $n = $this->count($wide->result);
         $high = $this->height->isGreaterThan($site->place->height->result) ? $site->place->height->result->roundedDown($format->step) : $this->height;
         $between = Working::start('height of the panelling', $high)->minus('top rail', $this->top)->minus('bottom rail', $this->foot);
+        if ($this->row($between) < self::LOW) {
+            $least = $this->top->plus($this->foot)->plus($this->stile->times($this->rows - 1))->plus(Length::ofDouble($this->rows * self::LOW))->roundedUp($format->step);
+
+            return new Assembly([], findings: [Finding::clash(Code::TooSmall, sprintf('The rails of %s leave panels of %s: they are %s high at least.', $site->place->mark, $site->terms->write(max(0.0, $this->row($between))), $site->terms->write(self::LOW)), $site->place->surface->id)
+                ->withWaysOut([new WayOut(sprintf('Make it %s high', $format->write($least)), Edits::surface($site->place->surface->id)->setting(['height' => ['nm' => $least->nanometres(), 'typed' => '']])), new WayOut('Take it away', Edits::withoutSurface($site->place->surface->id))])]);
+        }
         $x = [];
         for ($i = 1; $i < $n; $i++) {
             $x[] = $end->result->toDouble() + $i * $panel->result->toDouble() + ($i - 1) * $this->stile->toDouble();

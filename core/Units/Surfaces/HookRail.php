@@ -43,6 +43,9 @@ final readonly class HookRail implements SurfaceUnit
     /** What a hook carries, kg; a stud's screws are spread where a hook's own screw comes this near, mm. */
     private const NEAR = 25.0;
 
+    /** Coats on the lower rail hang clear of the upper one’s, mm and inches. */
+    private const APART = [350.0, 14.0];
+
     /** Two screws at a stud lie so far above and below the rail's middle, of its height: usually, and spread. */
     private const SPREAD = [1 / 3, 0.4];
 
@@ -72,10 +75,15 @@ final readonly class HookRail implements SurfaceUnit
         $hooks = $this->hooks($long);
         $pitch = $long->minusTimes('end to the first hook', 2, $this->end)->dividedBy(sprintf('%d spaces', count($hooks) - 1), count($hooks) - 1);
         $rows = [[1, 'Hook rail', $this->upper, $hooks]];
-        if ($this->two) {
+        $isApart = $this->upper->minus($this->lower)->toDouble() >= $site->terms->rules->either(...self::APART)->toDouble();
+        if ($this->two && $isApart) {
             $rows[] = [2, 'Hook rail, lower', $this->lower, self::between($hooks)];
         }
         $placed = $findings = $hardware = [];
+        if ($this->two && ! $isApart) {
+            $findings[] = Finding::clash(Code::RailNowhere, sprintf('The lower rail of %s lies less than %s under the upper one.', $site->place->mark, $site->terms->format->write($site->terms->rules->either(...self::APART))), $site->place->surface->id)
+                ->withWaysOut([new WayOut('One rail alone', Edits::surface($site->place->surface->id)->setting(['two' => false]))]);
+        }
         foreach ($rows as [$row, $name, $middle, $along]) {
             $z = $middle->toDouble() - $this->rail->toDouble() / 2 - $site->place->z;
             if ($z < -1e-6 || $z + $this->rail->toDouble() > $site->place->height->result->toDouble() + 1e-6) {

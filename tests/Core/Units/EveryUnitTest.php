@@ -35,6 +35,9 @@ final class EveryUnitTest extends TestCase
     /** So many settings of several parameters at once, each in one of the rooms. */
     private const MIXED = 45;
 
+    /** Options of boxes that hang on their wall. */
+    private const HANGS = ['pelmet'];
+
     /** What is larger, as usual, than the rooms that are tried: so large instead, mm. */
     private const SMALL = ['bed-platform' => ['length' => 700, 'width' => 350, 'thickness' => 80], 'bed-deck' => ['length' => 700, 'width' => 350, 'thickness' => 80]];
 
@@ -120,6 +123,13 @@ final class EveryUnitTest extends TestCase
         if (Kinds::standard()->family($kind) === Family::Option) {
             $box = fn (string $tier) => Doc::tier($tier, ['holds' => Recipe::box(0, 2)] + $low);
             $options = array_map(fn (string $cell) => array_replace(Doc::member("option-$cell", $kind, [$cell]), ['with' => $with]), ['a-1', 'b-1']);
+
+            if (in_array($kind, self::HANGS, true)) {
+                $hung = fn (string $bay): array => Doc::bay($bay, [Doc::tier("$bay-0", ['size' => TestLayout::mm(900), 'holds' => Recipe::gap()]), Doc::tier("$bay-1", ['joined' => false, 'size' => TestLayout::mm(500), 'depth' => TestLayout::mm(300), 'holds' => Recipe::box(0, 1)]), Doc::tier("$bay-2", ['joined' => false, 'holds' => Recipe::gap()])]);
+                $screwed = array_map(fn (string $cell) => Doc::member("hung-$cell", 'wall-hung', [$cell]), ['a-1', 'b-1']);
+
+                return ['runs' => [Doc::run('r', 0, [$hung('a'), $hung('b')])], 'options' => [...$screwed, ...$options]] + Doc::none();
+            }
 
             return ['runs' => [Doc::run('r', 0, [Doc::bay('a', [$box('a-1')]), Doc::bay('b', [$box('b-1')])])], 'members' => [Recipe::plinth('p', ['a', 'b'])], 'options' => $options] + Doc::none();
         }
