@@ -11,7 +11,7 @@ namespace Incastro\Fit;
 final class Marks
 {
     /** What a letter stands for. */
-    private const KINDS = ['B' => 'Box', 'C' => 'Cladding', 'E' => 'End panel', 'F' => 'Filler', 'H' => 'Hatch', 'K' => 'Cart', 'M' => 'Trim', 'N' => 'Panelling', 'P' => 'Plinth', 'R' => 'Hook rail', 'S' => 'Shelves', 'T' => 'Step board', 'W' => 'Worktop'];
+    private const KINDS = ['B' => 'Box', 'C' => 'Cladding', 'D' => 'Box round pipes', 'E' => 'End panel', 'F' => 'Filler', 'H' => 'Hatch', 'K' => 'Cart', 'M' => 'Trim', 'N' => 'Panelling', 'P' => 'Plinth', 'R' => 'Hook rail', 'S' => 'Shelves', 'T' => 'Step board', 'W' => 'Worktop'];
 
     /** @var array<string, true> */
     private array $taken = [];

@@ -21,6 +21,7 @@ enum Code: string
     case BoardAcross = 'board-across';
     case Buried = 'buried';
     case CartJams = 'cart-jams';
+    case ChaseEmpty = 'chase-empty';
     case CartTips = 'cart-tips';
     case CastorNeedsFloor = 'castor-needs-floor';
     case Caution = 'caution';
@@ -169,6 +170,8 @@ enum Code: string
     case CurtainHeat = 'curtain-heat';
     case DeckNoAir = 'deck-no-air';
     case Sags = 'sags';
+    case GasBoxed = 'gas-boxed';
+    case ValveBehindFace = 'valve-behind-face';
     case VentClosed = 'vent-closed';
     case WallMayBear = 'wall-may-bear';
 

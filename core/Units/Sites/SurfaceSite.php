@@ -34,6 +34,12 @@ final readonly class SurfaceSite
         return new Placed($piece, Pose::at($this->place->u + $x, $this->place->v + $y, $this->place->z + $z, $length, $width, Way::Out), $part, $this->place->surface->id);
     }
 
+    /** The same with its thickness some other way. */
+    public function placedTo(Piece $piece, float $x, float $y, float $z, Way $length, Way $width, Way $thickness, Part $part): Placed
+    {
+        return new Placed($piece, Pose::at($this->place->u + $x, $this->place->v + $y, $this->place->z + $z, $length, $width, $thickness), $part, $this->place->surface->id);
+    }
+
     /** @return list<Block> the studs of the wall that somebody noted, in its frame, from left to right */
     public function studs(): array
     {

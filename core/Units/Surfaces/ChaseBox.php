@@ -1,0 +1,308 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Units\Surfaces;
+
+use Incastro\Fit\Demand\Extent;
+use Incastro\Fit\Demand\SurfaceDemand;
+use Incastro\Fit\ThingPlace;
+use Incastro\Geometry\Block;
+use Incastro\Geometry\Outline;
+use Incastro\Geometry\Polygon;
+use Incastro\Geometry\Way;
+use Incastro\Measure\Length;
+use Incastro\Measure\Working;
+use Incastro\Pieces\Grain;
+use Incastro\Pieces\Piece;
+use Incastro\Pieces\Works\Finish;
+use Incastro\Pieces\Works\Finished;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
+use Incastro\Rules\Finding;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\ArticleKind;
+use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\Purpose;
+use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\Toggle;
+use Incastro\Rules\Rule;
+use Incastro\Rules\WayOut;
+use Incastro\Survey\Things\Face;
+use Incastro\Survey\Things\Thing;
+use Incastro\Survey\Things\ThingKind;
+use Incastro\Units\Assembly;
+use Incastro\Units\Hardware;
+use Incastro\Units\Joint;
+use Incastro\Units\JointKind;
+use Incastro\Units\Make\Screws;
+use Incastro\Units\Part;
+use Incastro\Units\Placed;
+use Incastro\Units\Sites\SurfaceSite;
+use Incastro\Units\SurfaceUnit;
+
+/**
+ * A box round the pipes that run up a wall, whose face comes off: cheeks on battens on the wall, in a corner one cheek alone. Inside it is
+ * as wide as the group and a batten and its clearance on both sides, and as deep as the group stands out and c. What must be reached lies behind a
+ * part of the face that lifts off by itself.
+ */
+#[About('chase-box', 'Box round pipes', 'Cheeks and a face that comes off, with a hatch where something must be reached.', 'On a wall', 'D')]
+final readonly class ChaseBox implements SurfaceUnit
+{
+    /** Between two parts of the face, mm and inches. */
+    private const GAP = [2.0, 1 / 16];
+
+    /** A hand works so far over and under the middle of what it must reach, mm and inches. */
+    private const REACH = [125.0, 5.0];
+
+    /** A part of the face is no shorter than this, mm. */
+    private const PART = 100.0;
+
+    /** Slots for air at its head and its foot: how many, their sizes, and how far the first is from the end; mm. */
+    private const SLOTS = 4;
+
+    private const SLOT = [10.0, 60.0];
+
+    private const FROM_END = 60.0;
+
+    /** What a box is put round, and of it what must be reached. */
+    private const GROUP = [ThingKind::Pipe, ThingKind::Valve, ThingKind::Trap];
+
+    private const REACHED = [ThingKind::Valve, ThingKind::Trap];
+
+    /** A face thinner than this bends under a hand, mm. */
+    private const THIN = 9.0;
+
+    public function __construct(
+        #[Size('Battens', ['20', '3/4'], 15, 40)] public Length $batten,
+        #[Size('Air under the ceiling', ['3', '1/8'], 0, 20)] public Length $air,
+        #[Size('Battens short of the ends', ['20', '3/4'], 0, 20)] public Length $short,
+        #[Size('Left on at the wall to scribe', ['8', '3/8'], 0, 40)] public Length $scribe,
+        #[Toggle('A part of the face lifts off where something must be reached', true)] public bool $hatch,
+        #[Toggle('Somebody who knows looked: none of them carries gas', false)] public bool $confirmed,
+    ) {
+    }
+
+    public function demand(HouseRules $rules, Catalogue $materials): SurfaceDemand
+    {
+        return new SurfaceDemand(Extent::atLeast($rules->either(80, 3), 'a box round a pipe needs %s'), Extent::atLeast($rules->either(300, 12), 'a box round a pipe needs %s'), $materials->carcass->thickness);
+    }
+
+    public function build(SurfaceSite $site): Assembly
+    {
+        $terms = $site->terms;
+        $id = $site->place->surface->id;
+        $group = $this->group($site);
+        if ($group === []) {
+            return new Assembly([], findings: [Finding::clash(Code::ChaseEmpty, sprintf('There is no pipe on the part of the wall that %s is put round. Note it under things, or let the box reach to it.', $site->place->mark), $id)->withWaysOut([new WayOut('Take it away', Edits::withoutSurface($id))])]);
+        }
+        $blocks = array_column($group, 1);
+        $isHot = array_filter($group, fn (array $one) => $one[0]->isHot) !== [];
+        $clear = $isHot ? 'clear of what is hot' : 'clear of pipes';
+        $c = $terms->rules->get($isHot ? Rule::PipeHot : Rule::PipeCold);
+        $ci = Working::start('batten', $this->batten)->plus($clear, $c);
+        $t = $terms->materials->carcass->thickness;
+        [$g0, $g1] = [min(array_map(fn (Block $block) => $block->u0, $blocks)) - $site->place->u, max(array_map(fn (Block $block) => $block->u1, $blocks)) - $site->place->u];
+        $side = $ci->result->plus($t)->toDouble();
+        $wide = $site->place->width->result->toDouble();
+        [$hasLeft, $hasRight] = [$g0 - $side >= 0.0, $g1 + $side <= $wide];
+        $left = $hasLeft ? $g0 - $side : 0.0;
+        $right = $hasRight ? $g1 + $side : $wide;
+        if (! $hasLeft && ! $hasRight || $g0 < 0.0 || $g1 > $wide) {
+            return new Assembly([], findings: [Finding::clash(Code::TooSmall, sprintf('The pipes and what goes round them are wider than the part of the wall that %s has.', $site->place->mark), $id)->withWaysOut([new WayOut('Take it away', Edits::withoutSurface($id))])]);
+        }
+        $out = max(array_map(fn (Block $block) => $block->v1, $blocks)) - $site->place->v;
+        $deep = Working::start('the pipes stand out', Length::ofDouble(max(0.0, $out)))->plus($clear, $c)->roundedUp($terms->format);
+        $high = $site->place->height->minus('air under the ceiling', $this->air)->roundedDown($terms->format);
+        [$parts, $found] = $this->parts($site, $group, $high->result->toDouble());
+        $cheeks = $this->cheeks($site, $high, $deep, $hasLeft ? $left : null, $hasRight ? $right : null);
+        $battens = $this->battens($site, $high, $deep, $left + ($hasLeft ? $t->toDouble() : 0.0), $right - ($hasRight ? $t->toDouble() : 0.0), $hasLeft, $hasRight);
+        $faces = $this->faces($site, $deep, $left, $right, $high, $parts, ! $hasLeft || ! $hasRight, $isHot);
+        $joints = [];
+        foreach ($cheeks as $cheek) {
+            foreach (array_filter($battens, fn (Placed $batten) => $batten->touches($cheek, 0.5)) as $batten) {
+                $joints[] = new Joint($batten->piece->key, $cheek->piece->key, str_contains($batten->piece->key, 'batten-face') ? JointKind::Glue : JointKind::Screws, 'boxes round pipes');
+            }
+        }
+
+        foreach ($faces as $face) {
+            foreach ($face->part === Part::Loose ? [] : array_filter($battens, fn (Placed $batten) => str_contains($batten->piece->key, 'batten-face') && $batten->touches($face, 0.5)) as $batten) {
+                $joints[] = new Joint($face->piece->key, $batten->piece->key, JointKind::Screws, 'faces of boxes round pipes');
+            }
+        }
+
+        return new Assembly([...$cheeks, ...$battens, ...$faces], $joints, $this->hardware($site, $battens, count(array_filter($parts, fn (array $part) => $part[2]))), ['Inside depth, '.$site->place->mark => $deep], [...$found, ...$this->cautions($site)]);
+    }
+
+    /** @return list<array{Thing, Block}> what it is put round */
+    private function group(SurfaceSite $site): array
+    {
+        $places = new ThingPlace($site->terms->room, $site->place->frame);
+        $group = [];
+        foreach ($site->terms->room->things as $thing) {
+            $block = in_array($thing->kind, self::GROUP, true) && $thing->face === Face::Wall && $thing->wall === $site->place->frame->wall ? $places->block($thing) : null;
+            if ($block !== null && $block->u1 > $site->place->u && $block->u0 < $site->place->u + $site->place->width->result->toDouble() && $block->z1 > $site->place->z && $block->z0 < $site->place->z + $site->place->height->result->toDouble()) {
+                $group[] = [$thing, $block];
+            }
+        }
+
+        return $group;
+    }
+
+    /**
+     * The parts of the face from its foot up, and what is wrong with them.
+     *
+     * @param  list<array{Thing, Block}>  $group
+     * @return array{non-empty-list<array{float, float, bool}>, list<Finding>} from, to, and whether it lifts off
+     */
+    private function parts(SurfaceSite $site, array $group, float $high): array
+    {
+        $reach = $site->terms->rules->either(...self::REACH)->toDouble();
+        $hatches = [];
+        foreach ($group as [$thing, $block]) {
+            if (in_array($thing->kind, self::REACHED, true)) {
+                $middle = ($block->z0 + $block->z1) / 2 - $site->place->z;
+                $hatches[] = [max(0.0, min($middle - $reach, $block->z0 - $site->place->z)), min($high, max($middle + $reach, $block->z1 - $site->place->z)), $thing];
+            }
+        }
+        if ($hatches !== [] && ! $this->hatch) {
+            $id = $site->place->surface->id;
+
+            return [[[0.0, $high, false]], [Finding::clash(Code::ValveBehindFace, sprintf('%s would be behind a fixed face.', ucfirst($hatches[0][2]->name)), $id)->about([$hatches[0][2]->id])->withWaysOut([new WayOut('Let a part of the face lift off there', Edits::surface($id)->setting(['hatch' => true]))])]];
+        }
+        usort($hatches, fn (array $a, array $b) => $a[0] <=> $b[0]);
+        // Two that are close together lift off as one; what would be left as a strip belongs to the hatch.
+        $merged = [];
+        foreach ($hatches as [$from, $to]) {
+            $last = count($merged) - 1;
+            if ($last >= 0 && $from - $merged[$last][1] < self::PART) {
+                $merged[$last] = [$merged[$last][0], max($merged[$last][1], $to)];
+            } else {
+                $merged[] = [$from, $to];
+            }
+        }
+        $parts = [];
+        $at = 0.0;
+        foreach ($merged as [$from, $to]) {
+            $from = $from - $at < self::PART ? $at : $from;
+            $to = $high - $to < self::PART ? $high : $to;
+            array_push($parts, ...$from > $at ? [[$at, $from, false]] : [], ...[[$from, $to, true]]);
+            $at = $to;
+        }
+        if ($at < $high || $parts === []) {
+            $parts[] = [$at, $high, false];
+        }
+
+        return [$parts, []];
+    }
+
+    /** @return list<Placed> */
+    private function cheeks(SurfaceSite $site, Working $high, Working $deep, ?float $left, ?float $right): array
+    {
+        $t = $site->terms->board();
+        $make = fn (string $role, string $name): Piece => $site->make->covering($role, $name, $high, $deep->plus('left on to scribe', $this->scribe), Purpose::Carcass, Outline::rectangle(0.0, 0.0, $high->result->toDouble(), $deep->result->toDouble()), $this->scribe->isPositive() ? [new Finished('back, long', Finish::TouchesHouse)] : [], ['screwed to its batten on the wall']);
+
+        return [
+            ...$left === null ? [] : [$site->placedTo($make('cheek-L', 'Left cheek'), $left, 0.0, 0.0, Way::Up, Way::Out, Way::Right, Part::Body)],
+            ...$right === null ? [] : [$site->placedTo($make('cheek-R', 'Right cheek'), $right - $t, 0.0, 0.0, Way::Up, Way::Out, Way::Right, Part::Body)],
+        ];
+    }
+
+    /**
+     * Battens on the wall and behind the face, beside the cheeks; in a corner the face's own on the side wall.
+     *
+     * @param  float  $from  inner side of the left cheek, or the side wall
+     * @return list<Placed>
+     */
+    private function battens(SurfaceSite $site, Working $high, Working $deep, float $from, float $to, bool $hasLeft, bool $hasRight): array
+    {
+        $b = $this->batten->toDouble();
+        $short = $this->short->toDouble();
+        $thick = $site->terms->materials->for(Purpose::Framing)->thickness->toDouble();
+        $make = fn (string $role, string $name, string $how): Piece => $site->make->inner($role, $name, $high->minusTimes('short of the ends', 2, $this->short), Working::start('width of the batten', $this->batten), Purpose::Framing, Grain::Length, [], [$how]);
+        $front = $deep->result->toDouble() - $thick;
+        $wall = 'screwed to the wall; the cheek is screwed onto it';
+        $face = 'glued flush inside the cheek';
+        $corner = 'screwed to the side wall, packed plumb';
+
+        return [
+            ...$hasLeft ? [$site->placed($make('batten-wall-L', 'Wall batten', $wall), $from, 0.0, $short, Way::Up, Way::Right, Part::Cleat)] : [],
+            ...$hasRight ? [$site->placed($make('batten-wall-R', 'Wall batten', $wall), $to - $b, 0.0, $short, Way::Up, Way::Right, Part::Cleat)] : [],
+            $site->placed($make('batten-face-L', 'Face batten', $hasLeft ? $face : $corner), $from, $front, $short, Way::Up, Way::Right, Part::Cleat),
+            $site->placed($make('batten-face-R', 'Face batten', $hasRight ? $face : $corner), $to - $b, $front, $short, Way::Up, Way::Right, Part::Cleat),
+        ];
+    }
+
+    /**
+     * @param  non-empty-list<array{float, float, bool}>  $parts
+     * @return list<Placed>
+     */
+    private function faces(SurfaceSite $site, Working $deep, float $left, float $right, Working $high, array $parts, bool $isCorner, bool $isHot): array
+    {
+        $terms = $site->terms;
+        $purpose = $terms->materials->for(Purpose::Panel)->thickness->toDouble() >= self::THIN ? Purpose::Panel : Purpose::Carcass;
+        $gap = $terms->rules->either(...self::GAP)->toDouble();
+        $across = Working::start('over both cheeks', Length::ofDouble($right - $left));
+        $blank = $isCorner ? $across->plus('left on at the side wall', $this->scribe) : $across;
+        $placed = [];
+        foreach ($parts as $i => [$from, $to, $lifts]) {
+            $foot = $from + ($i === 0 ? 0.0 : $gap / 2);
+            $head = $to - ($i === count($parts) - 1 ? 0.0 : $gap / 2);
+            $length = count($parts) === 1 ? $high : Working::start('from gap to gap', Length::ofDouble($head - $foot))->roundedDown($terms->format);
+            $long = $length->result->toDouble();
+            $outline = Outline::rectangle(0.0, 0.0, $long, $right - $left);
+            if ($isHot) {
+                $outline = $this->slotted($outline, $long, $right - $left, $i === 0, $i === count($parts) - 1);
+            }
+            [$role, $name] = count($parts) === 1 ? ['face', 'Face'] : ['face-'.($i + 1), $lifts ? 'Face, part that lifts off' : 'Face'];
+            $joints = [$lifts ? 'on four magnets, with a hole for a finger; from 5 kg or 1 m² on two turn buttons' : 'screwed in cups to the face battens, so that it comes off'];
+            $piece = $site->make->covering($role, $name, $length, $blank, $purpose, $outline, $isCorner ? [new Finished('long, at the side wall', Finish::TouchesHouse)] : [], $joints);
+            $placed[] = $site->placed($piece, $left, $deep->result->toDouble(), $foot, Way::Up, Way::Right, $lifts ? Part::Loose : Part::Cladding);
+        }
+
+        return $placed;
+    }
+
+    /** Slots for air at the head and the foot, where something inside is hot. */
+    private function slotted(Outline $outline, float $long, float $wide, bool $isFoot, bool $isHead): Outline
+    {
+        [$slot, $high] = self::SLOT;
+        $step = 3 * $slot;
+        $count = min(self::SLOTS, (int) floor(($wide - 60.0) / $step));
+        foreach ([...$isFoot ? [self::FROM_END] : [], ...$isHead ? [$long - self::FROM_END - $high] : []] as $x) {
+            for ($i = 0; $i < $count && $long > 2 * self::FROM_END + 2 * $high; $i++) {
+                $parts = $outline->minus(Polygon::rectangle($x, ($wide - ($count - 1) * $step - $slot) / 2 + $i * $step, $high, $slot));
+                $outline = count($parts) === 1 ? $parts[0] : $outline;
+            }
+        }
+
+        return $outline;
+    }
+
+    /**
+     * @param  list<Placed>  $battens
+     * @return list<Hardware>
+     */
+    private function hardware(SurfaceSite $site, array $battens, int $lifting): array
+    {
+        $screws = new Screws($site->terms->materials, $site->terms->format);
+        $onWall = array_values(array_filter($battens, fn (Placed $batten) => str_contains($batten->piece->key, 'batten-wall')));
+
+        return [
+            ...array_map(fn (Placed $batten) => $screws->toStuds($batten->piece, 'boxes round pipes'), $onWall),
+            ...$lifting === 0 ? [] : [new Hardware('magnet catch', 4 * $lifting, 'boxes round pipes', ArticleKind::Magnet)],
+        ];
+    }
+
+    /** @return list<Finding> */
+    private function cautions(SurfaceSite $site): array
+    {
+        $id = $site->place->surface->id;
+
+        return $this->confirmed ? [] : [
+            Finding::warning(Code::GasBoxed, 'A gas pipe is never boxed in without a licensed person, and local rules decide. Old lagging may hold asbestos: have it looked at before it is touched.', $id)
+                ->withWaysOut([new WayOut('Somebody who knows looked at them', Edits::surface($id)->setting(['confirmed' => true]))]),
+        ];
+    }
+}

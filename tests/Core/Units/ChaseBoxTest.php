@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Units;
+
+use Incastro\Pieces\Piece;
+use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\SpacePlan;
+use Incastro\Units\Placed;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\TestLayout;
+
+final class ChaseBoxTest extends TestCase
+{
+    /** @param array<string, mixed> $with */
+    private static function layout(array $with = [], float $wide = 1200.0): TestLayout
+    {
+        return TestLayout::of([], width: $wide)->with(['surfaces' => [['id' => 's'] + Doc::holds('chase-box', $with + ['confirmed' => true]) + ['on' => ['wall' => 0, 'from' => null, 'to' => null, 'foot' => null, 'head' => TestLayout::mm(2391)]]], 'runs' => [], 'members' => []]);
+    }
+
+    /** Two heating pipes, 106 wide together, that stand out 84, with a valve at 1150. */
+    private static function heating(TestLayout $layout): TestLayout
+    {
+        return $layout
+            ->thing('flow', 'pipe', 500.0, 0.0, 28.0, 2391.0, 84.0, 'may-be-covered', ['direction' => 'up', 'hot' => true])
+            ->thing('return', 'pipe', 578.0, 0.0, 28.0, 2391.0, 84.0, 'may-be-covered', ['direction' => 'up', 'hot' => true])
+            ->thing('valve', 'valve', 500.0, 1130.0, 40.0, 40.0, 80.0, 'may-be-covered');
+    }
+
+    /** @return array<string, array{float, float}> */
+    private static function sizes(SpacePlan $plan): array
+    {
+        return array_column(array_map(fn (Piece $piece) => [explode(':', $piece->key)[1], [$piece->length->result->toDouble(), $piece->width->result->toDouble()]], $plan->pieces()), 1, 0);
+    }
+
+    public function test_round_two_heating_pipes_with_a_part_that_lifts_off_at_the_valve(): void
+    {
+        $layout = self::heating(self::layout());
+        self::assertSame([], array_map(fn ($finding) => $finding->sentence, $layout->clashes()));
+        $sizes = self::sizes($layout->plan());
+        // 2391 − 3 = 2388 high; the pipes stand out 84, and up to 10 more with a wall that nobody looked at; hot: 84 + 10 + 15 = 109 deep, and 8
+        // to scribe.
+        self::assertSame([[2388.0, 117.0], [2388.0, 117.0]], [$sizes['cheek-L'], $sizes['cheek-R']]);
+        // 2388 − 2 · 20; a batten of 20 and 15 clear of what is hot on both sides: 106 + 70 = 176, with both cheeks 212.
+        self::assertSame([2348.0, 20.0], $sizes['batten-wall-L']);
+        self::assertSame([2348.0, 20.0], $sizes['batten-face-R']);
+        // 125 under and over the valve's middle at 1150: from 1025 to 1275, a gap of 2 to both parts: 1024, 248 and 2388 − 1276 = 1112.
+        self::assertSame([[1024.0, 212.0], [248.0, 212.0], [1112.0, 212.0]], [$sizes['face-1'], $sizes['face-2'], $sizes['face-3']]);
+    }
+
+    public function test_a_valve_is_never_closed_in(): void
+    {
+        $clash = self::heating(self::layout(['hatch' => false]))->clashes()[0];
+        self::assertSame('Valve would be behind a fixed face.', $clash->sentence);
+        self::assertSame([], self::heating(self::layout(['hatch' => false]))->edited($clash->waysOut[0]->edit)->clashes());
+        // Wherever along the pipes it sits, its middle lies behind a part that lifts off, with room for a hand or up to an end.
+        for ($z = 0; $z <= 2340; $z += 45) {
+            $plan = self::layout()->thing('pipe', 'pipe', 500.0, 0.0, 28.0, 2391.0, 60.0, 'may-be-covered', ['direction' => 'up'])->thing('valve', 'valve', 495.0, (float) $z, 40.0, 40.0, 70.0, 'may-be-covered')
+                ->thing('other', 'valve', 495.0, (float) (2350 - $z), 40.0, 40.0, 70.0, 'may-be-covered')->plan();
+            foreach ([$z + 20.0, 2350 - $z + 20.0] as $middle) {
+                $before = array_values(array_filter($plan->assemblies[0]->placed, fn (Placed $one) => str_contains($one->piece->key, ':face') && $one->bounds->z0 <= $middle && $one->bounds->z1 >= $middle));
+                self::assertCount(1, $before, "valve at $middle");
+                self::assertStringContainsString('lifts off', $before[0]->piece->name, "valve at $middle");
+                self::assertTrue($before[0]->bounds->z0 < 1.0 || $middle - $before[0]->bounds->z0 >= 123.9);
+                self::assertTrue($before[0]->bounds->z1 > 2386.0 || $before[0]->bounds->z1 - $middle >= 123.9);
+            }
+        }
+    }
+
+    public function test_in_a_corner_it_has_one_cheek(): void
+    {
+        $plan = self::layout()->thing('pipe', 'pipe', 20.0, 0.0, 40.0, 2391.0, 60.0, 'may-be-covered', ['direction' => 'up'])->plan();
+        $sizes = self::sizes($plan);
+        self::assertArrayNotHasKey('cheek-L', $sizes);
+        self::assertArrayNotHasKey('batten-wall-L', $sizes);
+        // From the side wall to the far side of the pipe, 60, and 20 + 10 and a cheek of 18: 108, and 8 to scribe there; cold: 60 + 10 + 10 deep.
+        self::assertSame([116.0, 88.0], [$sizes['face'][1], $sizes['cheek-R'][1]]);
+        $face = array_values(array_filter($plan->assemblies[0]->placed, fn (Placed $one) => str_contains($one->piece->key, ':face')))[0];
+        self::assertEqualsWithDelta([0.0, 108.0, 80.0], [$face->bounds->u0, $face->bounds->u1, $face->bounds->v0], 1e-6);
+    }
+
+    public function test_where_there_is_no_pipe_it_says_so_and_gas_is_asked_about(): void
+    {
+        self::assertStringStartsWith('There is no pipe on the part of the wall', self::layout()->clashes()[0]->sentence);
+        $plan = self::heating(self::layout(['confirmed' => false]))->plan();
+        self::assertContains('gas-boxed', array_map(fn ($finding) => $finding->code->value, $plan->findings));
+    }
+
+    public function test_slots_let_the_warm_air_out(): void
+    {
+        $plan = self::heating(self::layout())->plan();
+        $holes = array_column(array_map(fn (Placed $one) => [explode(':', $one->piece->key)[1], count($one->piece->outline->holes)], $plan->assemblies[0]->placed), 1, 0);
+        // Four at the foot and four at the head; none in the part that lifts off.
+        self::assertSame([4, 0, 4], [$holes['face-1'], $holes['face-2'], $holes['face-3']]);
+    }
+}
