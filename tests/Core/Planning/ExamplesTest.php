@@ -58,6 +58,9 @@ final class ExamplesTest extends TestCase
             // scribe; 1100 − 90 − 140 = 870 between the rails; mouldings 419 − 50 and 870 − 50, a cap of 18 + 20. Hooks on 1190 − 40, in two rows. A crown
             // along the panelled wall and a skirting beside the door.
             'boot room' => ['boot-room', [[1, 2126.0, 90.0], [1, 2126.0, 140.0], [2, 870.0, 98.0], [3, 870.0, 90.0], [8, 369.0, 20.0], [8, 820.0, 20.0], [1, 2126.0, 38.0], [2, 1150.0, 90.0], [1, 2131.0, 95.0], [1, 581.0, 95.0]]],
+            // Two heating pipes 106 wide together that stand out 84, and up to 10 more with the wall: 84 + 10 + 15 deep and 8 to scribe; 106 + 2 · (20 + 15)
+            // inside, 212 with both cheeks; 2391 − 3 high, battens 40 less; the valve's middle at 1147 over the foot: 1021, 248 and the rest.
+            'pipes' => ['pipes', [[2, 2388.0, 117.0], [4, 2348.0, 20.0], [1, 1021.0, 212.0], [1, 248.0, 212.0], [1, 1114.0, 212.0]]],
             // A bookcase of 800 × 2020 × 280 that is bought: fillers 62 and 60 with what is scribed, on cleats; a plinth with bearers of 280 − 65 − 36 = 179; a
             // panel over it up to the ceiling, on cleats.
             'bought' => ['bought', [[1, 2020.0, 62.0], [1, 2020.0, 60.0], [2, 2020.0, 30.0], [2, 800.0, 70.0], [3, 179.0, 70.0], [1, 800.0, 83.0], [1, 800.0, 292.0], [2, 292.0, 30.0]]],
