@@ -18,8 +18,8 @@ return [
     'sign_ins_per_minute' => (int) env('INCASTRO_SIGN_INS_PER_MINUTE', 30),
     // Requests of one person in a minute.
     'requests_per_minute' => (int) env('INCASTRO_REQUESTS_PER_MINUTE', 300),
-    // Seconds for which a plan of sheets is looked for longer, once somebody looks at it; 0 is not at all.
-    'improve_seconds' => (int) env('INCASTRO_IMPROVE_SECONDS', 20),
+    // Whether a better plan of sheets is looked for, once somebody looks at one; for how long is each job's choice.
+    'improves' => (bool) env('INCASTRO_IMPROVES', true),
     // Address of a price service (docs/prices.md); none is asked where it is empty.
     'prices' => rtrim((string) env('INCASTRO_PRICES', ''), '/'),
     // Days for which what was taken out can be put back.

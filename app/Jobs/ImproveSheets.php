@@ -48,7 +48,7 @@ final class ImproveSheets implements ShouldBeUnique, ShouldQueue
         $planner->sheets->improve(
             $plan,
             self::STEPS,
-            fn (float $share): bool => microtime(true) > $began + $share * config('incastro.improve_seconds'),
+            fn (float $share): bool => microtime(true) > $began + $share * $plan->job->sheets->seconds,
             fn (SheetPlan $sheets): SawSteps => Cutting::writer($job, $plan)->fromSheets($sheets->sheets),
         );
     }

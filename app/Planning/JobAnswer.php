@@ -89,7 +89,7 @@ final readonly class JobAnswer
     /** Has a better plan of the sheets looked for while somebody looks at this one, unless that was done. */
     private function improving(Job $job, Plan $plan): bool
     {
-        if (config('incastro.improve_seconds') === 0 || ! $this->planner->sheets->isOpen($plan)) {
+        if (! config('incastro.improves') || $plan->job->sheets->seconds === 0 || ! $this->planner->sheets->isOpen($plan)) {
             return false;
         }
         ImproveSheets::dispatch($job->id, $this->planner->sheets->hash($plan));

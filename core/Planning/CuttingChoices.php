@@ -21,8 +21,12 @@ final class CuttingChoices
         'sheets.keeps_first' => 'The plan of the sheets that is kept',
         'sheets.fronts_in_order' => 'Fronts in order from one strip',
         'sheets.boxes_together' => 'Each box from one sheet',
+        'sheets.seconds' => 'Seconds for a better plan',
         'sheets.locked' => 'Locked sheets',
     ];
+
+    /** For which a better plan is looked for, while somebody looks at the one that there is. */
+    private const SECONDS = 20;
 
     private const MOST_SHEETS = 40;
 
@@ -34,7 +38,7 @@ final class CuttingChoices
     /** @return array<string, mixed> */
     public static function defaults(): array
     {
-        return ['objective' => Objective::Money->value, 'keeps_first' => null, 'fronts_in_order' => false, 'boxes_together' => false, 'locked' => []];
+        return ['objective' => Objective::Money->value, 'keeps_first' => null, 'fronts_in_order' => false, 'boxes_together' => false, 'seconds' => self::SECONDS, 'locked' => []];
     }
 
     /**
@@ -49,6 +53,7 @@ final class CuttingChoices
         $field = match ($edit->path) {
             'sheets.objective' => Field::oneOf($label, array_column(Objective::cases(), 'value')),
             'sheets.keeps_first' => Field::text($label, 64)->orComputed(),
+            'sheets.seconds' => Field::whole($label, 0, 60),
             'sheets.fronts_in_order', 'sheets.boxes_together' => Field::yesNo($label),
             default => Field::of($label, self::locked(...)),
         };
@@ -59,7 +64,7 @@ final class CuttingChoices
     /** @param array<string, mixed> $sheets */
     public static function read(array $sheets): SheetWishes
     {
-        return new SheetWishes(Objective::from($sheets['objective']), $sheets['keeps_first'], array_map(self::sheet(...), array_values($sheets['locked'])), $sheets['fronts_in_order'], $sheets['boxes_together']);
+        return new SheetWishes(Objective::from($sheets['objective']), $sheets['keeps_first'], array_map(self::sheet(...), array_values($sheets['locked'])), $sheets['fronts_in_order'], $sheets['boxes_together'], $sheets['seconds']);
     }
 
     /** @param array<string, mixed> $sheet  as `lock` writes it */

@@ -731,6 +731,7 @@ export interface JobAnswer {
         keeps_first: string | null
         fronts_in_order: boolean
         boxes_together: boolean
+        seconds: number
         locked: unknown[]
       }
       top_over_sides: boolean

@@ -4,6 +4,7 @@ import type { SheetsSideBySide } from '@/api/types'
 import { useJob } from '@/job/store'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
+import InputNumber from 'primevue/inputnumber'
 import { computed, ref, watch } from 'vue'
 
 /** What the sheets are planned for: plans side by side, the one to keep, and fronts that stay together. */
@@ -94,6 +95,16 @@ const keepsFirst = computed(
       />
       Each box from one sheet, where sheets differ in thickness
     </label>
+    <div class="fronts">
+      <label for="seconds">Look for a better plan, seconds</label>
+      <InputNumber
+        input-id="seconds"
+        :model-value="sheets.seconds"
+        :min="0"
+        :max="60"
+        @update:model-value="set('seconds', $event)"
+      />
+    </div>
   </section>
 </template>
 
@@ -131,6 +142,9 @@ ul {
 .figures {
   grid-column: 1 / -1;
   font-size: 14px;
+}
+.fronts :deep(input) {
+  width: 70px;
 }
 .fronts {
   display: flex;
