@@ -40,7 +40,7 @@ use Incastro\Units\SurfaceUnit;
 #[About('hook-rail', 'Hook rail', 'A board with coat hooks on studs, in one row or two.', 'On a wall', 'R')]
 final readonly class HookRail implements SurfaceUnit
 {
-    /** What a hook carries, kg; a stud's screws are spread where a hook's own screw comes this near, mm. */
+    /** A stud's screws are spread where a hook's own screw comes this near, mm. */
     private const NEAR = 25.0;
 
     /** Coats on the lower rail hang clear of the upper one’s, mm and inches. */
@@ -91,7 +91,7 @@ final readonly class HookRail implements SurfaceUnit
                     ->withWaysOut([new WayOut('Take it away', Edits::withoutSurface($site->place->surface->id))]);
                 continue;
             }
-            $piece = $site->make->inner("rail-$row", $name, $long, Working::start('height of the rail', $this->rail), Purpose::Frame, Grain::Length, [new Finished('all four', Finish::Eased)], [sprintf('two screws at each stud, plugged; hooks at %s', $this->places($site, $along))]);
+            $piece = $site->make->inner("rail-$row", $name, $long, Working::start('height of the rail', $this->rail), Purpose::Frame, Grain::Length, [new Finished('all four', Finish::Eased)], [sprintf('two screws at each stud, plugged; hooks at %s', $this->places($site, $along)), ...$this->screwed($site, $long, $along)]);
             $rail = $site->placed($piece, ($site->place->width->result->toDouble() - $piece->length->result->toDouble()) / 2, 0.0, $z, Way::Right, Way::Up, Part::Face);
             $placed[] = $rail;
             [$fixed, $found] = $this->fixed($site, $rail);
@@ -153,11 +153,33 @@ final readonly class HookRail implements SurfaceUnit
             ->withWaysOut([new WayOut('Let it reach to both sides', Edits::surface($id)->setting(['short' => ['nm' => 0, 'typed' => '0']])), new WayOut('Take it away', Edits::withoutSurface($id))])]];
     }
 
-    /** Where the two screws of a stud are: this part of the rail's height over and under its middle. */
-    public function spread(float $stud, float $railLeft, Working $long): float
+    /**
+     * Where the screws of each noted stud are, from the rail's left end and from its middle: spread where a hook's own screw would meet them.
+     *
+     * @param  list<float>  $hooks
+     * @return list<string>
+     */
+    private function screwed(SurfaceSite $site, Working $long, array $hooks): array
     {
-        $near = array_filter($this->hooks($long), fn (float $hook) => abs($railLeft + $hook - $stud) < self::NEAR);
+        $from = $site->place->u + ($site->place->width->result->toDouble() - $long->result->toDouble()) / 2;
+        $words = [];
+        foreach ($site->studs() as $stud) {
+            $at = ($stud->u0 + $stud->u1) / 2 - $from;
+            if ($at > 0.0 && $at < $long->result->toDouble()) {
+                $words[] = sprintf('screws at %s, %s over and under the middle', $site->terms->write($at), $site->terms->write(self::spread($at, $hooks) * $this->rail->toDouble()));
+            }
+        }
 
-        return self::SPREAD[$near === [] ? 0 : 1];
+        return $words;
+    }
+
+    /**
+     * This part of the rail's height over and under its middle.
+     *
+     * @param  list<float>  $hooks
+     */
+    private static function spread(float $at, array $hooks): float
+    {
+        return self::SPREAD[array_filter($hooks, fn (float $hook) => abs($hook - $at) < self::NEAR) === [] ? 0 : 1];
     }
 }

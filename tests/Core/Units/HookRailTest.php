@@ -72,9 +72,13 @@ final class HookRailTest extends TestCase
 
     public function test_screws_are_spread_where_a_hooks_own_screw_would_meet_them(): void
     {
-        $rail = Working::start('rail', Length::ofMillimetres(1150));
-        // Hooks at 75, 275, 475 … from the rail's left end at 20: that at 295 comes within 25 of a stud at 310, that at 495 not of one at 610.
-        self::assertSame([0.4, 1 / 3], [self::unit()->spread(310.0, 20.0, $rail), self::unit()->spread(610.0, 20.0, $rail)]);
+        $layout = self::layout();
+        foreach ([310, 610] as $at) {
+            $layout = $layout->thing("stud-$at", 'stud', $at - 22.5, 0.0, 45.0, 2400.0, 0.0, 'may-be-covered');
+        }
+        // Hooks at 75, 275, 475 … of a rail that begins at 20: a stud's middle at 310 is 290 along, 15 from a hook; one at 610 is far from all.
+        // 90/3 = 30, and 0.4 · 90 = 36.
+        self::assertSame(['screws at 290 mm, 36 mm over and under the middle', 'screws at 590 mm, 30 mm over and under the middle'], array_slice($layout->plan()->pieces()[0]->joints, 1));
     }
 
     public function test_a_rail_hangs_on_two_studs(): void
