@@ -36,6 +36,9 @@ use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
+use Incastro\Units\Make\Chase\ChaseAlong;
+use Incastro\Units\Make\Chase\ChaseFace;
+use Incastro\Units\Make\Chase\FaceParts;
 use Incastro\Units\Make\Screws;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
@@ -43,21 +46,15 @@ use Incastro\Units\Sites\SurfaceSite;
 use Incastro\Units\SurfaceUnit;
 
 /**
- * A box round the pipes that run up a wall, whose face comes off: cheeks on battens on the wall, in a corner one cheek alone. Inside it is
+ * A box round the pipes that run up a wall or along it (`ChaseAlong`), whose face comes off. Up a wall: cheeks on battens on the wall, in a corner one cheek alone. Inside it is
  * as wide as the group and a batten and its clearance on both sides, and as deep as the group stands out and c. What must be reached lies behind a
  * part of the face that lifts off by itself.
  */
 #[About('chase-box', 'Box round pipes', 'Cheeks and a face that comes off, with a hatch where something must be reached.', 'On a wall', 'D')]
 final readonly class ChaseBox implements SurfaceUnit
 {
-    /** Between two parts of the face, mm and inches. */
-    private const GAP = [2.0, 1 / 16];
-
     /** A hand works so far over and under the middle of what it must reach, mm and inches. */
     private const REACH = [125.0, 5.0];
-
-    /** A part of the face is no shorter than this, mm. */
-    private const PART = 100.0;
 
     /** Slots for air at its head and its foot: how many, their sizes, and how far the first is from the end; mm. */
     private const SLOTS = 4;
@@ -70,9 +67,6 @@ final readonly class ChaseBox implements SurfaceUnit
     private const GROUP = [ThingKind::Pipe, ThingKind::Valve, ThingKind::Trap];
 
     private const REACHED = [ThingKind::Valve, ThingKind::Trap];
-
-    /** A face thinner than this bends under a hand, mm. */
-    private const THIN = 9.0;
 
     public function __construct(
         #[Size('Battens', ['20', '3/4'], 15, 40)] public Length $batten,
@@ -102,6 +96,12 @@ final readonly class ChaseBox implements SurfaceUnit
         $clear = $isHot ? 'clear of what is hot' : 'clear of pipes';
         $c = $terms->rules->get($isHot ? Rule::PipeHot : Rule::PipeCold);
         $ci = Working::start('batten', $this->batten)->plus($clear, $c);
+        if ($this->runsAlong($group)) {
+            [$parts, $found] = $this->parts($site, $group, $site->place->width->roundedDown($terms->format)->result->toDouble(), true);
+            $built = (new ChaseAlong($site, $blocks, $ci, $this->batten, $this->scribe))->build($parts);
+
+            return Assembly::all($built, new Assembly([], [], $this->hardware($site, $built->placed, count(array_filter($parts, fn (array $part) => $part[2]))), findings: [...$found, ...$this->cautions($site)]));
+        }
         $t = $terms->materials->carcass->thickness;
         [$g0, $g1] = [min(array_map(fn (Block $block) => $block->u0, $blocks)) - $site->place->u, max(array_map(fn (Block $block) => $block->u1, $blocks)) - $site->place->u];
         $side = $ci->result->plus($t)->toDouble();
@@ -135,6 +135,14 @@ final readonly class ChaseBox implements SurfaceUnit
         return new Assembly([...$cheeks, ...$battens, ...$faces], $joints, $this->hardware($site, $battens, count(array_filter($parts, fn (array $part) => $part[2]))), ['Inside depth, '.$site->place->mark => $deep], [...$found, ...$this->cautions($site)]);
     }
 
+    /** @param non-empty-list<array{Thing, Block}> $group */
+    private function runsAlong(array $group): bool
+    {
+        $pipes = array_filter($group, fn (array $one) => $one[0]->kind === ThingKind::Pipe);
+
+        return array_filter($pipes, fn (array $one) => $one[0]->runs() === 'along') !== [];
+    }
+
     /** @return list<array{Thing, Block}> what it is put round */
     private function group(SurfaceSite $site): array
     {
@@ -151,50 +159,28 @@ final readonly class ChaseBox implements SurfaceUnit
     }
 
     /**
-     * The parts of the face from its foot up, and what is wrong with them.
+     * The parts of the face from its foot up, or from its left end along the wall, and what is wrong with them.
      *
      * @param  list<array{Thing, Block}>  $group
      * @return array{non-empty-list<array{float, float, bool}>, list<Finding>} from, to, and whether it lifts off
      */
-    private function parts(SurfaceSite $site, array $group, float $high): array
+    private function parts(SurfaceSite $site, array $group, float $long, bool $isAlong = false): array
     {
         $reach = $site->terms->rules->either(...self::REACH)->toDouble();
         $hatches = [];
         foreach ($group as [$thing, $block]) {
             if (in_array($thing->kind, self::REACHED, true)) {
-                $middle = ($block->z0 + $block->z1) / 2 - $site->place->z;
-                $hatches[] = [max(0.0, min($middle - $reach, $block->z0 - $site->place->z)), min($high, max($middle + $reach, $block->z1 - $site->place->z)), $thing];
+                [$from, $to] = $isAlong ? [$block->u0 - $site->place->u, $block->u1 - $site->place->u] : [$block->z0 - $site->place->z, $block->z1 - $site->place->z];
+                $middle = ($from + $to) / 2;
+                $hatches[] = [max(0.0, min($middle - $reach, $from)), min($long, max($middle + $reach, $to)), $thing];
             }
         }
         if ($hatches !== [] && ! $this->hatch) {
             $id = $site->place->surface->id;
 
-            return [[[0.0, $high, false]], [Finding::clash(Code::ValveBehindFace, sprintf('%s would be behind a fixed face.', ucfirst($hatches[0][2]->name)), $id)->about([$hatches[0][2]->id])->withWaysOut([new WayOut('Let a part of the face lift off there', Edits::surface($id)->setting(['hatch' => true]))])]];
+            return [[[0.0, $long, false]], [Finding::clash(Code::ValveBehindFace, sprintf('%s would be behind a fixed face.', ucfirst($hatches[0][2]->name)), $id)->about([$hatches[0][2]->id])->withWaysOut([new WayOut('Let a part of the face lift off there', Edits::surface($id)->setting(['hatch' => true]))])]];
         }
-        usort($hatches, fn (array $a, array $b) => $a[0] <=> $b[0]);
-        // Two that are close together lift off as one; what would be left as a strip belongs to the hatch.
-        $merged = [];
-        foreach ($hatches as [$from, $to]) {
-            $last = count($merged) - 1;
-            if ($last >= 0 && $from - $merged[$last][1] < self::PART) {
-                $merged[$last] = [$merged[$last][0], max($merged[$last][1], $to)];
-            } else {
-                $merged[] = [$from, $to];
-            }
-        }
-        $parts = [];
-        $at = 0.0;
-        foreach ($merged as [$from, $to]) {
-            $from = $from - $at < self::PART ? $at : $from;
-            $to = $high - $to < self::PART ? $high : $to;
-            array_push($parts, ...$from > $at ? [[$at, $from, false]] : [], ...[[$from, $to, true]]);
-            $at = $to;
-        }
-        if ($at < $high || $parts === []) {
-            $parts[] = [$at, $high, false];
-        }
-
-        return [$parts, []];
+        return [FaceParts::of(array_map(fn (array $hatch) => [$hatch[0], $hatch[1]], $hatches), $long), []];
     }
 
     /** @return list<Placed> */
@@ -241,8 +227,8 @@ final readonly class ChaseBox implements SurfaceUnit
     private function faces(SurfaceSite $site, Working $deep, float $left, float $right, Working $high, array $parts, bool $isCorner, bool $isHot): array
     {
         $terms = $site->terms;
-        $purpose = $terms->materials->for(Purpose::Panel)->thickness->toDouble() >= self::THIN ? Purpose::Panel : Purpose::Carcass;
-        $gap = $terms->rules->either(...self::GAP)->toDouble();
+        $purpose = ChaseFace::purpose($terms->materials);
+        $gap = $terms->rules->either(...ChaseFace::GAP)->toDouble();
         $across = Working::start('over both cheeks', Length::ofDouble($right - $left));
         $blank = $isCorner ? $across->plus('left on at the side wall', $this->scribe) : $across;
         $placed = [];
@@ -255,8 +241,8 @@ final readonly class ChaseBox implements SurfaceUnit
             if ($isHot) {
                 $outline = $this->slotted($outline, $long, $right - $left, $i === 0, $i === count($parts) - 1);
             }
-            [$role, $name] = count($parts) === 1 ? ['face', 'Face'] : ['face-'.($i + 1), $lifts ? 'Face, part that lifts off' : 'Face'];
-            $joints = [$lifts ? 'on four magnets, with a hole for a finger; from 5 kg or 1 m² on two turn buttons' : 'screwed in cups to the face battens, so that it comes off'];
+            [$role, $name] = count($parts) === 1 ? ['face', 'Face'] : ['face-'.($i + 1), ChaseFace::name($lifts)];
+            $joints = [ChaseFace::words($lifts)];
             $piece = $site->make->covering($role, $name, $length, $blank, $purpose, $outline, $isCorner ? [new Finished('long, at the side wall', Finish::TouchesHouse)] : [], $joints);
             $placed[] = $site->placed($piece, $left, $deep->result->toDouble(), $foot, Way::Up, Way::Right, $lifts ? Part::Loose : Part::Cladding);
         }

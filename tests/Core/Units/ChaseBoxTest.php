@@ -94,4 +94,38 @@ final class ChaseBoxTest extends TestCase
         // Four at the foot and four at the head; none in the part that lifts off.
         self::assertSame([4, 0, 4], [$holes['face-1'], $holes['face-2'], $holes['face-3']]);
     }
+
+    /** A waste along the whole wall, its top at 139 at its high end, that stands out 96. */
+    private static function waste(TestLayout $layout): TestLayout
+    {
+        return $layout->thing('waste', 'pipe', 0.0, 52.0, 1860.0, 87.0, 96.0, 'may-be-covered', ['direction' => 'along']);
+    }
+
+    public function test_along_a_wall_it_has_a_lid_and_open_ends(): void
+    {
+        $layout = self::layout([], 2600.0);
+        $layout->layout['surfaces'][0]['on'] = ['wall' => 0, 'from' => TestLayout::mm(300), 'to' => TestLayout::mm(2160), 'foot' => null, 'head' => TestLayout::mm(600)];
+        $layout = $layout->thing('waste', 'pipe', 340.0, 52.0, 1780.0, 87.0, 96.0, 'may-be-covered', ['direction' => 'along']);
+        self::assertSame([], array_map(fn ($finding) => $finding->sentence, $layout->clashes()));
+        $plan = $layout->plan();
+        $sizes = self::sizes($plan);
+        // The pipe's top is at 139: 139 + 20 + 10 = 169 inside. It stands out 96: 96 + 30 = 126 deep; 8 to scribe each.
+        self::assertSame(169.0, $plan->decisions()['Inside height, D1']->result->toDouble());
+        self::assertSame(126.0, $plan->decisions()['Inside depth, D1']->result->toDouble());
+        self::assertSame([[1860.0, 134.0], [1860.0, 169.0 + 18.0 + 8.0]], [$sizes['lid'], $sizes['face']]);
+        // Both ends are open: battens 1860 − 2 · (18 + 2).
+        self::assertSame([[1820.0, 20.0], [1820.0, 20.0], [1820.0, 20.0]], [$sizes['batten-wall'], $sizes['batten-lid'], $sizes['batten-floor']]);
+        self::assertSame([[134.0, 169.0], [134.0, 169.0]], [$sizes['end-L'], $sizes['end-R']]);
+    }
+
+    public function test_along_a_wall_from_corner_to_corner_a_trap_is_reached(): void
+    {
+        $layout = self::layout([], 1860.0);
+        $layout->layout['surfaces'][0]['on']['head'] = TestLayout::mm(600);
+        $plan = self::waste($layout)->thing('trap', 'trap', 900.0, 60.0, 80.0, 80.0, 90.0, 'may-be-covered')->plan();
+        $sizes = self::sizes($plan);
+        self::assertArrayNotHasKey('end-L', $sizes);
+        // Its middle is at 940: from 815 to 1065 a part lifts off, with a gap of 2 on both sides.
+        self::assertSame([814.0, 248.0, 794.0], [$sizes['face-1'][0], $sizes['face-2'][0], $sizes['face-3'][0]]);
+    }
 }
