@@ -36,9 +36,10 @@ final class Shopping
     /** @return array{ToBuyWriter, array{asking: bool, note: string}} */
     private static function priced(Job $job, Plan $plan): array
     {
-        $prices = Prices::known($job, (new ToBuy($plan))->needs());
+        $list = new ToBuy($plan);
+        $prices = Prices::known($job, $list->needs());
 
-        return [new ToBuyWriter($plan, new ToBuy($plan, $job->home->at_hand, self::bought($job), $prices['quotes']), SawChoices::rideHome(Cutting::saws($job))), $prices];
+        return [new ToBuyWriter($plan, $list->given($job->home->at_hand, self::bought($job), $prices['quotes']), SawChoices::rideHome(Cutting::saws($job))), $prices];
     }
 
     /**

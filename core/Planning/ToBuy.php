@@ -15,28 +15,55 @@ use Incastro\Rules\Materials\Article;
 use Incastro\Units\Hardware;
 
 /** All that a job needs from shops, less what is at hand and what is bought: sheets, boards, hardware, and what is bought by measure. */
-final readonly class ToBuy
+final class ToBuy
 {
     /** Of what is dropped, bent and overtightened at least so many more are bought. */
     private const LOST_AT_LEAST = 5;
+
+    /** @var list<Need>|null */
+    private ?array $all = null;
 
     /**
      * @param  array<string, int>  $atHand  base units by the needs' keys
      * @param  array<string, int>  $bought  the same
      * @param  array<string, Quote>  $quotes  by the keys of the items that shops were asked for
      */
-    public function __construct(private Plan $plan, private array $atHand = [], private array $bought = [], private array $quotes = [])
+    public function __construct(private readonly Plan $plan, private readonly array $atHand = [], private readonly array $bought = [], private readonly array $quotes = [])
     {
+    }
+
+    /**
+     * The same with what is there already, and the prices that shops named.
+     *
+     * @param  array<string, int>  $atHand
+     * @param  array<string, int>  $bought
+     * @param  array<string, Quote>  $quotes
+     */
+    public function given(array $atHand, array $bought, array $quotes): self
+    {
+        $same = new self($this->plan, $atHand, $bought, $quotes);
+        $same->all = $this->all();
+
+        return $same;
+    }
+
+    /** @return list<Need> by shop, without what shops say of prices; gathered once */
+    private function all(): array
+    {
+        if ($this->all === null) {
+            $needs = [...$this->timber(), ...$this->hardware(), ...(new Supplies($this->plan))->needs()];
+            $order = array_flip(array_map(fn (Shop $shop) => $shop->value, Shop::cases()));
+            usort($needs, fn (Need $a, Need $b) => $order[$a->shop->value] <=> $order[$b->shop->value]);
+            $this->all = $needs;
+        }
+
+        return $this->all;
     }
 
     /** @return list<Need> by shop, in the order in which they are needed; typed prices go before those of a shop */
     public function needs(): array
     {
-        $needs = [...$this->timber(), ...$this->hardware(), ...(new Supplies($this->plan))->needs()];
-        $order = array_flip(array_map(fn (Shop $shop) => $shop->value, Shop::cases()));
-        usort($needs, fn (Need $a, Need $b) => $order[$a->shop->value] <=> $order[$b->shop->value]);
-
-        return array_map(fn (Need $need) => $need->quoted($this->quotes[$need->item?->key() ?? ''] ?? null), $needs);
+        return array_map(fn (Need $need) => $need->quoted($this->quotes[$need->item?->key() ?? ''] ?? null), $this->all());
     }
 
     /** @return list<BuyLine> without what somebody left out */
