@@ -35,7 +35,7 @@ use Tests\Core\KeptMemory;
 /** What somebody wishes of the sheets, and what is kept of their plans. */
 final class SheetStageTest extends TestCase
 {
-    private static function job(string $example = 'fronts'): Job
+    private static function job(string $example = 'cubbies'): Job
     {
         return JobReader::read(JobFile::read("$example.json", (string) file_get_contents(__DIR__."/../../../examples/$example.json"))['job']);
     }
@@ -54,18 +54,18 @@ final class SheetStageTest extends TestCase
     public function test_a_better_plan_is_kept_until_somebody_goes_back_to_the_first(): void
     {
         $planner = new Planner(new KeptMemory());
-        $plan = $planner->plan(self::job(), isThorough: true);
+        $plan = $planner->plan(self::job('bed'), isThorough: true);
         self::assertTrue($planner->sheets->isOpen($plan));
         // At this saw the first plan is set for once more than any other.
         $first = $plan->cut->sheets;
         $planner->sheets->improve($plan, 50, fn (): bool => false, fn (SheetPlan $sheets): SawSteps => self::set($sheets === $first ? 2 : 1));
         self::assertFalse($planner->sheets->isOpen($plan));
-        $better = $planner->plan(self::job(), isThorough: true)->cut->sheets;
+        $better = $planner->plan(self::job('bed'), isThorough: true)->cut->sheets;
         self::assertNotEquals($first, $better);
         self::assertLessThanOrEqual($first->price, $better->price);
         self::assertEquals(new FirstSheets($first, 2, 1), $planner->sheets->first($plan));
 
-        $kept = self::job()->wishing(new SheetWishes(keepsFirst: $planner->sheets->hash($plan)));
+        $kept = self::job('bed')->wishing(new SheetWishes(keepsFirst: $planner->sheets->hash($plan)));
         self::assertSame($first, $planner->plan($kept, isThorough: true)->cut->sheets);
         // Kept is the plan of these pieces. For others nothing is.
         $other = self::job('bench')->wishing(new SheetWishes(keepsFirst: $planner->sheets->hash($plan)));
@@ -84,7 +84,7 @@ final class SheetStageTest extends TestCase
     public function test_side_by_side_each_plan_has_least_of_its_own(): void
     {
         $planner = new Planner(new KeptMemory());
-        $plans = $planner->sheets->sideBySide($planner->plan(self::job('walk-in'), isThorough: true));
+        $plans = $planner->sheets->sideBySide($planner->plan(self::job('bed'), isThorough: true));
         self::assertSame(['money', 'sheets', 'settings', 'offcut'], array_keys($plans));
         foreach ($plans as $name => $mine) {
             foreach ($plans as $other) {
@@ -100,7 +100,7 @@ final class SheetStageTest extends TestCase
     public function test_a_locked_sheet_stays_as_it_is_and_the_rest_is_planned_round_it(): void
     {
         $planner = new Planner(new KeptMemory());
-        $job = self::job('walk-in');
+        $job = self::job('bed');
         $before = $planner->plan($job, isThorough: true)->cut->sheets;
         $sheet = $before->sheets[array_key_last($before->sheets)];
         $lock = CuttingChoices::sheet((array) json_decode((string) json_encode(CuttingChoices::lock($sheet)), true));
