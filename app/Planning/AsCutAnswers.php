@@ -65,7 +65,7 @@ final readonly class AsCutAnswers
      */
     private function accept(Plan $plan, Release $release, array $facts, Piece $piece, string $dimension, int $measured): ?array
     {
-        if ($measured === ($dimension === 'length' ? $piece->length : $piece->width)->result->nanometres()) {
+        if ($measured === $piece->size($dimension)->result->nanometres()) {
             return null;
         }
         foreach ($plan->spaces as $space) {

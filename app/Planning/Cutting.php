@@ -293,8 +293,8 @@ final readonly class Cutting
      */
     private static function isAsCut(Piece $piece, array $planned, array $measured): bool
     {
-        foreach (['length' => $piece->length, 'width' => $piece->width] as $dimension => $working) {
-            $is = $working->result->nanometres();
+        foreach (['length', 'width'] as $dimension) {
+            $is = $piece->size($dimension)->result->nanometres();
             [$least, $most] = AsCut::band(AsCut::sort($piece), $dimension, $is);
             $came = $measured[$dimension] ?? null;
             if ($planned[$dimension] !== $is && ($came === null || $came < $least || $came > $most)) {

@@ -10,8 +10,6 @@ use Incastro\Buy\Quote;
 /** The stand-in for a price service: made-up prices for a demonstration, always the same. */
 final class MadeUpPrices implements PriceSource
 {
-    public const BY_MEASURE = ['banding', 'glue', 'caulk', 'primer', 'paint', 'varnish'];
-
     /** Packs and their prices: base units, minor units of money. */
     private const PACKS = [
         'pocket-screw' => [[100, 650], [200, 1150], [500, 2400]], 'screw' => [[100, 480], [200, 850]], 'strong-screw' => [[50, 520], [100, 940]], 'structural-screw' => [[10, 620], [50, 2450]],
@@ -35,5 +33,4 @@ final class MadeUpPrices implements PriceSource
 
         return $quotes;
     }
-
 }

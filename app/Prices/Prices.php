@@ -9,12 +9,13 @@ use App\Models\Job;
 use Illuminate\Support\Facades\Cache;
 use Incastro\Buy\Item;
 use Incastro\Buy\Need;
-use Incastro\Buy\Pack;
 use Incastro\Buy\Quote;
 
 /**
  * Prices that shops named, as they are remembered. Nobody ever waits for them: the list is made with those that are known, and what
  * is not known is asked for behind it.
+ *
+ * @phpstan-type Kept array{packs: list<array{int, int}>, on: string, at: int}
  */
 final class Prices
 {
@@ -55,14 +56,12 @@ final class Prices
         }
         $quotes = $stale = [];
         $items = self::items($needs);
-        $kept = Cache::many(array_map(fn (Item $item) => self::place($job, $item), array_values($items)));
-        foreach ($items as $key => $item) {
-            $known = $kept[self::place($job, $item)] ?? null;
-            if (is_array($known) && $known['packs'] !== []) {
+        foreach (self::kept($job, $items) as $key => $known) {
+            if (($known['packs'] ?? []) !== []) {
                 $quotes[$key] = new Quote($known['packs'], $known['on']);
             }
-            if (! is_array($known) || $known['at'] < now()->subHours(self::FRESH)->getTimestamp()) {
-                $stale[] = $item;
+            if (self::isStale($known)) {
+                $stale[] = $items[$key];
             }
         }
         $isPaused = Cache::has(self::pause());
@@ -82,11 +81,8 @@ final class Prices
      */
     public static function ask(Job $job, array $needs): void
     {
-        $items = array_values(array_filter(self::items($needs), function (Item $item) use ($job): bool {
-            $known = Cache::get(self::place($job, $item));
-
-            return ! is_array($known) || $known['at'] < now()->subHours(self::FRESH)->getTimestamp();
-        }));
+        $items = self::items($needs);
+        $items = array_values(array_intersect_key($items, array_filter(self::kept($job, $items), self::isStale(...))));
         $source = self::source($job);
         if ($items === [] || $source === null) {
             return;
@@ -105,6 +101,25 @@ final class Prices
     }
 
     /**
+     * What is remembered of each item, by its key; null of what nobody asked for yet.
+     *
+     * @param  array<string, Item>  $items
+     * @return array<string, Kept|null>
+     */
+    private static function kept(Job $job, array $items): array
+    {
+        $kept = Cache::many(array_map(fn (Item $item) => self::place($job, $item), array_values($items)));
+
+        return array_map(fn (Item $item) => $kept[self::place($job, $item)] ?? null, $items);
+    }
+
+    /** @param Kept|null $known */
+    private static function isStale(?array $known): bool
+    {
+        return $known === null || $known['at'] < now()->subHours(self::FRESH)->getTimestamp();
+    }
+
+    /**
      * @param  list<Need>  $needs
      * @return array<string, Item> of what has no typed price, by its key
      */
@@ -112,7 +127,7 @@ final class Prices
     {
         $items = [];
         foreach ($needs as $need) {
-            if ($need->item !== null && array_filter($need->packs, fn (Pack $pack) => $pack->price !== null) === []) {
+            if ($need->item !== null && ! $need->isPriced()) {
                 $items[$need->item->key()] = $need->item;
             }
         }

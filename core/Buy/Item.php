@@ -20,4 +20,14 @@ final readonly class Item
 
         return hash('sha256', $this->kind.json_encode($details, JSON_THROW_ON_ERROR));
     }
+
+    /** What its amounts are counted in: pieces, mm or ml. */
+    public function unit(): string
+    {
+        return match ($this->kind) {
+            'banding' => 'mm',
+            'glue', 'caulk', 'primer', 'paint', 'varnish' => 'ml',
+            default => 'piece',
+        };
+    }
 }

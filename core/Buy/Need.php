@@ -38,23 +38,24 @@ final readonly class Need
     ) {
     }
 
+    /** Whether somebody typed a price of one of its packs. */
+    public function isPriced(): bool
+    {
+        return array_filter($this->packs, fn (Pack $pack) => $pack->price !== null) !== [];
+    }
+
     /** At the prices that a shop named, where none is known of its packs. */
     public function quoted(?Quote $quote): self
     {
-        $isPriced = array_filter($this->packs, fn (Pack $pack) => $pack->price !== null) !== [];
         $names = array_column(array_map(fn (Pack $pack) => [$pack->units, $pack->name], $this->packs), 1, 0);
         $name = fn (int $units): string => $names[$units] ?? ($units === 1 ? 'piece' : 'pack of '.($this->write)($units));
 
-        return $quote === null || $isPriced ? $this : new self(...['packs' => $quote->packs($name), 'pricedOn' => $quote->on] + get_object_vars($this));
+        return $quote === null || $this->isPriced() ? $this : new self(...['packs' => $quote->packs($name), 'pricedOn' => $quote->on] + get_object_vars($this));
     }
 
     /** What its amounts are counted in: pieces, mm or ml. */
     public function unit(): string
     {
-        return match ($this->item->kind ?? '') {
-            'banding' => 'mm',
-            'glue', 'caulk', 'primer', 'paint', 'varnish' => 'ml',
-            default => 'piece',
-        };
+        return $this->item?->unit() ?? 'piece';
     }
 }

@@ -11,6 +11,7 @@ use Incastro\Fit\Members\Over;
 use Incastro\Fit\Members\Under;
 use Incastro\Fit\Terms;
 use Incastro\Fit\ThingPlace;
+use Incastro\Geometry\Block;
 use Incastro\Measure\Length;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
@@ -19,8 +20,6 @@ use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
 use Incastro\Strength\Loads;
 use Incastro\Strength\Studs;
-use Incastro\Survey\Things\Face;
-use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Assembly;
 use Incastro\Units\HungBox;
@@ -135,11 +134,9 @@ final readonly class Hung
     /** @return array{int, bool} how many studs stand behind it, and whether anybody looked for them on this wall */
     private function studs(Box $box): array
     {
-        $places = new ThingPlace($this->terms->room, $this->run->frame);
-        $studs = array_filter($this->terms->room->things, fn (Thing $thing) => $thing->kind === ThingKind::Stud && $thing->face === Face::Wall && $thing->wall === $this->run->frame->wall);
-        $behind = array_filter($studs, function (Thing $stud) use ($places, $box): bool {
-            $block = $places->block($stud);
-            $middle = ($block->u0 + $block->u1) / 2;
+        $studs = array_column((new ThingPlace($this->terms->room, $this->run->frame))->onItsWall(ThingKind::Stud), 1);
+        $behind = array_filter($studs, function (Block $stud) use ($box): bool {
+            $middle = ($stud->u0 + $stud->u1) / 2;
 
             return $middle > $box->u + $this->terms->board() && $middle < $box->right() - $this->terms->board();
         });

@@ -50,7 +50,7 @@ final readonly class CutPiece
     {
         assert($placed !== []);
         [$x, $y] = [min(array_map(fn (PlacedPiece $one) => $one->at->x, $placed)), min(array_map(fn (PlacedPiece $one) => $one->at->y, $placed))];
-        $parts = array_map(fn (PlacedPiece $one) => new PlacedPiece($one->piece, new Rectangle($one->at->x - $x, $one->at->y - $y, $one->at->alongX, $one->at->alongY), $one->turned), $placed);
+        $parts = array_map(fn (PlacedPiece $one) => new PlacedPiece($one->piece, $one->at->moved(-$x, -$y), $one->turned), $placed);
         $first = $placed[0]->piece;
 
         return new self(

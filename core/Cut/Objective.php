@@ -56,6 +56,23 @@ enum Objective: string
     }
 
     /**
+     * Of plans that are made one after another the best, and of equals the first.
+     *
+     * @param  iterable<SheetPlan>  $plans  one at least
+     * @param  \Closure(SheetPlan): list<int|float>  $atSaw  how well a plan is sawn; the least is the best
+     */
+    public function best(iterable $plans, \Closure $atSaw): SheetPlan
+    {
+        $best = $least = null;
+        foreach ($plans as $plan) {
+            $cost = $this->cost($plan, $atSaw($plan));
+            [$best, $least] = $least === null || $cost < $least ? [$plan, $cost] : [$best, $least];
+        }
+
+        return $best ?? throw new \LogicException('There is no plan to choose from.');
+    }
+
+    /**
      * What plans are compared by: the least is the best.
      *
      * @param  list<int|float>  $atSaw  how well it is sawn, as whoever compares counts that

@@ -19,6 +19,12 @@ final readonly class Rectangle
         return ($this->alongX / 1e6) * ($this->alongY / 1e6);
     }
 
+    /** As large, and so much further along the sheet's length and width. */
+    public function moved(int $x, int $y): self
+    {
+        return new self($this->x + $x, $this->y + $y, $this->alongX, $this->alongY);
+    }
+
     public function length(): Length
     {
         return Length::ofNanometres($this->alongX);

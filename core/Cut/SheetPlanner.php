@@ -169,7 +169,7 @@ final readonly class SheetPlanner
     {
         $at = $placed->at;
 
-        return $placed->piece->parts === [] ? [$placed] : array_map(fn (PlacedPiece $part) => new PlacedPiece($part->piece, new Rectangle($at->x + $part->at->x, $at->y + $part->at->y, $part->at->alongX, $part->at->alongY), $part->turned), $placed->piece->parts);
+        return $placed->piece->parts === [] ? [$placed] : array_map(fn (PlacedPiece $part) => new PlacedPiece($part->piece, $part->at->moved($at->x, $at->y), $part->turned), $placed->piece->parts);
     }
 
     /**

@@ -271,7 +271,7 @@ final readonly class CuttingWriter
                     $pieces ??= array_column(array_map(fn (Piece $one) => ['key' => $one->key, 'piece' => $one], $space->pieces()), 'piece', 'key');
                     $value = $use->value($pieces);
                     if ($value !== null) {
-                        [$least, $most] = AsCut::limits(($dimension === 'length' ? $piece->length : $piece->width)->result->nanometres(), $value, $factor, $use->least, $use->most);
+                        [$least, $most] = AsCut::limits($piece->size($dimension)->result->nanometres(), $value, $factor, $use->least, $use->most);
                         $uses[] = ['least' => $least, 'most' => $most, 'sentence' => $use->sentence];
                     }
                 }

@@ -36,6 +36,7 @@ final readonly class YardSheetPdf
     /** A page for each sheet, on paper that has other things too. */
     public function pages(PdfWriter $pdf): void
     {
+        $parts = $this->parts();
         foreach ($this->bySheet() as $sheet => $cuts) {
             $pdf->page(sprintf('For the yard: sheet %s', $this->cutting['parts'][$sheet]['mark']), true);
             $pdf->paragraph(sprintf('%s × %s. Cut in this order; sizes are asked for with something to spare: the final ones are cut at home, ± 2 mm is fine.', $this->text($this->cutting['parts'][$sheet]['length']['nm']), $this->text($this->cutting['parts'][$sheet]['width']['nm'])), 11);
@@ -43,7 +44,7 @@ final readonly class YardSheetPdf
                 (string) ($n + 1), $this->cutting['parts'][$cut['blank']]['mark'], $this->text($cut['at']), $cut['axis'] === 'length' ? 'the length' : 'the width',
                 $this->cutting['parts'][$cut['id']]['mark'], sprintf('%.1f', $this->cutting['parts'][$cut['id']]['kg']),
             ], $cuts, array_keys($cuts)));
-            $pdf->filling((new YardDrawing())->draw($sheet, array_map(fn (array $cut) => ['axis' => (string) $cut['axis'], 'at' => $cut['at'] / 1e6, 'kerf' => $cut['kerf'] / 1e6, 'takes' => (string) $cut['blank'], 'frees' => (string) $cut['id']], $cuts), $this->parts()));
+            $pdf->filling((new YardDrawing())->draw($sheet, array_map(fn (array $cut) => ['axis' => (string) $cut['axis'], 'at' => $cut['at'] / 1e6, 'kerf' => $cut['kerf'] / 1e6, 'takes' => (string) $cut['blank'], 'frees' => (string) $cut['id']], $cuts), $parts));
         }
     }
 

@@ -50,6 +50,14 @@ final readonly class ThingPlace
         };
     }
 
+    /** @return list<array{Thing, Block}> what there is of these kinds on the wall of the run */
+    public function onItsWall(ThingKind ...$kinds): array
+    {
+        $things = array_filter($this->room->things, fn (Thing $thing) => $thing->face === Face::Wall && $thing->wall === $this->frame->wall && in_array($thing->kind, $kinds, true));
+
+        return array_map(fn (Thing $thing) => [$thing, $this->block($thing)], array_values($things));
+    }
+
     public function block(Thing $thing): Block
     {
         $own = $this->room->frame($thing->face === Face::Wall ? $thing->wall : 0);

@@ -139,6 +139,12 @@ final readonly class Piece
         return new Point(($x0 + $x1) / 2, ($y0 + $y1) / 2);
     }
 
+    /** @param string $dimension  `length` or `width` */
+    public function size(string $dimension): Working
+    {
+        return $dimension === 'length' ? $this->length : $this->width;
+    }
+
     /** What it weighs, kg. */
     public function weight(): float
     {

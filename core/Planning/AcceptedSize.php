@@ -42,7 +42,7 @@ final readonly class AcceptedSize
     public function of(Piece $piece, string $dimension, Length $asCut, array $cut): ?array
     {
         $decides = $piece->purpose === Purpose::Carcass ? (self::DECIDES[AsCut::sort($piece)] ?? [null, null])[$dimension === 'length' ? 0 : 1] : null;
-        $planned = $dimension === 'length' ? $piece->length->result : $piece->width->result;
+        $planned = $piece->size($dimension)->result;
         foreach ($decides === null ? [] : $this->edits($piece, $decides, $asCut->minus($planned)) as $edit) {
             $after = $this->with($edit);
             $changes = $after === null ? null : $this->changes($after, $piece, $dimension, $asCut, $cut);
@@ -144,7 +144,7 @@ final readonly class AcceptedSize
         if ($clashes($after) > $clashes($this->plan) || ! isset($new[$piece->key])) {
             return null;
         }
-        $is = $dimension === 'length' ? $new[$piece->key]->length->result : $new[$piece->key]->width->result;
+        $is = $new[$piece->key]->size($dimension)->result;
         [$least, $most] = AsCut::band(AsCut::sort($piece), $dimension, $is->nanometres());
         if ($asCut->nanometres() < $least || $asCut->nanometres() > $most) {
             return null;
@@ -160,7 +160,8 @@ final readonly class AcceptedSize
                 $changes[] = "$was->mark falls away";
                 continue;
             }
-            foreach (['length' => [$was->length->result, $now->length->result], 'width' => [$was->width->result, $now->width->result]] as $of => [$before, $then]) {
+            foreach (['length', 'width'] as $of) {
+                [$before, $then] = [$was->size($of)->result, $now->size($of)->result];
                 if ($before->isEqualTo($then) || $was->key === $piece->key && $of === $dimension) {
                     continue;
                 }

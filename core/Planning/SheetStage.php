@@ -34,7 +34,7 @@ final readonly class SheetStage
     private const IMPROVED = 'improved';
 
     /** Plans of the same price that are tried at the saw: eight and more rarely find anything else. */
-    private const SEEDS = 12;
+    public const SEEDS = 12;
 
     public function __construct(private StageMemory $memory)
     {
@@ -83,20 +83,18 @@ final readonly class SheetStage
     public function improve(Plan $plan, int $steps, \Closure $isLate, \Closure $atSaw): void
     {
         $job = $plan->job;
-        $objective = $job->sheets->objective;
         $hash = $this->hash($plan);
         $pieces = self::ofSheets($plan);
         $before = $this->memory->find(self::CUT, $hash);
         $before = $before instanceof SheetPlan ? $before : $plan->cut->sheets;
-        $cost = fn (SheetPlan $one): array => $objective->cost($one, $atSaw($one)->cost());
-        [$best, $least] = [$before, $cost($before)];
-        for ($seed = 1; $seed <= self::SEEDS && ! $isLate(1.0); $seed++) {
-            $isLong = $seed === 1 && ! $before->isBest();
-            $other = $this->searched($job, $pieces, $job->stock, $isLong ? $steps : null, $seed, fn (): bool => $isLate($isLong ? 0.5 : 1.0));
-            if (($now = $cost($other)) < $least) {
-                [$best, $least] = [$other, $now];
+        $plans = function () use ($job, $pieces, $before, $steps, $isLate): iterable {
+            yield $before;
+            for ($seed = 1; $seed <= self::SEEDS && ! $isLate(1.0); $seed++) {
+                $isLong = $seed === 1 && ! $before->isBest();
+                yield $this->searched($job, $pieces, $job->stock, $isLong ? $steps : null, $seed, fn (): bool => $isLate($isLong ? 0.5 : 1.0));
             }
-        }
+        };
+        $best = $job->sheets->objective->best($plans(), fn (SheetPlan $one): array => $atSaw($one)->cost());
         if ($best !== $before) {
             $this->memory->keep(self::FIRST, $hash, new FirstSheets($before, $atSaw($before)->settings, $atSaw($best)->settings));
             $this->memory->keep(self::CUT, $hash, $best);

@@ -74,11 +74,22 @@ final readonly class Slice
         if (count($groups) < 2) {
             return null;
         }
-        $slices = array_map(fn (array $group) => self::of($group, $kerf), array_values($groups));
-        $sum = array_sum(array_map(fn (self $slice) => $slice->size($axis), $slices)) + (count($slices) - 1) * $kerf;
-        $most = max(array_map(fn (self $slice) => $isX ? $slice->y : $slice->x, $slices));
 
-        return new self($isX ? $sum : $most, $isX ? $most : $sum, $axis, $slices, $pieces);
+        return self::beside(array_map(fn (array $group) => self::of($group, $kerf), array_values($groups)), $axis, $pieces, $kerf);
+    }
+
+    /**
+     * Slices one after another along an axis.
+     *
+     * @param  list<self>  $slices
+     * @param  list<PlacedPiece>  $pieces  of all of them
+     */
+    private static function beside(array $slices, Axis $axis, array $pieces, int $kerf): self
+    {
+        $sum = array_sum(array_map(fn (self $slice) => $slice->size($axis), $slices)) + (count($slices) - 1) * $kerf;
+        $most = max(0, ...array_map(fn (self $slice) => $slice->size($axis->across()), $slices));
+
+        return $axis === Axis::X ? new self($sum, $most, $axis, $slices, $pieces) : new self($most, $sum, $axis, $slices, $pieces);
     }
 
     /** A run of its slices as a part of its own. */
@@ -86,14 +97,8 @@ final readonly class Slice
     {
         assert($this->axis !== null);
         $slices = array_slice($this->slices, $from, $many);
-        if (count($slices) === 1) {
-            return $slices[0];
-        }
-        $isX = $this->axis === Axis::X;
-        $sum = array_sum(array_map(fn (self $slice) => $slice->size($this->axis), $slices)) + (count($slices) - 1) * $kerf;
-        $most = max(0, ...array_map(fn (self $slice) => $isX ? $slice->y : $slice->x, $slices));
 
-        return new self($isX ? $sum : $most, $isX ? $most : $sum, $this->axis, $slices, array_merge(...array_map(fn (self $slice) => $slice->pieces, $slices)));
+        return count($slices) === 1 ? $slices[0] : self::beside($slices, $this->axis, array_merge(...array_map(fn (self $slice) => $slice->pieces, $slices)), $kerf);
     }
 
     public function size(Axis $axis): int

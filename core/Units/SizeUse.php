@@ -43,7 +43,7 @@ final readonly class SizeUse
             if ($piece === null) {
                 return null;
             }
-            $value += $factor * (substr($size, $dot + 1) === 'length' ? $piece->length : $piece->width)->result->toDouble();
+            $value += $factor * $piece->size(substr($size, $dot + 1))->result->toDouble();
         }
 
         return $value;

@@ -18,6 +18,7 @@ use Incastro\Measure\LengthFormat;
 use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unit;
 use Incastro\Measure\Unreadable;
+use Incastro\Planning\SheetStage;
 use Incastro\Saw\SawPlanner;
 use Incastro\Saw\Tools;
 use Incastro\Saw\Yard;
@@ -26,9 +27,6 @@ use Incastro\Saw\Yard;
 final class CutPlanCommand extends Command
 {
     use PrintsJson;
-
-    /** Plans at one price that are tried at the saw. */
-    private const TRIED = 12;
 
     protected $signature = 'cut:plan {pieces : CSV of pieces} {stock : CSV of sheets}
         {--kerf=3.2mm : what the blade takes}
@@ -67,21 +65,16 @@ final class CutPlanCommand extends Command
             if ($isForYard && $tools?->yard === null) {
                 throw BadFile::at('--objective:0:objective', 'Nobody said what the yard does. Add --yard=3, or a yard to the tools.');
             }
-            $planned = fn (int $seed): SheetPlan => (new SheetPlanner($saw, $format))->plan($pieces, $stock, $steps, $seed, $isLate, objective: $objective);
-            $plan = $planned($seed);
-            if ($tools !== null) {
-                $sawyer = new SawPlanner($saw, $tools, $format, fn () => SawStepsCommand::DENSITY);
-                $cost = function (SheetPlan $plan) use ($sawyer, $objective, $isForYard): array {
-                    $sawn = $sawyer->steps($plan->sheets);
-
-                    return $objective->cost($plan, [...$isForYard ? [round($sawn->heaviest, 2)] : [], ...$sawn->cost()]);
-                };
-                $least = $cost($plan);
-                for ($other = $seed + 1; $other < $seed + self::TRIED && ($isLate === null || ! $isLate()); $other++) {
-                    $now = $planned($other);
-                    [$plan, $least] = $cost($now) < $least ? [$now, $cost($now)] : [$plan, $least];
+            $plans = function () use ($saw, $format, $pieces, $stock, $steps, $seed, $isLate, $objective): \Generator {
+                for ($other = $seed; $other === $seed || $other < $seed + SheetStage::SEEDS && ($isLate === null || ! $isLate()); $other++) {
+                    yield (new SheetPlanner($saw, $format))->plan($pieces, $stock, $steps, $other, $isLate, objective: $objective);
                 }
-            }
+            };
+            $plan = $tools === null ? $plans()->current() : $objective->best($plans(), function (SheetPlan $plan) use ($saw, $tools, $format, $isForYard): array {
+                $sawn = (new SawPlanner($saw, $tools, $format, fn () => SawStepsCommand::DENSITY))->steps($plan->sheets);
+
+                return [...$isForYard ? [round($sawn->heaviest, 2)] : [], ...$sawn->cost()];
+            });
 
             return SheetPlanWriter::write($plan, $saw) + ['steps' => $steps === PHP_INT_MAX ? null : $steps ?? SheetPlanner::STEPS, 'seed' => $seed];
         });

@@ -32,7 +32,7 @@ final class PricesController extends Controller
 
         return response()->json([
             'quoted_at' => now()->toIso8601ZuluString(), 'currency' => $request->json('currency'),
-            'quotes' => array_map(fn (string $ref, Item $item) => ['ref' => $ref, 'unit' => in_array($item->kind, MadeUpPrices::BY_MEASURE, true) ? ($item->kind === 'banding' ? 'mm' : 'ml') : 'piece', 'valid_until' => null, 'packs' => array_map(fn (array $pack) => ['count' => $pack[0], 'minor' => $pack[1]], $quotes[$item->key()]->packs ?? [])], array_map(strval(...), array_keys($known)), array_values($known)),
+            'quotes' => array_map(fn (string $ref, Item $item) => ['ref' => $ref, 'unit' => $item->unit(), 'valid_until' => null, 'packs' => array_map(fn (array $pack) => ['count' => $pack[0], 'minor' => $pack[1]], $quotes[$item->key()]->packs ?? [])], array_map(strval(...), array_keys($known)), array_values($known)),
             'unknown' => array_map(strval(...), array_keys(array_diff_key($items, $known))),
         ]);
     }

@@ -57,7 +57,19 @@ final readonly class FirstBoard
         for ($left = $clear - $first; $left > 0; $left -= $cover) {
             $widths[] = min($cover, $left);
         }
-        $least = min($first, $widths[count($widths) - 1]);
+
+        return new self($widths, self::leastStrip($widths, $edges));
+    }
+
+    /**
+     * The narrowest of the first board, the last, and what is left of a board beside an opening.
+     *
+     * @param  non-empty-list<int>  $widths  of all boards
+     * @param  list<int>  $edges
+     */
+    public static function leastStrip(array $widths, array $edges): int
+    {
+        $least = min($widths[0], $widths[count($widths) - 1]);
         foreach ($edges as $i => $edge) {
             // Edges come by pairs: below the lower one and above the upper one a part of a board is left.
             $at = 0;
@@ -69,6 +81,6 @@ final readonly class FirstBoard
             }
         }
 
-        return new self($widths, $least);
+        return $least;
     }
 }

@@ -108,9 +108,8 @@ final readonly class Pelmet implements BoxOption
     private function blocks(OpeningSite $site, Working $wide, float $v): array
     {
         $terms = $site->terms;
-        $isInch = ! $terms->format->unit->isMetric();
-        $count = (int) ceil($wide->result->toDouble() / ($isInch ? self::APART[1] * 25.4 : self::APART[0]) - 1e-9) + 1;
-        $long = Length::ofDouble($isInch ? self::BLOCK[1] * 25.4 : self::BLOCK[0]);
+        $count = (int) ceil($wide->result->toDouble() / $terms->rules->either(...self::APART)->toDouble() - 1e-9) + 1;
+        $long = $terms->rules->either(...self::BLOCK);
         $b = $terms->materials->carcass->thickness;
         $in = $terms->materials->for(Purpose::Frame)->thickness->toDouble() + 1.0;
         $free = $wide->result->toDouble() - 2 * $in - $long->toDouble();

@@ -11,7 +11,6 @@ use Incastro\Geometry\Block;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Way;
 use Incastro\Pieces\Piece;
-use Incastro\Survey\Things\Face;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Make\Workshop;
@@ -40,11 +39,16 @@ final readonly class SurfaceSite
         return new Placed($piece, Pose::at($this->place->u + $x, $this->place->v + $y, $this->place->z + $z, $length, $width, $thickness), $part, $this->place->surface->id);
     }
 
+    /** @return list<array{Thing, Block}> what there is of these kinds on its wall, in the frame of that */
+    public function things(ThingKind ...$kinds): array
+    {
+        return (new ThingPlace($this->terms->room, $this->place->frame))->onItsWall(...$kinds);
+    }
+
     /** @return list<Block> the studs of the wall that somebody noted, in its frame, from left to right */
     public function studs(): array
     {
-        $places = new ThingPlace($this->terms->room, $this->place->frame);
-        $studs = array_map($places->block(...), array_filter($this->terms->room->things, fn (Thing $thing) => $thing->kind === ThingKind::Stud && $thing->face === Face::Wall && $thing->wall === $this->place->frame->wall));
+        $studs = array_column($this->things(ThingKind::Stud), 1);
         usort($studs, fn (Block $a, Block $b) => $a->u0 <=> $b->u0);
 
         return $studs;

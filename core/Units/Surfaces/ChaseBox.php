@@ -6,7 +6,6 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
-use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Polygon;
@@ -146,16 +145,9 @@ final readonly class ChaseBox implements SurfaceUnit
     /** @return list<array{Thing, Block}> what it is put round */
     private function group(SurfaceSite $site): array
     {
-        $places = new ThingPlace($site->terms->room, $site->place->frame);
-        $group = [];
-        foreach ($site->terms->room->things as $thing) {
-            $block = in_array($thing->kind, self::GROUP, true) && $thing->face === Face::Wall && $thing->wall === $site->place->frame->wall ? $places->block($thing) : null;
-            if ($block !== null && $block->u1 > $site->place->u && $block->u0 < $site->place->u + $site->place->width->result->toDouble() && $block->z1 > $site->place->z && $block->z0 < $site->place->z + $site->place->height->result->toDouble()) {
-                $group[] = [$thing, $block];
-            }
-        }
+        [$place, $wide, $high] = [$site->place, $site->place->width->result->toDouble(), $site->place->height->result->toDouble()];
 
-        return $group;
+        return array_values(array_filter($site->things(...self::GROUP), fn (array $one) => $one[1]->u1 > $place->u && $one[1]->u0 < $place->u + $wide && $one[1]->z1 > $place->z && $one[1]->z0 < $place->z + $high));
     }
 
     /**
@@ -180,6 +172,7 @@ final readonly class ChaseBox implements SurfaceUnit
 
             return [[[0.0, $long, false]], [Finding::clash(Code::ValveBehindFace, sprintf('%s would be behind a fixed face.', ucfirst($hatches[0][2]->name)), $id)->about([$hatches[0][2]->id])->withWaysOut([new WayOut('Let a part of the face lift off there', Edits::surface($id)->setting(['hatch' => true]))])]];
         }
+
         return [FaceParts::of(array_map(fn (array $hatch) => [$hatch[0], $hatch[1]], $hatches), $long), []];
     }
 
@@ -228,22 +221,18 @@ final readonly class ChaseBox implements SurfaceUnit
     {
         $terms = $site->terms;
         $purpose = ChaseFace::purpose($terms->materials);
-        $gap = $terms->rules->either(...ChaseFace::GAP)->toDouble();
         $across = Working::start('over both cheeks', Length::ofDouble($right - $left));
         $blank = $isCorner ? $across->plus('left on at the side wall', $this->scribe) : $across;
         $placed = [];
-        foreach ($parts as $i => [$from, $to, $lifts]) {
-            $foot = $from + ($i === 0 ? 0.0 : $gap / 2);
-            $head = $to - ($i === count($parts) - 1 ? 0.0 : $gap / 2);
-            $length = count($parts) === 1 ? $high : Working::start('from gap to gap', Length::ofDouble($head - $foot))->roundedDown($terms->format);
+        foreach (ChaseFace::gapped($parts, $terms->rules) as $i => [$role, $foot, $head, $lifts]) {
+            $length = ChaseFace::length($foot, $head, $high, count($parts) === 1, $terms->format);
             $long = $length->result->toDouble();
             $outline = Outline::rectangle(0.0, 0.0, $long, $right - $left);
             if ($isHot) {
                 $outline = $this->slotted($outline, $long, $right - $left, $i === 0, $i === count($parts) - 1);
             }
-            [$role, $name] = count($parts) === 1 ? ['face', 'Face'] : ['face-'.($i + 1), ChaseFace::name($lifts)];
-            $joints = [ChaseFace::words($lifts)];
-            $piece = $site->make->covering($role, $name, $length, $blank, $purpose, $outline, $isCorner ? [new Finished('long, at the side wall', Finish::TouchesHouse)] : [], $joints);
+            $name = count($parts) === 1 ? 'Face' : ChaseFace::name($lifts);
+            $piece = $site->make->covering($role, $name, $length, $blank, $purpose, $outline, $isCorner ? [new Finished('long, at the side wall', Finish::TouchesHouse)] : [], [ChaseFace::words($lifts)]);
             $placed[] = $site->placed($piece, $left, $deep->result->toDouble(), $foot, Way::Up, Way::Right, $lifts ? Part::Loose : Part::Cladding);
         }
 

@@ -6,7 +6,6 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
-use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
@@ -32,7 +31,6 @@ use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
-use Incastro\Survey\Things\Face;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
@@ -203,16 +201,12 @@ final readonly class Cladding implements SurfaceUnit
      */
     private function edges(SurfaceSite $site): array
     {
-        $places = new ThingPlace($site->terms->room, $site->place->frame);
         $isUpright = $this->lay === Lay::Upright;
         $from = ($isUpright ? $site->place->u : $site->place->z) + $this->gap->toDouble();
         $edges = [];
-        foreach ($site->terms->room->things as $thing) {
-            $block = in_array($thing->kind, self::SEEN, true) && $thing->face === Face::Wall && $thing->wall === $site->place->frame->wall ? $places->block($thing) : null;
-            if ($block !== null) {
-                foreach ($isUpright ? [$block->u0, $block->u1] : [$block->z0, $block->z1] as $edge) {
-                    $edges[] = Length::ofDouble($edge - $from);
-                }
+        foreach ($site->things(...self::SEEN) as [, $block]) {
+            foreach ($isUpright ? [$block->u0, $block->u1] : [$block->z0, $block->z1] as $edge) {
+                $edges[] = Length::ofDouble($edge - $from);
             }
         }
 
@@ -264,7 +258,7 @@ final readonly class Cladding implements SurfaceUnit
     {
         $format = $site->terms->format;
         $supports = max(1, count(array_unique(array_map(fn (Placed $batten) => $this->lay === Lay::Upright ? $batten->bounds->z0 : $batten->bounds->u0, $battens))));
-        $long = $site->terms->materials->for(Purpose::Cladding)->thickness->plus($format->unit->isMetric() ? Length::ofMillimetres(25) : Length::ofDouble(25.4))->roundedUp($format->step);
+        $long = $site->terms->materials->for(Purpose::Cladding)->thickness->plus($site->terms->rules->either(25, 1))->roundedUp($format->step);
 
         $screws = new Screws($site->terms->materials, $format);
 
@@ -281,18 +275,8 @@ final readonly class Cladding implements SurfaceUnit
      */
     private function slivers(SurfaceSite $site, array $widths, float $cover, array $edges): array
     {
-        $least = min(array_map(fn (Working $width) => $width->result->toDouble(), [$widths[0], $widths[count($widths) - 1]]));
+        $least = FirstBoard::leastStrip(array_map(fn (Working $width) => $width->result->nanometres(), $widths), array_map(fn (Length $edge) => $edge->nanometres(), $edges)) / 1e6;
         $id = $site->place->surface->id;
-        $at = 0.0;
-        foreach ($widths as $width) {
-            $to = $at + $width->result->toDouble();
-            foreach ($edges as $i => $edge) {
-                if ($edge->toDouble() > $at + 1e-6 && $edge->toDouble() < $to - 1e-6) {
-                    $least = min($least, $i % 2 === 0 ? $edge->toDouble() - $at : $to - $edge->toDouble());
-                }
-            }
-            $at = $to;
-        }
         $findings = $least >= self::least($cover) - 1e-6 ? [] : [Finding::warning(Code::Sliver, sprintf('The narrowest strip of %s is %s wide; %s is the least that looks like a board.', $site->place->mark, $site->terms->write($least), $site->terms->write(self::least($cover))), $id)];
         if ($cover - $this->fall->toDouble() < self::least($cover)) {
             $findings[] = Finding::clash(Code::FirstTooNarrow, sprintf('The floor falls %s; the first board of %s cannot take it.', $site->terms->format->write($this->fall), $site->place->mark), $id)

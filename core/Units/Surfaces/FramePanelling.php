@@ -7,7 +7,6 @@ namespace Incastro\Units\Surfaces;
 use Incastro\Fit\Closing\Side;
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
-use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
@@ -32,8 +31,6 @@ use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
-use Incastro\Survey\Things\Face;
-use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
@@ -148,7 +145,7 @@ final readonly class FramePanelling implements SurfaceUnit
             $placed[] = $site->placed($cap, 0.0, 0.0, $high->toDouble(), Way::Right, Way::Out, Part::Face);
         }
         $brads = 2 * (count($x) + 2) + ($this->moulded ? 12 * $panels : 0);
-        $long = $site->terms->materials->for(Purpose::Frame)->thickness->plus($format->unit->isMetric() ? Length::ofMillimetres(25) : Length::ofDouble(25.4))->roundedUp($format->step);
+        $long = $site->terms->materials->for(Purpose::Frame)->thickness->plus($site->terms->rules->either(25, 1))->roundedUp($format->step);
 
         return new Assembly($placed, [], [new Hardware('brad '.$format->write($long), $brads, 'panelling', ArticleKind::Brad, $long)], [
             'Panels, '.$site->place->mark => $panel, 'End stiles, '.$site->place->mark => $end,
@@ -235,7 +232,7 @@ final readonly class FramePanelling implements SurfaceUnit
     {
         $terms = $site->terms;
         $material = $terms->materials->for(Purpose::Trim);
-        $w = $material instanceof Lineal ? $material->width : Length::ofDouble($terms->format->unit->isMetric() ? self::MOULDING[0] : self::MOULDING[1] * 25.4);
+        $w = $material instanceof Lineal ? $material->width : $terms->rules->either(...self::MOULDING);
         $level = $panel->minusTimes('off the frame', 2, $this->inset)->roundedDown($terms->format->fine());
         $high = Working::start('height of a panel', Length::ofDouble($this->row($between)))->minusTimes('off the frame', 2, $this->inset)->roundedDown($terms->format->fine());
         if ($level->result->toDouble() < 3 * $w->toDouble() || $high->result->toDouble() < 3 * $w->toDouble()) {
@@ -285,11 +282,9 @@ final readonly class FramePanelling implements SurfaceUnit
     {
         $wide = $panel->result->toDouble();
         $findings = $wide < self::NARROW || $wide > self::WIDE ? [$this->odd($site, $wide, $n)] : [];
-        $places = new ThingPlace($site->terms->room, $site->place->frame);
-        $boxes = array_filter($site->terms->room->things, fn (Thing $thing) => in_array($thing->kind, self::BOXES, true) && $thing->face === Face::Wall && $thing->wall === $site->place->frame->wall);
+        $boxes = $site->things(...self::BOXES);
         foreach ($x as $i => $left) {
-            foreach ($boxes as $thing) {
-                $box = $places->block($thing);
+            foreach ($boxes as [$thing, $box]) {
                 $at = $site->place->u + $left;
                 $into = min($box->u1 + self::OFF - $at, $at + $this->stile->toDouble() - $box->u0 + self::OFF);
                 if ($into > 1e-6 && $box->z0 < $site->place->z + $this->height->toDouble() && $box->z1 > $site->place->z) {

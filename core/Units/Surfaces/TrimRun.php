@@ -111,7 +111,7 @@ final readonly class TrimRun implements SurfaceUnit
             $placed[] = $this->strip($site, $i, $parts, $from + $i * ($to - $from) / $parts, $from + ($i + 1) * ($to - $from) / $parts, $z, $cut, $corner);
         }
         $nails = ((int) ceil($long / self::STUDS) + 1) * ($w >= self::TWO_NAILS ? 2 : 1);
-        $brad = $terms->materials->for(Purpose::Trim)->thickness->plus($terms->format->unit->isMetric() ? Length::ofMillimetres(35) : Length::ofDouble(1.5 * 25.4))->roundedUp($terms->format->step);
+        $brad = $terms->materials->for(Purpose::Trim)->thickness->plus($terms->rules->either(35, 1.5))->roundedUp($terms->format->step);
 
         return new Assembly($placed, [], [new Hardware('brad '.$terms->format->write($brad), $nails, 'trim', ArticleKind::Brad, $brad)], [], $this->findings($site, $corner));
     }

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Incastro\Units\Make\Bed;
 
 use Incastro\Fit\ThingPlace;
+use Incastro\Geometry\Block;
 use Incastro\Measure\Length;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\WayOut;
-use Incastro\Survey\Things\Face;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\BedGuard;
 
@@ -83,16 +83,9 @@ final readonly class BedRoom
     {
         $s = $this->sizes;
         $cell = $s->site->cell;
-        $frame = $s->site->run->frame;
-        $places = new ThingPlace($s->site->terms->room, $frame);
-        $known = $met = 0;
-        foreach ($s->site->terms->room->things as $thing) {
-            if ($thing->kind === ThingKind::Stud && $thing->face === Face::Wall && $thing->wall === $frame->wall) {
-                $block = $places->block($thing);
-                $known++;
-                $met += $block->u0 > $cell->u + 20.0 && $block->u1 < $cell->end() - 20.0 ? 1 : 0;
-            }
-        }
+        $studs = array_column((new ThingPlace($s->site->terms->room, $s->site->run->frame))->onItsWall(ThingKind::Stud), 1);
+        $known = count($studs);
+        $met = count(array_filter($studs, fn (Block $stud) => $stud->u0 > $cell->u + 20.0 && $stud->u1 < $cell->end() - 20.0));
 
         return match (true) {
             ! $s->bed->off->isZero() => [],

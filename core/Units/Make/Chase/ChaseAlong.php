@@ -144,15 +144,11 @@ final readonly class ChaseAlong
     private function faces(array $parts, float $t): array
     {
         $terms = $this->site->terms;
-        $gap = $terms->rules->either(...ChaseFace::GAP)->toDouble();
         $high = $this->high->plus('the lid', $terms->materials->carcass->thickness);
         $tall = $high->result->toDouble();
         $placed = [];
-        foreach ($parts as $i => [$from, $to, $lifts]) {
-            $left = $from + ($i === 0 ? 0.0 : $gap / 2);
-            $right = $to - ($i === count($parts) - 1 ? 0.0 : $gap / 2);
-            $length = count($parts) === 1 ? $this->long : Working::start('from gap to gap', Length::ofDouble($right - $left))->roundedDown($terms->format);
-            $role = count($parts) === 1 ? 'face' : 'face-'.($i + 1);
+        foreach (ChaseFace::gapped($parts, $terms->rules) as [$role, $left, $right, $lifts]) {
+            $length = ChaseFace::length($left, $right, $this->long, count($parts) === 1, $terms->format);
             $piece = $this->site->make->covering($role, ChaseFace::name($lifts), $length, $high->plus('left on at the floor', $this->scribe), ChaseFace::purpose($terms->materials), Outline::rectangle(0.0, 0.0, $length->result->toDouble(), $tall), $this->touching('lower, long'), [ChaseFace::words($lifts)]);
             $placed[] = $this->site->placed($piece, $left, $this->deep->result->toDouble(), 0.0, Way::Right, Way::Up, $lifts ? Part::Loose : Part::Cladding);
         }
