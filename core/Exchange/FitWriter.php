@@ -16,6 +16,7 @@ use Incastro\Fit\FittedBay;
 use Incastro\Fit\FittedCell;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\FittedSurface;
+use Incastro\Fit\Holds\StandsBeforeWall;
 use Incastro\Fit\Holds\StandsBought;
 use Incastro\Fit\Layout\Member;
 use Incastro\Fit\Layout\Option;
@@ -73,7 +74,7 @@ final readonly class FitWriter
             'span' => $this->lengths->mm($run->span->width), 'doubt' => $this->lengths->mm($run->span->doubt),
             'width' => $this->lengths->working($run->width), 'depth' => $this->lengths->working($run->depth),
             'from' => round($run->left, 1), 'to' => round($run->right, 1),
-            'ends' => ['left' => $run->run->left->value, 'right' => $run->run->right->value],
+            'ends' => ['left' => $run->run->left->value, 'right' => $run->run->right->value], 'beside' => ['from' => $run->run->from, 'to' => $run->run->to],
             'open_sides' => array_values(array_filter(['left', 'right'], $run->frame->isOpen(...))),
             'end_choices' => array_map(fn (RunEnd $end) => ['value' => $end->value, 'label' => $end->label()], RunEnd::cases()),
             'bays' => array_map(fn (FittedBay $bay) => [
@@ -117,7 +118,7 @@ final readonly class FitWriter
 
         return [
             'id' => $surface->surface->id, 'mark' => $surface->mark, 'wall' => $surface->surface->wall, 'name' => $this->space->survey->sheet->shape->wallName($surface->surface->wall),
-            'holds' => $this->unit($surface->surface->holds),
+            'holds' => $this->unit($surface->surface->holds), 'carries' => $surface->surface->holds instanceof StandsBeforeWall, 'on' => $surface->host?->mark,
             'width' => $this->lengths->working($surface->width), 'height' => $this->lengths->working($surface->height),
             'drawing' => ScreenWriter::write((new SurfaceDrawing($this->format))->of($surface, $built)),
         ];

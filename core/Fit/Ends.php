@@ -11,7 +11,7 @@ use Incastro\Survey\Network\Normal;
 use Incastro\Survey\Room\RunFrame;
 
 /**
- * What stands at the ends of a run: a wall, nothing, or another run, at whose face it stops. A stop is where that face lies
+ * What stands at the ends of a run: a wall, nothing, what stands before its own wall, or another run, at whose face it stops. A stop is where that face lies
  * in this run's own frame, mm.
  */
 final readonly class Ends
@@ -25,6 +25,11 @@ final readonly class Ends
 
     public float $rightDoubt;
 
+    /** What stands before the wall of the run, beside which it begins and ends. */
+    private ?FittedSurface $leftBeside;
+
+    private ?FittedSurface $rightBeside;
+
     /** The runs round the corner that they stop at. */
     private ?FittedRun $leftRun;
 
@@ -32,10 +37,11 @@ final readonly class Ends
 
     /**
      * @param  list<FittedRun>  $before  runs that were fitted before; an end that goes through does not stop at them
+     * @param  array<string, FittedSurface>  $surfaces  what stands before walls, by id
      * @param  array{left?: FittedRun, right?: FittedRun}  $corners  runs round a corner at whose face this one stops, however far along they come
      * @param  float  $face  of this run, mm from its wall
      */
-    public function __construct(private RunFrame $frame, Run $run, array $before, array $corners, float $face)
+    public function __construct(private RunFrame $frame, Run $run, array $before, array $surfaces, array $corners, float $face)
     {
         $left = $right = $leftRun = $rightRun = null;
         $leftDoubt = $rightDoubt = 0.0;
@@ -66,12 +72,14 @@ final readonly class Ends
         }
         $left = $run->left === RunEnd::Through ? null : $left;
         $right = $run->right === RunEnd::Through ? null : $right;
+        $this->leftBeside = $surfaces[$run->from] ?? null;
+        $this->rightBeside = $surfaces[$run->to] ?? null;
         $this->leftRun = $corners['left'] ?? ($left === null ? null : $leftRun);
         $this->rightRun = $corners['right'] ?? ($right === null ? null : $rightRun);
-        $this->leftStop = isset($corners['left']) ? max($this->lineOf($corners['left'], $corners['left']->front(), $face)) : $left;
-        $this->rightStop = isset($corners['right']) ? min($this->lineOf($corners['right'], $corners['right']->front(), $face)) : $right;
-        $this->leftDoubt = isset($corners['left']) ? self::doubtOf($corners['left']) : ($left === null ? 0.0 : $leftDoubt);
-        $this->rightDoubt = isset($corners['right']) ? self::doubtOf($corners['right']) : ($right === null ? 0.0 : $rightDoubt);
+        $this->leftStop = $this->leftBeside?->end() ?? (isset($corners['left']) ? max($this->lineOf($corners['left'], $corners['left']->front(), $face)) : $left);
+        $this->rightStop = $this->rightBeside->u ?? (isset($corners['right']) ? min($this->lineOf($corners['right'], $corners['right']->front(), $face)) : $right);
+        $this->leftDoubt = $this->leftBeside !== null ? 0.0 : (isset($corners['left']) ? self::doubtOf($corners['left']) : ($left === null ? 0.0 : $leftDoubt));
+        $this->rightDoubt = $this->rightBeside !== null ? 0.0 : (isset($corners['right']) ? self::doubtOf($corners['right']) : ($right === null ? 0.0 : $rightDoubt));
     }
 
     /** 95 % of what the wall behind a run may stand out farther than it was planned for, where it is known least. */
@@ -116,6 +124,12 @@ final readonly class Ends
         $at = fn (float $v): float => $pu + ($v - $pv) * ($qu - $pu) / ($qv - $pv);
 
         return [$at(0.0), $at($face)];
+    }
+
+    /** What it stops at, as it is called within a sentence. */
+    public function stopsAt(string $side): string
+    {
+        return ($side === 'left' ? $this->leftBeside : $this->rightBeside)->mark ?? 'the other run';
     }
 
     public function isWall(string $side): bool

@@ -11,7 +11,8 @@ use Incastro\Survey\Room\RunFrame;
 
 /**
  * What lies on a wall in its place: its left and its foot in the wall's frame, its clear width and height, and how far out it
- * begins, where the wall comes in most behind it; mm.
+ * begins, where the wall comes in most behind it, or before what it lies on, and how far it stands out from there; mm. `host` is
+ * what it lies on, where that is not the wall itself.
  */
 final readonly class FittedSurface
 {
@@ -26,6 +27,20 @@ final readonly class FittedSurface
         public Working $width,
         public Working $height,
         public array $findings = [],
+        public float $thickness = 0.0,
+        public ?self $host = null,
     ) {
+    }
+
+    /** Where it ends along the wall, mm. */
+    public function end(): float
+    {
+        return $this->u + $this->width->result->toDouble();
+    }
+
+    /** Where its own face is, out from the wall, mm. */
+    public function front(): float
+    {
+        return $this->v + $this->thickness;
     }
 }

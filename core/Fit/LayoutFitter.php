@@ -6,7 +6,6 @@ namespace Incastro\Fit;
 
 use Incastro\Fit\Layout\Layout;
 use Incastro\Fit\Layout\RunEnd;
-use Incastro\Fit\Layout\Surface;
 use Incastro\Rules\Parameters\Blueprint;
 
 /**
@@ -21,23 +20,38 @@ final readonly class LayoutFitter
 
     public function fit(Layout $layout, Marks $marks): FittedLayout
     {
-        $runs = $this->fitted($layout, $marks, []);
+        $surfaces = $this->surfaces($layout, $marks);
+        $runs = $this->fitted($layout, $marks, $surfaces, []);
         $corners = $this->corners($runs);
 
         // How far each stands out is known then, and with it where the others stop.
-        return new FittedLayout($corners === [] ? $runs : $this->fitted($layout, $marks, $corners), array_values(array_filter(array_map(fn (Surface $surface) => (new SurfaceFitter($this->terms))->fit($surface, $marks->of(Blueprint::of($surface->holds::class)->about->mark ?? 'C', $surface->id)), $layout->surfaces))));
+        return new FittedLayout($corners === [] ? $runs : $this->fitted($layout, $marks, $surfaces, $corners), array_values($surfaces));
+    }
+
+    /** @return array<string, FittedSurface> by id; what lies on another one comes after it */
+    private function surfaces(Layout $layout, Marks $marks): array
+    {
+        $fitter = new SurfaceFitter($this->terms);
+        $surfaces = [];
+        foreach ($layout->surfaces as $surface) {
+            $fitted = $fitter->fit($surface, $marks->of(Blueprint::of($surface->holds::class)->about->mark ?? 'C', $surface->id), $surfaces[$surface->of] ?? null);
+            $surfaces += $fitted === null ? [] : [$surface->id => $fitted];
+        }
+
+        return $surfaces;
     }
 
     /**
+     * @param  array<string, FittedSurface>  $surfaces
      * @param  array<string, array{left?: FittedRun, right?: FittedRun}>  $corners  by run
      * @return list<FittedRun>
      */
-    private function fitted(Layout $layout, Marks $marks, array $corners): array
+    private function fitted(Layout $layout, Marks $marks, array $surfaces, array $corners): array
     {
         $runs = [];
         foreach ($layout->runs as $run) {
             if ($run->bays !== []) {
-                $runs[] = (new RunFitter($this->terms, $layout, $run, $runs, $corners[$run->id] ?? [], $marks))->fit();
+                $runs[] = (new RunFitter($this->terms, $layout, $run, $runs, $surfaces, $corners[$run->id] ?? [], $marks))->fit();
             }
         }
 

@@ -51,6 +51,7 @@ final class RunFitter
 
     /**
      * @param  list<FittedRun>  $before  runs that were fitted before
+     * @param  array<string, FittedSurface>  $surfaces  what lies on walls and stands before them, by id
      * @param  array{left?: FittedRun, right?: FittedRun}  $corners  runs round a corner at whose face this one stops
      */
     public function __construct(
@@ -58,13 +59,14 @@ final class RunFitter
         private readonly Layout $layout,
         private readonly Run $run,
         array $before,
+        array $surfaces,
         array $corners,
         private readonly Marks $marks,
     ) {
         $this->frame = $terms->room->frame($run->wall);
         $this->gaps = new GapReader($terms, $this->frame);
         $this->depth = $this->depth();
-        $this->ends = new Ends($this->frame, $run, $before, $corners, $this->depth->result->toDouble());
+        $this->ends = new Ends($this->frame, $run, $before, $surfaces, $corners, $this->depth->result->toDouble());
         $this->members = new MemberFitter($terms, $this->frame, $layout, $run, $this->ends);
         $this->foot = $this->members->hasPlinth() ? $terms->rule(Rule::PlinthHeight) : 0.0;
     }
@@ -185,8 +187,8 @@ final class RunFitter
             if ($stop !== null) {
                 $less = max(0.0, $side === 'left' ? $stop - $left : $right - $stop);
                 $working = $working
-                    ->minus("what the other run takes at the $side", Length::ofDouble($less))
-                    ->minus('doubt of the wall behind that run, 95 %', Length::ofDouble($doubt));
+                    ->minus("what {$this->ends->stopsAt($side)} takes at the $side", Length::ofDouble($less));
+                $working = $doubt > 0.0 ? $working->minus('doubt of the wall behind that run, 95 %', Length::ofDouble($doubt)) : $working;
                 $side === 'left' ? $left += $less + $doubt : $right -= $less + $doubt;
             }
         }
@@ -388,10 +390,8 @@ final class RunFitter
                 }
             }
         }
-        if ($this->run->depth !== null) {
-            if ($this->run->depth->isGreaterThan($deepest)) {
-                $findings[] = Finding::clash(Code::RunDepth, sprintf('The run stands out in front of the space: its depth is %s, and %s is the most that goes.', $this->terms->format->write($this->run->depth), $this->terms->format->write($deepest)), $this->run->id);
-            }
+        if ($this->run->depth?->isGreaterThan($deepest) === true) {
+            $findings[] = Finding::clash(Code::RunDepth, sprintf('The run stands out in front of the space: its depth is %s, and %s is the most that goes.', $this->terms->format->write($this->run->depth), $this->terms->format->write($deepest)), $this->run->id);
         }
 
         return $findings;

@@ -28,11 +28,18 @@ final readonly class SurfaceFitter
     {
     }
 
-    /** Null where there is no such wall, or no wall any more. */
-    public function fit(Surface $surface, string $mark): ?FittedSurface
+    /**
+     * Null where there is no such wall, or no wall any more.
+     *
+     * @param  FittedSurface|null  $host  what it lies on instead of the wall itself
+     */
+    public function fit(Surface $surface, string $mark, ?FittedSurface $host = null): ?FittedSurface
     {
         if (! in_array($surface->wall, $this->terms->room->shape->walls(), true)) {
             return null;
+        }
+        if ($host !== null) {
+            return $this->on($host, $surface, $mark);
         }
         $frame = $this->terms->room->frame($surface->wall);
         $long = $frame->length();
@@ -56,7 +63,20 @@ final readonly class SurfaceFitter
         $height = Working::start($surface->foot === null && $surface->head === null ? 'clear height of the wall' : 'from foot to head', Length::ofDouble($head - $foot));
         $v = $right > $left && $head > $foot ? max(0.0, $frame->backBulge($left - $around, $right + $around, $foot - $around, $head + $around)) : 0.0;
 
-        return new FittedSurface($surface, $mark, $frame, $left, $foot, $v, $width, $height, $this->findings($surface, $width, $height, $frame));
+        return new FittedSurface($surface, $mark, $frame, $left, $foot, $v, $width, $height, $this->findings($surface, $width, $height, $frame), $demand->thickness->toDouble());
+    }
+
+    /** In its place on what stands before the wall: plumb and as wide and high as that, where no end was chosen. */
+    private function on(FittedSurface $host, Surface $surface, string $mark): FittedSurface
+    {
+        $demand = $this->demand($surface);
+        $from = fn (?Length $end): ?Length => $end?->plus(Length::ofDouble($host->u));
+        [$left, $right] = $this->ends($from($surface->from), $from($surface->to), [$host->u, $host->end()], $demand->width, 0.5);
+        [$foot, $head] = $this->ends($surface->foot, $surface->head, [$host->z, $host->z + $host->height->result->toDouble()], $demand->height, self::LOW);
+        $width = Working::start('width on '.$host->mark, Length::ofDouble($right - $left));
+        $height = Working::start('height on '.$host->mark, Length::ofDouble($head - $foot));
+
+        return new FittedSurface($surface, $mark, $host->frame, $left, $foot, $host->front(), $width, $height, $this->findings($surface, $width, $height, $host->frame), $demand->thickness->toDouble(), $host);
     }
 
     /**

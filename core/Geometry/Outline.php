@@ -58,6 +58,18 @@ final readonly class Outline
         return $this->mapped(fn (Point $point) => $point->plus($dx, $dy));
     }
 
+    /** The same with no more than so many corners to each convex hole: these become a little smaller, and nothing else. */
+    public function coarse(int $corners): self
+    {
+        $holes = array_map(function (Polygon $hole) use ($corners): Polygon {
+            $step = (int) ceil(count($hole->points) / $corners);
+
+            return $step < 2 || ! $hole->isConvex() ? $hole : new Polygon(array_values(array_filter($hole->points, fn (int $i) => $i % $step === 0, ARRAY_FILTER_USE_KEY)));
+        }, $this->holes);
+
+        return new self($this->outer, $holes);
+    }
+
     /**
      * What is left when a shape is cut out of it: nothing, one part, or several, from the lowest x on.
      *

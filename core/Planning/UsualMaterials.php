@@ -30,7 +30,7 @@ final readonly class UsualMaterials
     /** @return array{materials: list<array<string, mixed>>, uses: array<string, string>, stock: list<array<string, mixed>>, articles: list<array<string, mixed>>} */
     public function document(): array
     {
-        return ['materials' => $this->materials(), 'uses' => array_combine($serves = ['carcass', 'frame', 'back', 'drawer', 'framing', 'cladding', 'rail', 'slat', 'leg'], $serves), 'stock' => $this->stock(), 'articles' => $this->articles()];
+        return ['materials' => $this->materials(), 'uses' => array_combine($serves = ['carcass', 'frame', 'back', 'drawer', 'framing', 'cladding', 'rail', 'slat', 'leg', 'post', 'fire-board'], $serves), 'stock' => $this->stock(), 'articles' => $this->articles()];
     }
 
     /** @return list<array<string, mixed>> */
@@ -45,9 +45,11 @@ final readonly class UsualMaterials
             $this->sheet('back', $called('Birch plywood 6', 'Birch plywood 1/4'), '6', '7/32'),
             $this->sheet('drawer', $called('Birch plywood 12', 'Birch plywood 1/2'), '12', '15/32'),
             $this->sheet('thick', $called('Birch plywood 27', 'Birch plywood 1'), '27', '31/32'),
+            ['wood' => null] + $this->sheet('fire-board', $called('Cement board 12.5', 'Cement board 1/2'), '12.5', '1/2', density: 1250.0),
             $this->lineal('framing', 'board', $called('Batten 20 × 45', 'Batten 3/4 × 1 3/4'), ['20', '3/4'], ['45', '1 3/4']),
             $this->lineal('rail', 'board', $called('Timber 38 × 89', 'Timber 1 1/2 × 3 1/2'), ['38', '1 1/2'], ['89', '3 1/2']),
             $this->lineal('beam', 'board', $called('Timber 38 × 140', 'Timber 1 1/2 × 5 1/2'), ['38', '1 1/2'], ['140', '5 1/2']),
+            $this->lineal('post', 'board', $called('Timber 89 × 89', 'Timber 3 1/2 × 3 1/2'), ['89', '3 1/2'], ['89', '3 1/2']),
             $this->lineal('slat', 'board', $called('Slat 28 × 89', 'Slat 1 × 3 1/2'), ['28', '1'], ['89', '3 1/2']),
             $this->lineal('leg', 'board', $called('Batten 28 × 45', 'Batten 1 1/8 × 1 3/4'), ['28', '1 1/8'], ['45', '1 3/4']),
             $this->lineal('cladding', 'board', $called('Tongue-and-groove board 9', 'Tongue-and-groove board 3/8'), ['9', '3/8'], ['96', '5 3/8'], ['90', '5 1/8']),
@@ -84,7 +86,8 @@ final readonly class UsualMaterials
             $full('frame', 92.0), $half('frame', 50.0),
             $full('back', 38.0), $half('back', 21.0),
             $full('drawer', 62.0), $full('thick', 118.0), $half('thick', 64.0),
-            $long('framing', '2400', '96', 4.0), $long('rail', '2400', '96', 6.5), $long('rail', '3000', '120', 8.5), $long('beam', '2400', '96', 11.0), $long('beam', '3000', '120', 14.0), $long('slat', '2400', '96', 6.0), $long('leg', '2400', '96', 5.0),
+            $full('fire-board', 48.0),
+            $long('framing', '2400', '96', 4.0), $long('rail', '2400', '96', 6.5), $long('rail', '3000', '120', 8.5), $long('beam', '2400', '96', 11.0), $long('beam', '3000', '120', 14.0), $long('post', '2400', '96', 14.0), $long('slat', '2400', '96', 6.0), $long('leg', '2400', '96', 5.0),
             $long('cladding', '2400', '96', 7.0), $long('cladding', '3000', '120', 9.0),
             $long('cover-strip', '2400', '96', 6.0),
         ];

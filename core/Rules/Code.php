@@ -174,6 +174,21 @@ enum Code: string
     case ValveBehindFace = 'valve-behind-face';
     case VentClosed = 'vent-closed';
     case WallMayBear = 'wall-may-bear';
+    case OpeningNowhere = 'opening-nowhere';
+    case OpeningOverBoard = 'opening-over-board';
+    case OpeningChild = 'opening-child';
+    case RadiusUnderBit = 'radius-under-bit';
+    case ThinBridge = 'thin-bridge';
+    case FireSheetMissing = 'fire-sheet-missing';
+    case NotElectric = 'not-electric';
+    case CombustibleLining = 'combustible-lining';
+    case NicheThrough = 'niche-through';
+    case OpeningTight = 'opening-tight';
+    case MantelHeat = 'mantel-heat';
+    case HalfWallWeak = 'half-wall-weak';
+    case FreeEndLong = 'free-end-long';
+    case PostThin = 'post-thin';
+    case GateGap = 'gate-gap';
 
     /** Whether readings do not agree with each other, or make no plan. */
     public function isDisagreement(): bool

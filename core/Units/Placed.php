@@ -32,6 +32,9 @@ final class Placed
     /** A part does not lie along an edge that it reaches beyond by more than this, mm. */
     private const BESIDE = 0.01;
 
+    /** A hole counts as a polygon of so many corners within it: the wood is then no less than it is. */
+    private const ROUND = 16;
+
     /** Around all of it; a bevel may leave less. */
     public readonly Block $bounds;
 
@@ -118,7 +121,7 @@ final class Placed
             return $this->stepped($rebate, $t);
         }
         $parts = [];
-        foreach ($this->piece->outline->convexParts() as $outline) {
+        foreach ($this->piece->outline->coarse(self::ROUND)->convexParts() as $outline) {
             $part = Convex::plate($outline, $t, $this->pose);
             foreach ($bevels as $bevel) {
                 $part = $part === null ? null : $this->bevelled($part, $outline, $bevel);

@@ -210,7 +210,7 @@ test.describe('on a phone', () => {
 })
 
 test('a shape opens with the places to mark it out by, and is saved as a file', async ({ page }) => {
-  await demoJob(page, 'cylinder-cupboard', 'Cylinder cupboard')
+  await demoJob(page, 'cylinder-cupboard')
   await page.getByRole('link', { name: /^Pieces/ }).click()
   await page.getByRole('button', { name: 'S1-shelf-2, drawing' }).click()
   const dialog = page.getByRole('dialog', { name: 'S1-shelf-2 · Shelf' })

@@ -7,7 +7,7 @@ const verdict = (page: Page) => page.getByRole('status').first()
 const cell = (page: Page) => page.getByRole('region', { name: 'Selected cell' })
 
 test('the eaves berth is laid out from its survey to a verdict without clashes', async ({ page }) => {
-  await demoJob(page, 'eaves-berth', 'Eaves berth', false)
+  await demoJob(page, 'eaves-berth', false)
   await expect(verdict(page)).toContainText('choose a layout')
   await expect(page.getByRole('heading', { name: 'What shall stand here?' })).toBeVisible()
   await expect(page.getByRole('listitem')).toHaveCount(9)
@@ -26,7 +26,7 @@ test('the eaves berth is laid out from its survey to a verdict without clashes',
 })
 
 test('the map wall is laid out from its survey around stove and window', async ({ page }) => {
-  await demoJob(page, 'map-wall', 'Map wall', false)
+  await demoJob(page, 'map-wall', false)
   await page.getByRole('button', { name: 'Start from: Base cupboards, shelves above' }).click()
   // Over stove, window and socket it cannot stay: each clash is solved by one press.
   await expect(verdict(page)).toContainText('Does not fit')
@@ -252,7 +252,7 @@ test('offsets that make a template sure are asked for, and taken in the tape boo
 })
 
 test('two runs that go through one corner clash until one stops', async ({ page }) => {
-  await demoJob(page, 'cylinder-cupboard', 'Cylinder cupboard', false)
+  await demoJob(page, 'cylinder-cupboard', false)
   await page.getByRole('button', { name: 'Start from: Shelves from wall to wall' }).click()
   await expect(page.getByRole('region', { name: 'Run', exact: true })).toBeVisible()
   await page.getByRole('button', { name: 'Add a run: left wall' }).click()

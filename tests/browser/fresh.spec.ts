@@ -27,7 +27,7 @@ for (const [file, name, recipes] of [
   ['eaves-berth', 'Eaves berth', ['A low row for books', 'A bench with lids']],
 ] as const) {
   test(`recipes are started in the ${name.toLowerCase()}`, async ({ page }) => {
-    await demoJob(page, file, name, false)
+    await demoJob(page, file, false)
     for (const recipe of recipes) {
       await page.getByRole('button', { name: `Start from: ${recipe}`, exact: true }).click()
       await expect(page.locator('g.cell').first()).toBeVisible()
@@ -40,7 +40,7 @@ for (const [file, name, recipes] of [
 }
 
 test('recipes are looked at by what they are for', async ({ page }) => {
-  await demoJob(page, 'landing-alcove', 'Landing alcove', false)
+  await demoJob(page, 'landing-alcove', false)
   await page.getByRole('button', { name: 'To keep clothes' }).click()
   await expect(page.getByRole('heading', { name: 'To keep clothes' })).toBeVisible()
   await expect(page.getByRole('listitem')).toHaveCount(1)

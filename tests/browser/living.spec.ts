@@ -22,7 +22,7 @@ const BEGUN = [
 for (const [file, job, recipes] of BEGUN) {
   test(`what one sits, sleeps and works on is begun from a recipe, and fits: ${job}`, async ({ page }) => {
     test.setTimeout(120_000)
-    await demoJob(page, file, job, false)
+    await demoJob(page, file, false)
     for (const recipe of recipes) {
       await page.getByRole('button', { name: `Start from: ${recipe}`, exact: true }).click()
       await expect(page.locator('g.cell').first()).toBeVisible()
@@ -35,7 +35,7 @@ for (const [file, job, recipes] of BEGUN) {
 test('a mattress that is too wide is told with its sizes, and one that goes in fits; its drawers are pieces', async ({
   page,
 }) => {
-  await demoJob(page, 'eaves-berth', 'Eaves berth')
+  await demoJob(page, 'eaves-berth')
   await expect(verdict(page)).toContainText('Fits.')
   await pick(page, 'Mattress', '1000 × 2000 mm')
   await expect(verdict(page)).toContainText(
@@ -65,7 +65,7 @@ test('a shelf sags under what is said to lie on it, and a press makes it hold', 
 })
 
 test('a bench gets a back that leans, and cushions are reckoned for it', async ({ page }) => {
-  await demoJob(page, '../../examples/bench', 'Nook by the stove')
+  await demoJob(page, '../../examples/bench')
   await expect(verdict(page)).toContainText('Fits.')
   await page.getByRole('link', { name: /^Pieces/ }).click()
   await expect(page.getByText('Leaning back', { exact: true }).first()).toBeVisible()
@@ -75,7 +75,7 @@ test('a bench gets a back that leans, and cushions are reckoned for it', async (
 })
 
 test('a bench turns a corner, and the end of its back is drawn with both angles', async ({ page }) => {
-  await demoJob(page, '../../examples/corner-bench', 'Kitchen corner bench')
+  await demoJob(page, '../../examples/corner-bench')
   await expect(verdict(page)).toContainText('Fits.')
   await page.getByRole('link', { name: /^Pieces/ }).click()
   await page.getByRole('button', { name: 'W2-back-panel, drawing' }).click()
@@ -85,7 +85,7 @@ test('a bench turns a corner, and the end of its back is drawn with both angles'
 })
 
 test('a hutch stands married: gables and strips in both of its bays', async ({ page }) => {
-  await demoJob(page, '../../examples/hutch', 'Hutch in the scullery')
+  await demoJob(page, '../../examples/hutch')
   await expect(verdict(page)).toContainText('Fits.')
   await page.getByRole('link', { name: /^Pieces/ }).click()
   await expect(page.getByText('2 × Gable', { exact: true })).toHaveCount(2)

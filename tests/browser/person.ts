@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 
 /** A new account, signed in; gives its e-mail and the recovery code that was shown once. */
@@ -15,11 +15,45 @@ export async function register(page: Page, name: string): Promise<{ email: strin
   return { email, code }
 }
 
+/** Asks the server as the page would, with the page's own cookies. */
+async function ask(page: Page, method: 'get' | 'post', path: string, with_: object = {}): Promise<unknown> {
+  const cookies = await page.context().cookies()
+  const key = decodeURIComponent(cookies.find((cookie) => cookie.name === 'XSRF-TOKEN')?.value ?? '')
+  // A cookie counts only for the page that it was given to.
+  const base = test.info().project.use.baseURL ?? ''
+  const response = await page.request[method](path, {
+    headers: { Accept: 'application/json', 'X-XSRF-TOKEN': key, Origin: base, Referer: `${base}/` },
+    ...with_,
+  })
+  expect(response.ok(), `${method} ${path}: ${response.status()}`).toBe(true)
+  return response.status() === 204 ? null : await response.json()
+}
+
+/** A new account for this test alone, signed in, without its pages, which have tests of their own. Gives its e-mail. */
+async function signedIn(page: Page): Promise<string> {
+  const email = `tess-${crypto.randomUUID()}@example.org`
+  await page.request.get('/sanctum/csrf-cookie')
+  await ask(page, 'post', '/api/account', { data: { name: 'Tess', email, password: 'a long password' } })
+  return email
+}
+
 /** A new account for this test alone, signed in, with one empty home. Gives its e-mail. */
 export async function newPerson(page: Page): Promise<string> {
-  const { email } = await register(page, 'Tess')
+  const email = await signedIn(page)
+  await page.goto('/')
   await expect(page.getByRole('heading', { name: 'My home' })).toBeVisible()
   return email
+}
+
+/** A job of a new person, brought in from its file, and opened at a station. */
+async function broughtIn(page: Page, file: Buffer, station: string): Promise<void> {
+  await signedIn(page)
+  const homes = (await ask(page, 'get', '/api/homes')) as { id: string }[]
+  const { id } = (await ask(page, 'post', `/api/homes/${homes[0]?.id}/import`, {
+    multipart: { file: { name: 'job.json', mimeType: 'application/json', buffer: file } },
+  })) as { id: string }
+  await page.goto(`/jobs/${id}/${station}`)
+  await expect(page.getByRole('status').first()).toBeVisible()
 }
 
 /** A new job in a space of a kind, opened at Measure; for practice with a hidden room. */
@@ -35,15 +69,8 @@ export async function newJob(page: Page, name: string, kind: string, practice = 
 
 /** The landing alcove, brought in from its file, and opened at a station. */
 export async function landingAlcove(page: Page, station = 'measure'): Promise<void> {
-  await newPerson(page)
-  await page.getByLabel('Import a job').setInputFiles({
-    name: 'job.json',
-    mimeType: 'application/json',
-    buffer: readFileSync('tests/examples/landing-alcove-without-doors.json'),
-  })
-  await page.getByRole('link', { name: 'Landing alcove' }).click()
-  await expect(page.getByRole('status')).toContainText('Fits')
-  if (station !== 'measure') await page.goto(page.url().replace('measure', station))
+  await broughtIn(page, readFileSync('tests/examples/landing-alcove-without-doors.json'), station)
+  await expect(page.getByRole('status').first()).toContainText('Fits')
 }
 
 /** A dialog takes the focus when it has opened: until then an Enter may land on its close button. */
@@ -63,19 +90,11 @@ export function answer(page: Page): Promise<unknown> {
 }
 
 /** A demo job, brought in from its file, and opened at Fit. */
-export async function demoJob(page: Page, file: string, name: string, keepLayout = true): Promise<void> {
-  await newPerson(page)
+export async function demoJob(page: Page, file: string, keepLayout = true): Promise<void> {
   const job = JSON.parse(readFileSync(`database/demo/${file}.json`, 'utf8')) as {
     job: { spaces: { layout: unknown; things: { id: string }[] }[] }
   }
   if (!keepLayout && job.job.spaces[0])
     job.job.spaces[0].layout = { runs: [], members: [], fronts: [], closings: {}, openings: [], marks: {} }
-  await page.getByLabel('Import a job').setInputFiles({
-    name: 'job.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from(JSON.stringify(job)),
-  })
-  await page.getByRole('link', { name }).click()
-  await expect(page.getByRole('status')).toBeVisible()
-  await page.goto(page.url().replace('measure', 'fit'))
+  await broughtIn(page, Buffer.from(JSON.stringify(job)), 'fit')
 }

@@ -23,7 +23,7 @@ function glb(file: string): Gltf {
 }
 
 test('a door is hung from its picture, opened in the round, and taken home as glTF', async ({ page }) => {
-  await demoJob(page, '../../tests/examples/oar-store-with-shelves', 'Oar store')
+  await demoJob(page, '../../tests/examples/oar-store-with-shelves')
   await choose(page, 'In front', 'Door')
   await expect(page.getByRole('radio', { name: 'Door' })).toBeChecked()
   await page.getByRole('button', { name: 'Round' }).click()

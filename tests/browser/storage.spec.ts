@@ -83,7 +83,7 @@ test('a box has a hidden place, hangs on its wall, stands open below and behind,
 })
 
 test('a hatch is put on a wall and asks that somebody looked at it before it is cut', async ({ page }) => {
-  await demoJob(page, 'landing-alcove', 'Landing alcove', false)
+  await demoJob(page, 'landing-alcove', false)
   await page.getByRole('combobox', { name: 'Add on a wall' }).click()
   await page.getByRole('option', { name: 'Hatch on the back wall' }).click()
   const wall = page.getByRole('region', { name: 'On the walls' })
@@ -168,7 +168,7 @@ const BEGUN = [
 for (const [file, job, recipes] of BEGUN) {
   test(`what people keep things in is begun from a recipe, and fits: ${job}`, async ({ page }) => {
     test.setTimeout(120_000)
-    await demoJob(page, file, job, false)
+    await demoJob(page, file, false)
     for (const recipe of recipes) {
       await page.getByRole('button', { name: `Start from: ${recipe}`, exact: true }).click()
       await expect(page.locator('g.cell').first()).toBeVisible()
@@ -179,7 +179,7 @@ for (const [file, job, recipes] of BEGUN) {
 }
 
 test('what pull-outs under a rake are filled with decides what slides carry them', async ({ page }) => {
-  await demoJob(page, 'oar-store', 'Oar store')
+  await demoJob(page, 'oar-store')
   await expect(verdict(page)).toContainText('Fits.')
   const slides = async () => {
     await page.getByRole('link', { name: /^Sheets/ }).click()

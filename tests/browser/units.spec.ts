@@ -85,7 +85,7 @@ test('a worktop stands out as far as is chosen', async ({ page }) => {
 test('a door is hung before a box under the stair, and one that strikes is hinged at the other side', async ({
   page,
 }) => {
-  await demoJob(page, '../../tests/examples/oar-store-with-shelves', 'Oar store')
+  await demoJob(page, '../../tests/examples/oar-store-with-shelves')
   await choose(page, 'In front', 'Door')
   await expect(page.getByRole('status').first()).toContainText('Fits.')
   await page.getByRole('combobox', { name: 'Hinged at the' }).click()

@@ -6,7 +6,10 @@ namespace Incastro\Fit\Layout;
 
 use Incastro\Measure\Length;
 
-/** Furniture along one wall, divided into bays from left to right. Null sizes are "as large as goes in". */
+/**
+ * Furniture along one wall, divided into bays from left to right. Null sizes are "as large as goes in". It may begin and end beside what
+ * stands before the wall: `from` and `to` are the ids of those.
+ */
 final readonly class Run
 {
     /** @param list<Bay> $bays */
@@ -18,6 +21,8 @@ final readonly class Run
         public ?Length $depth = null,
         public RunEnd $left = RunEnd::Through,
         public RunEnd $right = RunEnd::Through,
+        public ?string $from = null,
+        public ?string $to = null,
     ) {
     }
 

@@ -7,7 +7,7 @@ namespace Incastro\Fit\Layout;
 use Incastro\Fit\Holds\LiesOnSurface;
 use Incastro\Measure\Length;
 
-/** What lies on a wall: from and to along it, from its left corner; foot and head over the datum; null to its end. */
+/** What lies on a wall, or on what stands before it: from and to along that, from its left end; foot and head over the datum; null to its end. */
 final readonly class Surface
 {
     public function __construct(
@@ -18,6 +18,7 @@ final readonly class Surface
         public ?Length $to = null,
         public ?Length $foot = null,
         public ?Length $head = null,
+        public ?string $of = null,
     ) {
     }
 }

@@ -78,7 +78,7 @@ final readonly class LayoutActions
             'copy-tier' => $this->onTier($cell, fn (array $tiers, int $t) => $this->copiedTier($tiers, $t), true),
             'size-bays' => $this->onBay($cell, fn (array $bays) => $this->sized($bays, is_array($value['sizes'] ?? null) ? $value['sizes'] : [])),
             'mirror' => $this->mirrored($cell),
-            'add-run' => $this->withRun($value['wall'] ?? 0),
+            'add-run' => $this->withRun($value['wall'] ?? 0, array_intersect_key($value, ['from' => 1, 'to' => 1])),
             'remove-run' => $this->withoutRun($cell),
             'add' => $this->withUnit($value['list'] ?? 'members', $value['kind'] ?? '', $value['cells'] ?? []),
             default => throw $this->refused('This is not an action on a layout.'),
@@ -321,8 +321,11 @@ final readonly class LayoutActions
         return $closings;
     }
 
-    /** @return array<string, mixed> */
-    private function withRun(mixed $wall): array
+    /**
+     * @param  array<string, mixed>  $beside  ids of what stands before the wall, beside which it begins and ends
+     * @return array<string, mixed>
+     */
+    private function withRun(mixed $wall, array $beside): array
     {
         if (! is_int($wall) || ! in_array($wall, $this->walls, true)) {
             throw $this->refused(sprintf('Say along which wall the run stands: %s.', implode(', ', $this->walls)));
@@ -330,10 +333,13 @@ final readonly class LayoutActions
         if (count($this->layout['runs']) >= LayoutDocument::MOST['runs']) {
             throw $this->refused(sprintf('A space has at most %d runs.', LayoutDocument::MOST['runs']));
         }
+        if (array_diff($beside, array_column($this->layout['surfaces'], 'id')) !== []) {
+            throw $this->refused('What the run would stand beside is not there any more.');
+        }
         $layout = $this->layout;
         $bay = LayoutDocument::bay($this->ids->next(), [LayoutDocument::tier($this->ids->next(), ['holds' => Recipe::box(1, 3)])]);
         $isFirst = $layout['runs'] === [];
-        $layout['runs'][] = LayoutDocument::run($this->ids->next(), $wall, [$bay], $isFirst ? [] : ['left' => 'stops', 'right' => 'stops']);
+        $layout['runs'][] = LayoutDocument::run($this->ids->next(), $wall, [$bay], $beside + ($isFirst ? [] : ['left' => 'stops', 'right' => 'stops']));
         $layout['members'][] = Recipe::plinth($this->ids->next(), [$bay['id']]);
 
         return $layout;

@@ -81,7 +81,7 @@ final readonly class LayoutChoices
             if (count($layout['surfaces']) >= LayoutSurfaces::MOST) {
                 throw new InvalidChoice($path, sprintf('A space has at most %d of them.', LayoutSurfaces::MOST));
             }
-            $after = array_replace($layout, ['surfaces' => [...$layout['surfaces'], $this->surfaces->added($path, (new LayoutIds($seed, LayoutDocument::ids($layout)))->next(), $value)]]);
+            $after = array_replace($layout, ['surfaces' => [...$layout['surfaces'], $this->surfaces->added($path, (new LayoutIds($seed, LayoutDocument::ids($layout)))->next(), $value, $layout['surfaces'])]]);
 
             return [$after, self::puttingBack($layout, $after)];
         }
@@ -139,7 +139,7 @@ final readonly class LayoutChoices
     {
         $target = self::target($layout, $list, $id) ?? throw new InvalidChoice($edit->path, 'What this would change is not there any more.');
         if (isset(LayoutDocument::OUTSIDE[$list]) && $name === '' && $edit->value === null) {
-            $after = array_replace($layout, [$list => array_values(array_filter($layout[$list], fn (array $entry) => $entry['id'] !== $id))]);
+            $after = $list === 'surfaces' ? LayoutSurfaces::without($layout, $id) : array_replace($layout, [$list => array_values(array_filter($layout[$list], fn (array $entry) => $entry['id'] !== $id))]);
 
             return [$after, self::puttingBack($layout, $after)];
         }
@@ -163,7 +163,7 @@ final readonly class LayoutChoices
             'tiers' => $this->fields->tier($name),
             default => null,
         } ?? throw new InvalidChoice($edit->path, sprintf('“%s” is not a field of a layout.', $edit->path));
-        $inverse = new Edit($edit->path, $target[$name]);
+        $inverse = new Edit($edit->path, $target[$name] ?? null);
         $target[$name] = $field->store($edit->path, $edit->value);
         $after = self::with($layout, $list, $id, $target);
 

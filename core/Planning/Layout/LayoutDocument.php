@@ -182,7 +182,7 @@ final class LayoutDocument
             $replaced[$key] = match (true) {
                 $key === 'cells' && is_array($entry) => array_map(fn (mixed $cell): mixed => $names[$cell] ?? $cell, $entry),
                 is_array($entry) => self::replaced($entry, $names),
-                ($key === 'id' || $key === 'snap') && is_string($entry) => $names[$entry] ?? $entry,
+                in_array($key, ['id', 'snap', 'of', 'from', 'to'], true) && is_string($entry) => $names[$entry] ?? $entry,
                 default => $entry,
             };
         }

@@ -28,6 +28,8 @@ final readonly class LayoutFields
             'depth' => $this->length('Depth of the run', 100, 3000),
             'left' => Field::oneOf('Left end', self::values(RunEnd::cases())),
             'right' => Field::oneOf('Right end', self::values(RunEnd::cases())),
+            'from' => Field::text('Begins beside', 120)->orComputed(),
+            'to' => Field::text('Ends beside', 120)->orComputed(),
             default => null,
         };
     }

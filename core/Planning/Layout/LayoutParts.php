@@ -47,7 +47,7 @@ final readonly class LayoutParts
     /** @return array<string, string> by owner, those that are marks at all */
     public static function marks(mixed $value): array
     {
-        return array_filter(is_array($value) ? $value : [], fn (mixed $mark) => is_string($mark) && preg_match('/^[BCEFPSW][1-9]\d{0,3}[a-z]?$/', $mark) === 1);
+        return array_filter(is_array($value) ? $value : [], fn (mixed $mark) => is_string($mark) && preg_match('/^[A-Z][1-9]\d{0,3}[a-z]?$/', $mark) === 1);
     }
 
     /** @return list<array<string, mixed>> */
@@ -56,7 +56,7 @@ final readonly class LayoutParts
         $tier = fn (array $tier) => $this->entry($edit->path, $tier, ['size', 'joined', 'depth', 'snap'], $this->fields->tier(...)) + ['holds' => $this->units->unit($edit->path, $tier['holds'] ?? null, null, Family::Inside, Family::Cell)];
         $bay = fn (array $bay) => $this->entry($edit->path, $bay, ['size', 'joined', 'top', 'snap'], $this->fields->bay(...)) + ['tiers' => array_map($tier, self::entries($bay, 'tiers', $edit->path))];
 
-        return array_map(fn (array $run) => $this->entry($edit->path, $run, ['wall', 'height', 'depth', 'left', 'right'], $this->fields->run(...)) + ['bays' => array_map($bay, self::entries($run, 'bays', $edit->path))], self::entries($edit->value, 'runs', $edit->path));
+        return array_map(fn (array $run) => $this->entry($edit->path, $run, ['wall', 'height', 'depth', 'left', 'right', ...array_values(array_filter(['from', 'to'], fn (string $end) => isset($run[$end])))], $this->fields->run(...)) + ['bays' => array_map($bay, self::entries($run, 'bays', $edit->path))], self::entries($edit->value, 'runs', $edit->path));
     }
 
     /** @return array<string, list<array<string, mixed>>> all lists of what names cells */

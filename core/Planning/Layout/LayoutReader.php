@@ -61,9 +61,9 @@ final readonly class LayoutReader
         $members = $unknown = $surfaces = [];
         foreach ($layout['surfaces'] ?? [] as $entry) {
             $holds = $this->unit($entry);
-            $on = array_map(self::length(...), array_diff_key($entry['on'], ['wall' => 1]));
+            $on = array_map(self::length(...), array_diff_key($entry['on'], ['wall' => 1, 'of' => 1]));
             if ($holds instanceof LiesOnSurface) {
-                $surfaces[] = new Surface($entry['id'], $holds, $entry['on']['wall'], $on['from'], $on['to'], $on['foot'], $on['head']);
+                $surfaces[] = new Surface($entry['id'], $holds, $entry['on']['wall'], $on['from'], $on['to'], $on['foot'], $on['head'], $entry['on']['of'] ?? null);
             } else {
                 $unknown[$entry['id']] = ['surfaces', $entry['kind']];
             }
@@ -140,6 +140,8 @@ final readonly class LayoutReader
             self::length($run['depth']),
             RunEnd::from($run['left']),
             RunEnd::from($run['right']),
+            $run['from'] ?? null,
+            $run['to'] ?? null,
         );
     }
 

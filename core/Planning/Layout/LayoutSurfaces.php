@@ -11,7 +11,7 @@ use Incastro\Planning\InvalidChoice;
 use Incastro\Rules\Edit;
 use Incastro\Units\Family;
 
-/** What lies on walls, in the document: `{id, kind, v, with, on: {wall, from, to, foot, head}}`. */
+/** What lies on walls, in the document: `{id, kind, v, with, on: {wall, from, to, foot, head}}`, and `of` in `on` for what lies on one of those before it. */
 final readonly class LayoutSurfaces
 {
     public const MOST = 20;
@@ -37,7 +37,9 @@ final readonly class LayoutSurfaces
             throw new InvalidChoice($edit->path, sprintf('There are %d surfaces; it takes 0 to %d.', count($given), self::MOST));
         }
 
-        return array_map(function (mixed $entry) use ($edit): array {
+        $known = [];
+
+        return array_map(function (mixed $entry) use ($edit, &$known): array {
             $id = is_array($entry) ? $entry['id'] ?? null : null;
             if (! is_array($entry) || ! is_string($id) || preg_match('~^[A-Za-z0-9/-]{1,120}$~', $id) !== 1) {
                 throw new InvalidChoice($edit->path, 'Every part of a layout has an id.');
@@ -47,22 +49,55 @@ final readonly class LayoutSurfaces
                 $on[$end] = $this->end($end)->store($edit->path, $entry['on'][$end] ?? null);
             }
 
+            $of = $entry['on']['of'] ?? null;
+            if ($of !== null) {
+                $on['of'] = is_string($of) && isset($known[$of]) ? $of : throw new InvalidChoice($edit->path, 'What it lies on comes before it in the list of surfaces.');
+            }
+            $known[$id] = true;
+
             return ['id' => $id] + $this->units->unit($edit->path, $entry, null, Family::Surface) + ['on' => $on];
         }, $given);
     }
 
     /**
-     * A new one on a wall, from end to end of it.
+     * A new one on a wall, or on what lies there, from end to end of it.
      *
      * @param  array<string, mixed>  $value
+     * @param  list<array<string, mixed>>  $surfaces  that are there
      * @return array<string, mixed>
      *
      * @throws InvalidChoice
      */
-    public function added(string $path, string $id, array $value): array
+    public function added(string $path, string $id, array $value, array $surfaces): array
     {
+        $of = array_column($surfaces, null, 'id')[is_string($value['of'] ?? null) ? $value['of'] : ''] ?? null;
+        $wall = $of === null ? $value['wall'] ?? null : $of['on']['wall'];
+
         return ['id' => $id] + $this->units->unit($path, $value['kind'] ?? null, null, Family::Surface)
-            + ['on' => ['wall' => $this->wall($path, $value['wall'] ?? null), 'from' => null, 'to' => null, 'foot' => null, 'head' => null]];
+            + ['on' => ['wall' => $this->wall($path, $wall), 'from' => null, 'to' => null, 'foot' => null, 'head' => null] + ($of === null ? [] : ['of' => $of['id']])];
+    }
+
+    /**
+     * A layout without one of them: what lies on it goes too, and what stood beside it goes on to the wall.
+     *
+     * @param  array<string, mixed>  $layout
+     * @return array<string, mixed>
+     */
+    public static function without(array $layout, string $id): array
+    {
+        $gone = [$id => true];
+        $kept = [];
+        foreach ($layout['surfaces'] as $surface) {
+            if (isset($gone[$surface['id']]) || isset($gone[$surface['on']['of'] ?? ''])) {
+                $gone[$surface['id']] = true;
+            } else {
+                $kept[] = $surface;
+            }
+        }
+        $layout['surfaces'] = $kept;
+        $layout['runs'] = array_map(fn (array $run) => array_filter($run, fn (mixed $value, string $name) => ! in_array($name, ['from', 'to'], true) || ! isset($gone[$value ?? '']), ARRAY_FILTER_USE_BOTH), $layout['runs']);
+
+        return $layout;
     }
 
     /**

@@ -21,6 +21,9 @@ enum Purpose: string
     case Rail = 'rail';
     case Slat = 'slat';
     case Leg = 'leg';
+    case Post = 'post';
+    case Lining = 'lining';
+    case FireBoard = 'fire-board';
 
     public function label(): string
     {
@@ -36,9 +39,12 @@ enum Purpose: string
             self::Framing => 'Battens and bearers',
             self::Cladding => 'Cladding boards',
             self::Trim => 'Cover trims',
-            self::Rail => 'Ledgers, rails and posts',
+            self::Rail => 'Ledgers, rails and studs',
             self::Slat => 'Slats of beds',
             self::Leg => 'Legs and gates',
+            self::Post => 'Posts',
+            self::Lining => 'Skins of walls',
+            self::FireBoard => 'Linings beside a fire',
         };
     }
 
@@ -51,6 +57,9 @@ enum Purpose: string
             self::Trim => self::Frame,
             self::Rail, self::Slat => self::Framing,
             self::Leg => self::Slat,
+            self::Post => self::Rail,
+            self::Lining => self::Drawer,
+            self::FireBoard => self::Lining,
             self::Carcass, self::Back, self::Drawer => null,
         };
     }

@@ -126,6 +126,12 @@ final class Screws
         return $this->screw(ArticleKind::StrongScrew, $this->longest(ArticleKind::StrongScrew, $before + self::WALLBOARD + self::IN_STUD), $use)->times($count);
     }
 
+    /** So many that hold a board so thick on timbers behind it. */
+    public function toTimber(float $thick, int $count, string $use): Hardware
+    {
+        return $this->screw(ArticleKind::Screw, $this->shortest(ArticleKind::Screw, $thick + 25.0), $use)->times($count);
+    }
+
     /** The same for what carries people or a heavy box. */
     public function structuralPast(float $before, int $count, string $use): Hardware
     {

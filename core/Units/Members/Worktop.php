@@ -25,12 +25,14 @@ use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
 use Incastro\Strength\Overhang;
 use Incastro\Units\Assembly;
+use Incastro\Units\CutsTop;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\Desk\KneeFields;
 use Incastro\Units\Make\ScribedTop;
 use Incastro\Units\MemberUnit;
+use Incastro\Units\Placed;
 use Incastro\Units\Sites\MemberSite;
 
 /** A board over boxes and knee spaces, scribed to the wall behind it and to those at its ends; its front edge is straight. */
@@ -75,13 +77,36 @@ final readonly class Worktop implements MemberUnit
         $placed = (new ScribedTop($site, $worktop))->board('top', 'Worktop', Finish::Straight);
         $knees = new KneeFields($site, $worktop);
         $placed = $this->hole ? $knees->bored($placed) : $placed;
+        [$placed, $findings] = $this->opened($site, $worktop, $placed);
 
         return Assembly::all(
             new Assembly([$placed], array_map(fn (string $top) => new Joint($top, $placed->piece->key, JointKind::Screws, 'worktop from below'), $worktop->carriers)),
             $knees->build($placed, $this->cleats, $this->sides, $this->legs, $this->between, $this->strip, $this->hole),
             $this->end($site, $worktop),
-            new Assembly([], findings: $this->standsOut($site, $worktop)),
+            new Assembly([], findings: [...$findings, ...$this->standsOut($site, $worktop)]),
         );
+    }
+
+    /**
+     * The board with what the bays under it open in it.
+     *
+     * @return array{Placed, list<Finding>}
+     */
+    private function opened(MemberSite $site, Over $worktop, Placed $board): array
+    {
+        $findings = [];
+        foreach ($site->run->boxes as $box) {
+            foreach (in_array($box->id.':top', $worktop->carriers, true) ? $box->columns : [] as $column) {
+                foreach ($column->openings[count($column->openings) - 1]->options as $option) {
+                    if ($option->holds instanceof CutsTop) {
+                        [$board, $found] = $option->holds->through($board, $box, $column, $site->terms, $option->id);
+                        $findings = [...$findings, ...$found];
+                    }
+                }
+            }
+        }
+
+        return [$board, $findings];
     }
 
     /** What draws it together with the next one, where two meet on what carries them; and what that is on. */

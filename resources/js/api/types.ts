@@ -245,6 +245,7 @@ export interface FitRun {
   from: number
   to: number
   ends: { left: string; right: string }
+  beside: { from: string | null; to: string | null }
   end_choices: Choice[]
   /** Ends that stand against no wall. */
   open_sides: string[]
@@ -308,6 +309,10 @@ export interface FitSurface {
   wall: number
   name: string
   holds: Held
+  /** Whether something may lie on it, and runs stand beside it. */
+  carries: boolean
+  /** The mark of what it lies on instead of the wall. */
+  on: string | null
   width: Working
   height: Working
   drawing: Drawing

@@ -50,14 +50,45 @@ const additions = computed(() =>
       : []
   }),
 )
+/** What stands before the wall of this run, beside which it may begin and end. */
+const standing = computed(() =>
+  props.station.surfaces.filter((one) => one.carries && one.wall === run.value?.wall),
+)
+const BESIDE = [
+  { name: 'from', label: 'Begins at' },
+  { name: 'to', label: 'Ends at' },
+] as const
+const besides = (end: 'from' | 'to') => [
+  { value: '', label: end === 'from' ? 'the left end of the wall' : 'the right end of the wall' },
+  ...standing.value.map((one) => ({
+    value: one.id,
+    label: `the ${end === 'from' ? 'right' : 'left'} side of ${one.mark}`,
+  })),
+]
 /** Walls along which no run stands yet. */
 const free = computed(() =>
   props.station.walls.filter((wall) => !props.station.runs.some((one) => one.wall === wall.wall)),
 )
 
-async function addRun(wall: number): Promise<void> {
+/** Sides of what stands before walls, beside which no run stands yet. */
+const sides = computed(() =>
+  props.station.surfaces
+    .filter((one) => one.carries)
+    .flatMap((one) =>
+      BESIDE.filter(({ name }) => !props.station.runs.some((other) => other.beside[name] === one.id)).map(
+        ({ name }) => ({
+          key: `${one.id}-${name}`,
+          label: `Add a run ${name === 'from' ? 'right' : 'left'} of ${one.mark}`,
+          wall: one.wall,
+          beside: { [name]: one.id },
+        }),
+      ),
+    ),
+)
+
+async function addRun(wall: number, beside: Record<string, string> = {}): Promise<void> {
   const before = props.station.runs.map((one) => one.id)
-  await act('add-run', { wall })
+  await act('add-run', { wall, ...beside })
   const made = job.space?.choices.layout.runs.find((one) => !before.includes(one.id))
   if (made) openRun.value = made.id
 }
@@ -107,6 +138,16 @@ const remove = (id: string) => set(`layout.members.${id}`, null)
         @change="set(`layout.runs.${run.id}.${end}`, $event)"
       />
     </template>
+    <template v-if="standing.length > 0">
+      <ChoiceRow
+        v-for="end in BESIDE"
+        :key="end.name"
+        :label="end.label"
+        :value="run.beside[end.name] ?? ''"
+        :choices="besides(end.name)"
+        @change="set(`layout.runs.${run.id}.${end.name}`, $event || null)"
+      />
+    </template>
     <section v-for="one in members" :key="one.id" class="member" :aria-label="one.holds.label">
       <div v-for="row in one.rows" :key="row.mark" class="row">
         <span><TradeText :text="one.holds.label" /> {{ row.mark }}</span>
@@ -142,6 +183,15 @@ const remove = (id: string) => set(`layout.members.${id}`, null)
         outlined
         :label="one.label"
         @click="act('add', { list: 'members', kind: one.kind, cells: one.cells.filter(Boolean) })"
+      />
+      <Button
+        v-for="side in sides"
+        :key="side.key"
+        size="small"
+        severity="secondary"
+        outlined
+        :label="side.label"
+        @click="addRun(side.wall, side.beside)"
       />
       <Button
         v-for="wall in free"

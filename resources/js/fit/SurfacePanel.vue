@@ -26,13 +26,20 @@ const ENDS = [
   { name: 'head', label: 'Head over the floor', empty: 'the ceiling' },
 ] as const
 const additions = computed(() =>
-  of('surface').flatMap((kind) =>
-    props.station.walls.map((wall) => ({
+  of('surface').flatMap((kind) => [
+    ...props.station.walls.map((wall) => ({
       value: `${kind.kind} ${wall.wall}`,
       label: `${kind.label} on the ${wall.name}`,
       add: { list: 'surfaces', kind: kind.kind, wall: wall.wall },
     })),
-  ),
+    ...props.station.surfaces
+      .filter((one) => one.carries && one.holds.kind !== kind.kind)
+      .map((one) => ({
+        value: `${kind.kind} ${one.id}`,
+        label: `${kind.label} on ${one.holds.label.toLowerCase()} ${one.mark}`,
+        add: { list: 'surfaces', kind: kind.kind, of: one.id },
+      })),
+  ]),
 )
 const add = (value: string) => {
   const one = additions.value.find((other) => other.value === value)
@@ -45,7 +52,7 @@ const add = (value: string) => {
     <h2>On the walls</h2>
     <article v-for="one in station.surfaces" :key="one.id" :aria-label="`${one.holds.label} ${one.mark}`">
       <header>
-        <h3>{{ one.holds.label }} {{ one.mark }}, {{ one.name }}</h3>
+        <h3>{{ one.holds.label }} {{ one.mark }}, {{ one.on ? `on ${one.on}` : one.name }}</h3>
         <Button
           text
           severity="secondary"
@@ -64,7 +71,7 @@ const add = (value: string) => {
       <LengthField
         v-for="end in ENDS"
         :key="end.name"
-        :label="end.label"
+        :label="one.on ? end.label.replace('the left corner', `the left of ${one.on}`) : end.label"
         :text="chosen(one.id)?.[end.name]?.typed ?? ''"
         :when-empty="end.empty"
         :unit="unit"

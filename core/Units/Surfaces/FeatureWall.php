@@ -1,0 +1,273 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Units\Surfaces;
+
+use Incastro\Fit\Demand\Extent;
+use Incastro\Fit\Demand\SurfaceDemand;
+use Incastro\Fit\Holds\StandsBeforeWall;
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
+use Incastro\Measure\Working;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
+use Incastro\Rules\Finding;
+use Incastro\Rules\HouseRules;
+use Incastro\Rules\Materials\Catalogue;
+use Incastro\Rules\Materials\Lineal;
+use Incastro\Rules\Materials\Purpose;
+use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Choice;
+use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\Toggle;
+use Incastro\Rules\Parameters\Unless;
+use Incastro\Rules\Parameters\When;
+use Incastro\Rules\WayOut;
+use Incastro\Units\Assembly;
+use Incastro\Units\Hardware;
+use Incastro\Units\Joint;
+use Incastro\Units\JointKind;
+use Incastro\Units\Make\Joinery;
+use Incastro\Units\Make\Screws;
+use Incastro\Units\Make\Wall\BattenFrame;
+use Incastro\Units\Make\Wall\OpeningLining;
+use Incastro\Units\Make\Wall\PlateFrame;
+use Incastro\Units\Make\Wall\RoughOpening;
+use Incastro\Units\Make\Wall\Skin;
+use Incastro\Units\Make\Wall\Sticks;
+use Incastro\Units\Placed;
+use Incastro\Units\Sites\SurfaceSite;
+use Incastro\Units\SurfaceUnit;
+use Incastro\Units\WallFrame;
+use Incastro\Units\WallHole;
+
+/**
+ * A wall framed out from a wall, with a niche or an electric fire in it: F = f + skin is its finished plane. What touches the wall behind
+ * runs level and takes every stud there, wherever it stands; the new uprights follow the boards of the skin. A fire needs
+ * f ≥ its depth + the air behind it − skin − cladding, by its maker's sheet.
+ */
+#[About('feature-wall', 'Wall before a wall', 'A framed wall with a niche or an electric fire, that bookcases may stand beside.', 'On a wall', 'F')]
+final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
+{
+    /** The frame of rails and uprights serves up to so much more than both are deep, mm and inches. */
+    private const PACKED = [25.0, 1.0];
+
+    /** Shims round the lining of a niche, mm and inches; a fire's has none. */
+    private const SHIM = [3.0, 1 / 8];
+
+    /** A fire's foot over the floor, and a niche's, mm and inches. */
+    private const FOOT = [[500.0, 20.0], [1100.0, 44.0]];
+
+    public function __construct(
+        #[Choice('Framed with', WallFrame::Auto)] public WallFrame $frame,
+        #[Choice('Opened for', WallHole::None)] public WallHole $hole,
+        #[Size('Depth of the frame', ['100', '4'], 38, 450, 'For a fire it is worked out.')]
+        #[Unless('hole', WallHole::Fire)]
+        public Length $depth,
+        #[Size('Clear width of the opening', null, 100, 2400, 'Of a fire: the cut-out on its sheet, exactly.')]
+        #[Unless('hole', WallHole::None)]
+        public ?Length $wide,
+        #[Size('Clear height of the opening', null, 100, 2000, 'Of a fire: the cut-out on its sheet, exactly.')]
+        #[Unless('hole', WallHole::None)]
+        public ?Length $high,
+        #[Size('Its foot over the floor', null, 0, 2000)]
+        #[Unless('hole', WallHole::None)]
+        public ?Length $foot,
+        #[Size('Its left edge from the wall’s left end', null, 0, 6000, 'The middle of the wall, where nothing is given.')]
+        #[Unless('hole', WallHole::None)]
+        public ?Length $at,
+        #[Size('The fire’s depth behind its flange', null, 20, 600, 'From the maker’s sheet.')]
+        #[When('hole', WallHole::Fire)]
+        public ?Length $fireDepth,
+        #[Size('Air behind the fire', null, 0, 300, 'From the maker’s sheet.')]
+        #[When('hole', WallHole::Fire)]
+        public ?Length $fireAir,
+        #[Size('Clear over the fire', null, 0, 1500, 'To wood above it, from the maker’s sheet.')]
+        #[When('hole', WallHole::Fire)]
+        public ?Length $fireClear,
+        #[Toggle('The fire is electric', true)]
+        #[When('hole', WallHole::Fire)]
+        public bool $electric,
+        #[Size('Cladding that will lie on it', ['0', '0'], 0, 25)] public Length $cladding,
+        #[Size('Width of a board of the skin', ['1200', '48'], 400, 1250)] public Length $board,
+        #[Size('Skin over the floor', ['10', '3/8'], 3, 20)] public Length $below,
+        #[Size('Skin under the ceiling', ['5', '3/16'], 3, 20)] public Length $above,
+    ) {
+    }
+
+    public function demand(HouseRules $rules, Catalogue $materials): SurfaceDemand
+    {
+        $t = $materials->for(Purpose::Rail)->thickness;
+        $wide = $t->times(4)->plus($rules->either(200, 8))->plus($this->clear(0) ?? Length::zero());
+
+        return new SurfaceDemand(
+            Extent::atLeast($wide, 'the opening, kings and trimmers beside it need %s'),
+            Extent::atLeast($rules->either(1000, 40), 'a framed wall is %s high at least'),
+            $this->front($materials, $rules)->result->plus($materials->for(Purpose::Lining)->thickness),
+        );
+    }
+
+    /** What is clear across, or up; null where nothing is opened or nothing was given. */
+    private function clear(int $way): ?Length
+    {
+        return $this->hole === WallHole::None ? null : ($way === 0 ? $this->wide : $this->high);
+    }
+
+    /** How far the frame stands out, as deep as what stands in it asks and its timbers are. */
+    private function front(Catalogue $materials, HouseRules $rules): Working
+    {
+        $need = $this->hole === WallHole::Fire && $this->fireDepth !== null
+            ? Working::start('depth of the fire', $this->fireDepth)->plus('air behind it', $this->fireAir ?? Length::zero())->minus('skin', $materials->for(Purpose::Lining)->thickness)->minus('cladding', $this->cladding)
+            : Working::start('depth of the frame', $this->depth);
+        $timber = $materials->for(Purpose::Rail);
+        $least = $this->isBattens($need->result, $materials, $rules)
+            ? $timber->thickness->times(2)
+            : ($timber instanceof Lineal ? $timber->width : $rules->either(63, 2.5));
+
+        return $need->atLeast('its timbers are as deep', $least)->roundedUp($rules->unit->isMetric() ? LengthFormat::millimetres() : LengthFormat::inches(16));
+    }
+
+    private function isBattens(Length $need, Catalogue $materials, HouseRules $rules): bool
+    {
+        return match ($this->frame) {
+            WallFrame::Battens => true,
+            WallFrame::Plates => false,
+            WallFrame::Auto => ! $need->isGreaterThan($materials->for(Purpose::Rail)->thickness->times(2)->plus($rules->either(...self::PACKED))),
+        };
+    }
+
+    public function build(SurfaceSite $site): Assembly
+    {
+        $terms = $site->terms;
+        $id = $site->place->surface->id;
+        [$hole, $findings] = $this->opening($site);
+        $wide = $site->place->width->roundedDown($terms->format);
+        $high = $site->place->height->roundedDown($terms->format);
+        $front = $this->front($terms->materials, $terms->rules);
+        $f = $front->result->toDouble();
+        $sticks = new Sticks($site);
+        $pitch = $this->board->dividedBy(3)->toDouble();
+        $isBattens = $this->isBattens($front->result, $terms->materials, $terms->rules);
+        $frame = $isBattens ? (new BattenFrame($sticks, $wide, $high, $f, $pitch, $hole))->build() : (new PlateFrame($sticks, $wide, $high, $f, $pitch, $hole))->build();
+        $skin = (new Skin($site, $wide, $high, $this->below, $this->above, $hole))->build($f, $this->board);
+        $lining = $hole === null ? [] : $this->lining($site, $hole, $f, $isBattens ? 0.0 : $f - $sticks->wide->toDouble());
+        $joints = [];
+        foreach ($skin as $board) {
+            foreach (array_filter($frame, fn (Placed $stick) => $stick->touches($board, Joinery::TOUCH)) as $stick) {
+                $joints[] = new Joint($board->piece->key, $stick->piece->key, JointKind::Nails, 'skin of the wall');
+            }
+        }
+
+        return new Assembly([...$frame, ...$lining, ...$skin], $joints, $this->hardware($site, $frame, $skin), ['Front of the frame, '.$site->place->mark => $front, 'Finished plane, '.$site->place->mark => $front->plus('skin', $terms->materials->for(Purpose::Lining)->thickness)->plus('cladding', $this->cladding)], [
+            ...$findings,
+            ...$this->boards($site, $lining),
+            Finding::note(Code::Caution, 'Before it is built: ask what runs in the floor and in the wall behind, and find every stud there. Where the floor floats it is cut through behind the new skirting and taken out below the wall.', $id),
+            ...($this->hole === WallHole::Fire ? [Finding::note(Code::Caution, 'A fire’s clearances, its air and its outlet are those of its maker’s sheet and the local rules; a new outlet is an electrician’s work, with a switch that stays in reach.', $id)] : []),
+        ]);
+    }
+
+    /** @return array{RoughOpening|null, list<Finding>} */
+    private function opening(SurfaceSite $site): array
+    {
+        if ($this->hole === WallHole::None) {
+            return [null, []];
+        }
+        $terms = $site->terms;
+        $id = $site->place->surface->id;
+        $away = new WayOut('Build it without an opening', Edits::surface($id)->setting(['hole' => WallHole::None->value]));
+        $isFire = $this->hole === WallHole::Fire;
+        if ($isFire && ! $this->electric) {
+            return [null, [Finding::clash(Code::NotElectric, 'A burning fire is not framed in by this program: that is for licensed people.', $id)->withWaysOut([$away])]];
+        }
+        $missing = array_keys(array_filter([
+            'the width of the opening' => $this->wide === null, 'its height' => $this->high === null,
+            'the depth of the fire' => $isFire && $this->fireDepth === null, 'the air behind it' => $isFire && $this->fireAir === null, 'what is clear over it' => $isFire && $this->fireClear === null,
+        ]));
+        if ($this->wide === null || $this->high === null || $missing !== []) {
+            return [null, [Finding::clash(Code::FireSheetMissing, sprintf($isFire ? 'The maker’s sheet of the fire is needed first: %s.' : 'The niche of %2$s needs its sizes first: %1$s.', implode(', ', $missing), $site->place->mark), $id)->withWaysOut([$away])]];
+        }
+        $around = $terms->materials->for($this->lined())->thickness->plus($this->shim($terms->rules))->times(2);
+        $width = $this->wide->plus($around)->roundedUp($terms->format->step);
+        $height = $this->high->plus($around)->roundedUp($terms->format->step);
+        $x = $this->at ?? $site->place->width->result->minus($width)->dividedBy(2)->roundedDown($terms->format->step);
+        $z = $this->foot ?? $terms->rules->either(...self::FOOT[$isFire ? 0 : 1]);
+        $hole = new RoughOpening($x->toDouble(), $z->toDouble(), $width->toDouble(), $height->toDouble());
+        $t = $terms->materials->for(Purpose::Rail)->thickness->toDouble();
+        [$wide, $high] = [$site->place->width->result->toDouble(), $site->place->height->result->toDouble()];
+        // Kings, trimmers and the end studs stand beside it, headers and the head plate over it, plate and sill below.
+        $short = max(3 * $t - $hole->x, $hole->right() + 3 * $t - $wide, $hole->head() + 4 * $t - $high, $hole->z < 1e-6 ? 0.0 : 3 * $t - $hole->z);
+
+        return $short <= 1e-6 ? [$hole, []] : [null, [Finding::clash(Code::OpeningTight, sprintf('The opening of %s leaves %s too little for the timbers beside, over or under it.', $site->place->mark, $terms->write($short)), $id)->withWaysOut([new WayOut('Put it in the middle', Edits::surface($id)->setting(['at' => null, 'foot' => null])), $away])]];
+    }
+
+    private function shim(HouseRules $rules): Length
+    {
+        return $this->hole === WallHole::Fire ? Length::zero() : $rules->either(...self::SHIM);
+    }
+
+    private function lined(): Purpose
+    {
+        return $this->hole === WallHole::Fire ? Purpose::FireBoard : Purpose::Frame;
+    }
+
+    /** @return list<Placed> */
+    private function lining(SurfaceSite $site, RoughOpening $hole, float $front, float $back): array
+    {
+        $skin = $site->terms->materials->for(Purpose::Lining)->thickness;
+        $thick = $site->terms->materials->back->thickness->toDouble();
+        $isNiche = $this->hole === WallHole::Niche;
+        // A niche keeps room for its back before the wall.
+        $from = $isNiche ? max($back, $thick) : $back;
+        $deep = Working::start('framing in front of its back', Length::ofDouble($front - $from))->plus('skin', $skin);
+
+        return (new OpeningLining($site, $hole, $this->shim($site->terms->rules), $this->lined()))->build($from, $deep, $isNiche);
+    }
+
+    /**
+     * Whether what lines a fire may burn.
+     *
+     * @param  list<Placed>  $lining
+     * @return list<Finding>
+     */
+    private function boards(SurfaceSite $site, array $lining): array
+    {
+        $materials = $site->terms->materials;
+
+        return $this->hole !== WallHole::Fire || $lining === [] || $materials->for(Purpose::FireBoard)->wood === null ? [] : [
+            Finding::clash(Code::CombustibleLining, sprintf('%s would line the fire: choose a board that does not burn for “%s”, under the materials of the job.', $materials->for(Purpose::FireBoard)->name, Purpose::FireBoard->label()), $site->place->surface->id)
+                ->withWaysOut([new WayOut('Build it without an opening', Edits::surface($site->place->surface->id)->setting(['hole' => WallHole::None->value]))]),
+        ];
+    }
+
+    /**
+     * @param  list<Placed>  $frame
+     * @param  list<Placed>  $skin
+     * @return list<Hardware>
+     */
+    private function hardware(SurfaceSite $site, array $frame, array $skin): array
+    {
+        $screws = new Screws($site->terms->materials, $site->terms->format);
+        $onWall = array_filter($frame, fn (Placed $one) => preg_match('/:(rail-|wall-rail)/', $one->piece->key) === 1);
+        $between = count($frame) - count($onWall);
+        $timber = $site->terms->materials->for(Purpose::Rail)->thickness->toDouble();
+        $edge = $site->terms->rules->either(150, 6)->toDouble();
+        $each = array_map(fn (Placed $one) => (int) ceil(2 * ($one->piece->length->result->toDouble() + $one->piece->width->result->toDouble()) / $edge + $one->piece->length->result->toDouble() / $edge), $skin);
+
+        return [
+            ...array_map(fn (Placed $one) => $screws->toStuds($one->piece, 'frame of the wall'), array_values($onWall)),
+            $screws->toStudsPast($timber, 4 * $between, 'frame of the wall'),
+            $screws->toTimber($site->terms->materials->for(Purpose::Lining)->thickness->toDouble(), (int) array_sum($each), 'skin of the wall'),
+        ];
+    }
+
+    /** How high over the foot of the wall wood may begin over its fire; null where there is none, or nobody read its sheet. */
+    public function woodOver(HouseRules $rules, Catalogue $materials): ?Length
+    {
+        if ($this->hole !== WallHole::Fire || $this->high === null || $this->fireClear === null) {
+            return null;
+        }
+
+        return ($this->foot ?? $rules->either(...self::FOOT[0]))->plus($materials->for(Purpose::FireBoard)->thickness)->plus($this->high)->plus($this->fireClear);
+    }
+}
