@@ -124,11 +124,13 @@ final readonly class ScribedTop
             }
         }
         $points[] = new Point($to, $worktop->v - $at($back, $to - $worktop->u));
-        foreach ($right === null ? [] : array_slice($right->gap->stations, 1, -1) as $station) {
+        // A strip of a top ends before what its sides were read at farther out.
+        $before = fn (Point $station): bool => $worktop->v + $station->x < $worktop->front() - 1.0;
+        foreach ($right === null ? [] : array_filter(array_slice($right->gap->stations, 1, -1), $before) as $station) {
             $points[] = new Point($worktop->end() + $station->y, $worktop->v + $station->x);
         }
         array_push($points, new Point($rightAt($worktop->front()), $worktop->front()), new Point($leftAt($worktop->front()), $worktop->front()));
-        foreach ($left === null ? [] : array_reverse(array_slice($left->gap->stations, 1, -1)) as $station) {
+        foreach ($left === null ? [] : array_reverse(array_filter(array_slice($left->gap->stations, 1, -1), $before)) as $station) {
             $points[] = new Point($worktop->u - $station->y, $worktop->v + $station->x);
         }
 
