@@ -188,6 +188,9 @@ enum Code: string
     case HalfWallWeak = 'half-wall-weak';
     case FreeEndLong = 'free-end-long';
     case PostThin = 'post-thin';
+    case HatchHeavy = 'hatch-heavy';
+    case PostUncovered = 'post-uncovered';
+    case TipThin = 'tip-thin';
     case GateGap = 'gate-gap';
 
     /** Whether readings do not agree with each other, or make no plan. */

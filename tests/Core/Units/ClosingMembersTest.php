@@ -86,7 +86,7 @@ final class ClosingMembersTest extends TestCase
 
     public function test_a_cap_laps_on_a_top_and_reaches_the_wall_behind_it(): void
     {
-        $room = new TestKind(SpaceKind::Alcove, 33);
+        $room = new TestKind(SpaceKind::Alcove, 34);
         $plan = $room->plan(self::layout('gap-cap', 900.0));
         $caps = array_values(array_filter($plan->assemblies[0]->placed, fn (Placed $one) => $one->piece->name === 'Gap cap'));
         self::assertNotEmpty($caps);

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Units;
+
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
+use Incastro\Measure\LengthReader;
+use Incastro\Measure\Unit;
+use Incastro\Planning\Layout\LayoutDocument as Doc;
+use Incastro\Planning\SpacePlan;
+use Incastro\Planning\UsualMaterials;
+use Incastro\Units\Make\Opening\Sections;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\TestLayout;
+
+final class OpeningFrameTest extends TestCase
+{
+    /** Three sections under a rake of 33.5°, two posts found at 812 and 1601. */
+    private static function layout(array $with = []): TestLayout
+    {
+        $usual = (new UsualMaterials(Unit::Millimetre))->document();
+        $usual['materials'][1]['thickness'] = TestLayout::mm(19.1);
+        $usual['stock'][2]['length'] = TestLayout::mm(3000);
+        $on = ['wall' => 0, 'from' => TestLayout::mm(200), 'to' => TestLayout::mm(2612), 'foot' => null, 'head' => null];
+        $with += ['left' => TestLayout::mm(520), 'right' => TestLayout::mm(520 + 2412 * tan(deg2rad(33.5))), 'sections' => 3, 'confirmed' => true];
+
+        return TestLayout::of([], width: 2900.0)->changing(['rules' => ['longest_piece' => TestLayout::mm(3000)]] + $usual)->with(['surfaces' => [['id' => 's'] + Doc::holds('opening-frame', $with) + ['on' => $on]], 'runs' => [], 'members' => []])
+            ->thing('post-1', 'post', 200 + 812 - 23.5, 0, 47, 900, 0, 'may-be-covered')
+            ->thing('post-2', 'post', 200 + 1601 - 23.5, 0, 47, 1500, 0, 'may-be-covered');
+    }
+
+    /** @return array<string, array{float, float}> by mark */
+    private static function sizes(SpacePlan $plan): array
+    {
+        $sizes = [];
+        foreach ($plan->pieces() as $piece) {
+            $sizes[substr($piece->mark, 3)] = [$piece->length->result->toDouble(), $piece->width->result->toDouble()];
+        }
+
+        return $sizes;
+    }
+
+    public function test_three_sections_under_a_rake_cover_the_posts_found(): void
+    {
+        $layout = self::layout();
+        self::assertSame([], array_map(fn ($one) => $one->sentence, $layout->clashes()));
+        $plan = $layout->plan();
+        $sizes = self::sizes($plan);
+        // (2412 − 140 − 140)/3 = 710.67, down; 2412 − 70 − 2130 − 140 = 72.
+        self::assertSame([710.0, 72.0], [$plan->decisions()['Each section, O1']->result->toDouble(), $plan->decisions()['Right side stile, O1']->result->toDouble()]);
+        // 520 + 70 · tan 33.5° = 566.3; 520 + 2412 · tan 33.5° = 2116.5.
+        self::assertSame([[566.0, 70.0], [2116.0, 72.0]], [$sizes['stile-L'], $sizes['stile-R']]);
+        // 2270/cos 33.5° + 60 · tan 33.5° = 2761.9.
+        self::assertSame([[2761.0, 60.0], [2270.0, 95.0]], [$sizes['rail-rake'], $sizes['rail-foot']]);
+        // 520 + 850 · tan 33.5° − 60/cos 33.5° − 95 = 915.7; 520 + 1630 · tan 33.5° − 60/cos 33.5° − 95 = 1431.9.
+        self::assertSame([[915.0, 70.0], [1431.0, 70.0]], [$sizes['stile-mid-1'], $sizes['stile-mid-2']]);
+    }
+
+    public function test_fronts_keep_their_reveal_square_to_each_edge(): void
+    {
+        $layout = self::layout(['front' => 'panels']);
+        self::assertSame([], array_map(fn ($one) => $one->sentence, $layout->clashes()));
+        $plan = $layout->plan();
+        $fronts = array_values(array_filter($plan->assemblies[0]->placed, fn ($placed) => $placed->piece->name === 'Front'));
+        // 710 − 5 = 705 wide; low 520 + (x + 2.5) · tan 33.5° − 62.5/cos 33.5° − 97.5: 395.5, 911.5 and 1428; high 705 · tan 33.5° = 466.6 more.
+        foreach ([[395.5, 862.13], [911.5, 1378.13], [1428.0, 1894.63]] as $i => [$low, $high]) {
+            self::assertEqualsWithDelta(705.0, $fronts[$i]->piece->width->result->toDouble(), 1e-6);
+            self::assertEqualsWithDelta([$low, $high], [$fronts[$i]->piece->outline->outer->points[1]->x, $fronts[$i]->piece->outline->outer->points[2]->x], 0.01);
+            self::assertSame(ceil($high), $fronts[$i]->piece->length->result->toDouble());
+        }
+    }
+
+    public function test_a_square_opening_in_two(): void
+    {
+        $read = fn (string $typed): Length => (new LengthReader(Unit::Inch))->read($typed);
+        // (71 1/4 − 5 − 2)/2 = 32 1/8; the post at 35 3/8 lies 1/4 off the middle: 1 1/2 + 2 · 1/4 = 2.
+        $sections = Sections::covering($read('71 1/4'), 2, $read('2 1/2'), $read('2'), [[$read('35 3/8')->toDouble(), $read('1 1/2')->toDouble()]], LengthFormat::inches());
+        self::assertSame([$read('32 1/8')->nanometres(), $read('2 1/2')->nanometres(), $read('2')->nanometres()], [$sections->clear->result->nanometres(), $sections->last->result->nanometres(), $sections->middle->nanometres()]);
+        self::assertEqualsWithDelta($read('2')->toDouble(), $sections->needs([[$read('35 3/8')->toDouble(), $read('1 1/2')->toDouble()]]), 1e-6);
+    }
+
+    public function test_a_stile_grows_over_a_post_off_its_place_as_far_as_stiles_grow(): void
+    {
+        // 20 off the middle of 1000: 47 + 2 · 20 = 87; wider stiles move no middle of two sections.
+        $at = fn (float $x): Sections => Sections::covering(Length::ofMillimetres(1000), 2, Length::ofMillimetres(70), Length::ofMillimetres(70), [[$x, 47.0]], LengthFormat::millimetres());
+        self::assertEqualsWithDelta(88.0, $at(520.0)->middle->toDouble(), 1.0);
+        self::assertLessThanOrEqual($at(520.0)->middle->toDouble() + 1e-6, $at(520.0)->needs([[520.0, 47.0]]));
+        $layout = self::layout()->thing('post-3', 'post', 200 + 400, 0, 47, 400, 0, 'may-be-covered');
+        self::assertStringStartsWith('A post in O1 stands so far off its place', $layout->clashes()[0]->sentence);
+    }
+
+    public function test_doors_turn_on_their_higher_side(): void
+    {
+        $plan = self::layout(['front' => 'doors'])->plan();
+        $movements = $plan->assemblies[0]->movements;
+        self::assertCount(3, $movements);
+        $first = array_values(array_filter($plan->assemblies[0]->placed, fn ($placed) => $placed->piece->name === 'Front'))[0];
+        // The rake rises to the right: so hinged.
+        self::assertEqualsWithDelta($first->bounds->u1, $movements[0]->motion->at->x, 1e-6);
+    }
+}
