@@ -10,6 +10,7 @@ use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
 use Incastro\Geometry\Prism;
 use Incastro\Geometry\Solid;
+use Incastro\Geometry\Vector;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Rule;
 use Incastro\Survey\Network\Normal;
@@ -56,6 +57,18 @@ final readonly class ThingPlace
         $things = array_filter($this->room->things, fn (Thing $thing) => $thing->face === Face::Wall && $thing->wall === $this->frame->wall && in_array($thing->kind, $kinds, true));
 
         return array_map(fn (Thing $thing) => [$thing, $this->block($thing)], array_values($things));
+    }
+
+    /**
+     * Where things of these kinds stand, from a place of the run.
+     *
+     * @return list<array{Thing, Block}>
+     */
+    public function seenFrom(Vector $place, ThingKind ...$kinds): array
+    {
+        $things = array_filter($this->room->things, fn (Thing $thing) => in_array($thing->kind, $kinds, true));
+
+        return array_map(fn (Thing $thing) => [$thing, $this->block($thing)->moved($place->times(-1.0))], array_values($things));
     }
 
     public function block(Thing $thing): Block

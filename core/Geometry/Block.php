@@ -17,6 +17,11 @@ final readonly class Block
     ) {
     }
 
+    public function moved(Vector $by): self
+    {
+        return new self($this->u0 + $by->x, $this->u1 + $by->x, $this->v0 + $by->y, $this->v1 + $by->y, $this->z0 + $by->z, $this->z1 + $by->z);
+    }
+
     /** The same, this much larger on every side. */
     public function grown(float $by): self
     {

@@ -20,7 +20,7 @@ final class ThingChoices
     /** Narrower than this, a door is not a door, mm. */
     private const NARROWEST_DOOR = 100;
 
-    private const NAMES = ['kind', 'name', 'face', 'wall', 'along', 'along_from', 'up', 'up_from', 'width', 'height', 'stands_out', 'rule', 'reach_from', 'hand_room', 'clearance', 'swing', 'direction', 'traced', 'hot'];
+    private const NAMES = ['kind', 'name', 'face', 'wall', 'along', 'along_from', 'up', 'up_from', 'width', 'height', 'stands_out', 'rule', 'reach_from', 'hand_room', 'clearance', 'swing', 'direction', 'traced', 'offsets', 'hot'];
 
     public static function entries(LengthFormat $format, SpaceShape $shape): EntryList
     {
@@ -50,6 +50,7 @@ final class ThingChoices
                 'swing' => Field::oneOf('Swing', ['left', 'right', 'slides'])->orComputed(),
                 'direction' => Field::oneOf('Direction', ['up', 'along', 'out'])->orComputed(),
                 'traced' => TracedSection::field($format),
+                'offsets' => OffsetsRound::field($format),
                 'hot' => Field::of('Hot', fn (mixed $value) => $value === true),
                 default => null,
             };
@@ -82,6 +83,10 @@ final class ThingChoices
             $entry['direction'],
             isHot: ($entry['hot'] ?? false) === true,
         );
+        $round = $thing->kind->isRound() && $thing->face === Face::Floor ? OffsetsRound::round($entry['offsets'] ?? null) : null;
+        if ($round !== null) {
+            return $thing->placedAs($round->centre, $round->hole(0.0));
+        }
         $traced = TracedSection::read($entry['traced'] ?? null, $thing->sectionSize());
 
         return $traced === null ? $thing : $thing->tracedAs($traced);

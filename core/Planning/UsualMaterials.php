@@ -130,7 +130,7 @@ final readonly class UsualMaterials
         $sold = match ($kind) {
             ArticleKind::Rail => [$this->length('2000', '72'), $this->length('3000', '120')],
             ArticleKind::PianoHinge => [$this->length('900', '36'), $this->length('1800', '72')],
-            ArticleKind::Bead => [$this->length('2000', '72')],
+            ArticleKind::Bead, ArticleKind::LightProfile => [$this->length('2000', '72')],
             ArticleKind::Brad => [$this->length('35', '1 3/8')],
             default => array_map(fn (Length $length) => ['nm' => $length->nanometres(), 'typed' => $format->withoutUnit($length)], $kind->lengths($this->unit)),
         };
@@ -176,6 +176,9 @@ final readonly class UsualMaterials
             ArticleKind::Grommet => [1, 3.6, 0.0],
             ArticleKind::Pane => [1, 38.0, 0.0],
             ArticleKind::Bead => [1, 4.5, 0.0],
+            ArticleKind::TurnButton => [2, 3.2, 0.0],
+            ArticleKind::LightProfile => [1, 24.0, 0.0],
+            ArticleKind::LightDriver => [1, 19.0, 0.0],
         };
     }
 

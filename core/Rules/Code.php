@@ -191,6 +191,7 @@ enum Code: string
     case HatchHeavy = 'hatch-heavy';
     case PostUncovered = 'post-uncovered';
     case TipThin = 'tip-thin';
+    case GrooveDeep = 'groove-deep';
     case GateGap = 'gate-gap';
 
     /** Whether readings do not agree with each other, or make no plan. */

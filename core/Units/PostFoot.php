@@ -15,7 +15,7 @@ enum PostFoot: string implements Choosable
     public function label(): string
     {
         return match ($this) {
-            self::Bolts => 'Bolts through into joists or blocking',
+            self::Bolts => 'Structural screws through into joists or blocking',
             self::Brackets => 'Steel brackets on the floor',
         };
     }
@@ -24,7 +24,7 @@ enum PostFoot: string implements Choosable
     public function pull(): float
     {
         return match ($this) {
-            self::Bolts => 2 * 4000.0,
+            self::Bolts => 4 * 2000.0,
             self::Brackets => 4 * 500.0,
         };
     }

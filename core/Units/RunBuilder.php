@@ -32,7 +32,7 @@ final readonly class RunBuilder
         foreach ($run->boxes as $box) {
             $bought = $box->option(BoughtBox::class);
             array_push($assemblies, ...($bought === null
-                ? [(new BoxBuilder($box, $this->terms))->build(), (new FaceFrame($run, $box, $this->terms))->build()]
+                ? [(new BoxBuilder($box, $this->terms, $run->frame))->build(), (new FaceFrame($run, $box, $this->terms))->build()]
                 : [$bought->stand(new BoxSite($run, $box, $this->terms, $box->optionId(BoughtBox::class)))]));
             $assemblies[] = (new ClosingStrips($run, $box, $this->terms))->build();
         }

@@ -44,6 +44,9 @@ enum ArticleKind: string
     case AngleBracket = 'angle-bracket';
     case Connector = 'connector';
     case BoxExtender = 'box-extender';
+    case TurnButton = 'turn-button';
+    case LightProfile = 'light-profile';
+    case LightDriver = 'light-driver';
 
     public function label(): string
     {
@@ -82,13 +85,16 @@ enum ArticleKind: string
             self::Grommet => 'Cable grommet',
             self::Pane => 'Toughened pane',
             self::Bead => 'Glazing bead',
+            self::TurnButton => 'Turn button',
+            self::LightProfile => 'Profile with a light strip',
+            self::LightDriver => 'Driver of a light strip',
         };
     }
 
     public function hasLength(): bool
     {
         return match ($this) {
-            self::PocketScrew, self::Screw, self::StrongScrew, self::StructuralScrew, self::Brad, self::Slides, self::HeavySlides, self::UnderSlides, self::Rail, self::PianoHinge, self::Bead => true,
+            self::PocketScrew, self::Screw, self::StrongScrew, self::StructuralScrew, self::Brad, self::Slides, self::HeavySlides, self::UnderSlides, self::Rail, self::PianoHinge, self::Bead, self::LightProfile => true,
             default => false,
         };
     }
@@ -118,7 +124,7 @@ enum ArticleKind: string
     /** Whether a longer one is cut to what is needed. */
     public function isCut(): bool
     {
-        return in_array($this, [self::Rail, self::PianoHinge, self::Bead], true);
+        return in_array($this, [self::Rail, self::PianoHinge, self::Bead, self::LightProfile], true);
     }
 
     public function hasLoad(): bool

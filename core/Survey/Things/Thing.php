@@ -61,6 +61,12 @@ final readonly class Thing
         return $this->kind->isRemovable() ? [new WayOut(ucfirst($this->name).' will be removed', Edits::thing($this->id)->with('rule', ThingRule::Removed->value))] : [];
     }
 
+    /** The same, round and of this radius about a place of the floor: along from the left end of the back wall, and out from it. */
+    public function placedAs(Point $centre, float $radius): self
+    {
+        return new self(...['along' => $centre->x - $radius, 'fromRight' => false, 'up' => $centre->y - $radius, 'width' => 2 * $radius, 'height' => 2 * $radius] + get_object_vars($this));
+    }
+
     public function tracedAs(Polygon $section): self
     {
         return new self(...['traced' => $section] + get_object_vars($this));

@@ -21,6 +21,8 @@ enum ThingKind: string
     case Trap = 'trap';
     case Valve = 'valve';
     case Chase = 'chase';
+    case Pedestal = 'pedestal';
+    case Basin = 'basin';
     case Flue = 'flue';
     case Fireplace = 'fireplace';
     case Beam = 'beam';
@@ -36,13 +38,14 @@ enum ThingKind: string
             self::JunctionBox => 'Junction box',
             self::Fireplace => 'Fireplace opening',
             self::Stud => 'Stud line',
+            self::Pedestal => 'Pedestal of a basin',
             default => ucfirst($this->value),
         };
     }
 
     public function isRound(): bool
     {
-        return $this === self::Pipe || $this === self::Flue;
+        return in_array($this, [self::Pipe, self::Flue, self::Pedestal], true);
     }
 
     /** Whether it may be hot, so that wood keeps further from it. */
@@ -54,7 +57,7 @@ enum ThingKind: string
     /** Whether pieces are cut around it; anything else, furniture leaves room for. */
     public function isCutAround(): bool
     {
-        return in_array($this, [self::Pipe, self::Trap, self::Post, self::Beam, self::Chase, self::Stringer, self::PictureRail], true);
+        return in_array($this, [self::Pipe, self::Trap, self::Post, self::Beam, self::Chase, self::Stringer, self::PictureRail, self::Pedestal], true);
     }
 
     /** Whether somebody may take it away, or have it moved, to make room for furniture: it carries nothing and nobody's life hangs on it. */
@@ -78,7 +81,7 @@ enum ThingKind: string
     {
         return match ($this) {
             self::Socket, self::Switch, self::JunctionBox, self::Valve, self::Trap, self::Hatch => ThingRule::Reachable,
-            self::Window, self::Vent, self::Radiator, self::Door => ThingRule::Uncovered,
+            self::Window, self::Vent, self::Radiator, self::Door, self::Basin => ThingRule::Uncovered,
             self::Flue, self::Fireplace => ThingRule::Clearance,
             default => ThingRule::MayBeCovered,
         };
@@ -90,6 +93,7 @@ enum ThingKind: string
         return match ($this) {
             self::Socket, self::Switch, self::JunctionBox => 'Power off before you work here. An outlet or box may be extended, never buried: local rules and a licensed electrician decide.',
             self::Valve, self::Trap => 'Shut-offs and traps stay where a hand can reach them.',
+            self::Pedestal, self::Basin => 'Isolate the water before a pipe or a trap is touched; they stay within reach.',
             self::Vent => 'A vent keeps its air path.',
             self::Flue, self::Fireplace => 'Clearances to heat are those of the maker’s sheet and the local code.',
             self::Post, self::Stringer, self::Beam => 'Posts, beams and stringers carry the house: never cut one without a structural engineer.',

@@ -11,6 +11,7 @@ use Incastro\Pieces\Grain;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
 use Incastro\Rules\Materials\Purpose;
+use Incastro\Survey\Room\RunFrame;
 use Incastro\Units\Assembly;
 use Incastro\Units\BoxOption;
 use Incastro\Units\FrontUnit;
@@ -35,7 +36,8 @@ final readonly class BoxBuilder
 
     private Nailers $nailers;
 
-    public function __construct(private Box $box, private Terms $terms)
+    /** @param RunFrame|null $frame of its run; null where it stands nowhere */
+    public function __construct(private Box $box, private Terms $terms, private ?RunFrame $frame = null)
     {
         $this->make = new Workshop($box->id, $box->mark, $terms->materials, $terms->format);
         $this->behind = new Behind($box, $terms);
@@ -73,7 +75,7 @@ final readonly class BoxBuilder
 
     private function site(Box $box, int $column, Opening $opening, Numbers $numbers): OpeningSite
     {
-        return new OpeningSite($box, $column, $opening, $this->terms, $this->shell, $this->nailers, $this->behind, $numbers);
+        return new OpeningSite($box, $column, $opening, $this->terms, $this->shell, $this->nailers, $this->behind, $numbers, frame: $this->frame);
     }
 
     /**

@@ -21,6 +21,7 @@ use Incastro\Rules\Edits;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
+use Incastro\Survey\Room\RunFrame;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\BoxJoints;
@@ -58,6 +59,7 @@ final readonly class OpeningSite
         private Behind $behind,
         private Numbers $numbers,
         private bool $isPastLeaf = false,
+        public ?RunFrame $frame = null,
     ) {
         $this->column = $box->columns[$at];
         $this->inner = $shell->depth;
@@ -96,7 +98,6 @@ final readonly class OpeningSite
             return Working::start('clear height of the opening', $this->opening->height->result);
         }
         $outer = Working::start('height of the box', $this->box->outerHeight());
-
         return $this->box->isBottomless() ? $outer->minus('top', $this->terms->materials->carcass->thickness) : $outer->minusTimes('bottom and top', 2, $this->terms->materials->carcass->thickness);
     }
 
@@ -118,7 +119,6 @@ final readonly class OpeningSite
             return $this->behindFront()->isZero() ? $inner : $inner->minus('clear of the front', $this->behindFront());
         }
         $depth = $reaches > 0.0 ? $inner->minus('the slope takes', Length::ofDouble($reaches)) : $this->inner;
-
         $less = $this->behindFront();
         $depth = $isInside && ! $less->isZero() ? ($reaches > 0.0 ? $depth : $inner)->minus('clear of the front', $less) : $depth;
         $inner = $isInside && ! $less->isZero() ? $depth : $inner;
@@ -155,7 +155,6 @@ final readonly class OpeningSite
         $rows = $this->column->openings;
         $isLast = $rows[count($rows) - 1] === $this->opening;
         $plumb = $isLast && $this->box->top->isRaked() ? 1 / cos($this->box->top->angle($this->box->outerWidth()->toDouble())) : 1.0;
-
         $rail = $this->box->hasFlushRails() ? 0.0 : $outer(Rule::RailWidth);
         $open = $this->isPastLeaf ? $this->opening->front?->holds->demand($this->terms->rules, $this->terms->materials) : null;
 

@@ -185,7 +185,7 @@ final readonly class HalfWall implements SurfaceUnit
         return [
             $screws->toStudsPast($wall->piece->width->result->toDouble() / 2, 3, 'half walls'),
             $screws->toStudsPast($sole, $n * (1 + (int) ceil($clear->result->toDouble() / $terms->rules->either(...self::SOLE)->toDouble())), 'half walls'),
-            new Hardware($this->foot === PostFoot::Bolts ? 'bolt into joist or blocking' : 'angle bracket', ($this->foot === PostFoot::Bolts ? 2 : 4) * $n, 'posts of half walls', $this->foot === PostFoot::Bolts ? ArticleKind::Connector : ArticleKind::AngleBracket),
+            $this->foot === PostFoot::Bolts ? $screws->structuralPast($sole, 4 * $n, 'posts of half walls') : new Hardware('angle bracket', 4 * $n, 'posts of half walls', ArticleKind::AngleBracket),
         ];
     }
 

@@ -33,6 +33,7 @@ use Incastro\Units\HeldBy;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\Raked;
+use Incastro\Units\Make\Screws;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
 use Incastro\Units\Sites\SurfaceSite;
@@ -96,7 +97,7 @@ final readonly class LiftOff implements SurfaceUnit
         $placed = $site->placed($panel, $x - $lp, 0.0, -$lp, Way::Up, Way::Right, Part::Face);
         $battens = $this->battens($site, $rake, $ow, $x, $t);
 
-        return new Assembly([$placed, ...$battens], array_map(fn (Placed $batten) => new Joint($batten->piece->key, $panel->key, JointKind::Glue, 'panels that lift off'), $battens), $this->hardware($panel->weight(), $low, $high, $ow), ['Low side, '.$site->place->mark => Working::start('height of the lower side of the panel', Length::ofDouble(min($low, $high)))->roundedUp($terms->format)], $this->findings($site, array_sum([$panel->weight(), ...array_map(fn (Placed $one) => $one->piece->weight(), $battens)]), ($low + $high) / 2 * ($ow + 2 * $lp) / 1e6));
+        return new Assembly([$placed, ...$battens], array_map(fn (Placed $batten) => new Joint($batten->piece->key, $panel->key, JointKind::Glue, 'panels that lift off'), $battens), $this->hardware($site, $low, $high, $ow), ['Low side, '.$site->place->mark => Working::start('height of the lower side of the panel', Length::ofDouble(min($low, $high)))->roundedUp($terms->format)], $this->findings($site, array_sum([$panel->weight(), ...array_map(fn (Placed $one) => $one->piece->weight(), $battens)]), ($low + $high) / 2 * ($ow + 2 * $lp) / 1e6));
     }
 
     /** @return list<Placed> left, right and foot; the foot one lies on the sill */
@@ -124,15 +125,15 @@ final readonly class LiftOff implements SurfaceUnit
     }
 
     /** @return list<Hardware> */
-    private function hardware(float $weight, float $low, float $high, float $wide): array
+    private function hardware(SurfaceSite $site, float $low, float $high, float $wide): array
     {
         $area = ($low + $high) / 2 * $wide / 1e6;
         $use = 'panels that lift off';
 
         return match ($this->held) {
             HeldBy::Magnets => [new Hardware('magnet catch', $area > self::MORE ? 6 : 4, $use, ArticleKind::Magnet)],
-            HeldBy::Buttons => [new Hardware('magnet catch', 2, $use, ArticleKind::Magnet), new Hardware('turn button', 2, $use, ArticleKind::FlushCup)],
-            HeldBy::Screws => [new Hardware('screw cup', 6, $use, ArticleKind::FlushCup)],
+            HeldBy::Buttons => [new Hardware('magnet catch', 2, $use, ArticleKind::Magnet), new Hardware('turn button', 2, $use, ArticleKind::TurnButton)],
+            HeldBy::Screws => [(new Screws($site->terms->materials, $site->terms->format))->toTimber($site->terms->board(), 6, $use)],
         };
     }
 

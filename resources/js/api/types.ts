@@ -614,6 +614,7 @@ export interface ThingEntry {
   swing: string | null
   direction: string | null
   traced?: { typed: string; corners: [number, number][] } | null
+  offsets?: { typed: string } | null
   hot: boolean
 }
 

@@ -51,7 +51,7 @@ async function add(kind: string) {
   const value = {
     kind,
     name: known.label,
-    face: kind === 'hatch' ? 'ceiling' : 'wall',
+    face: kind === 'hatch' ? 'ceiling' : kind === 'pedestal' ? 'floor' : 'wall',
     wall: walls.value[0]?.value ?? 0,
     along: mm('200', '8'),
     along_from: 'left',
@@ -67,6 +67,7 @@ async function add(kind: string) {
     swing: null,
     direction: known.round ? 'up' : null,
     traced: null,
+    offsets: null,
     hot: false,
   }
   if (await job.edit('space', { path: `things.${id}`, value })) {
@@ -220,7 +221,23 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
           >
           <span v-if="refused(thing, 'traced')" class="refused">{{ refused(thing, 'traced') }}</span>
         </label>
-        <div v-if="kindOf(thing)?.round" class="pair">
+        <label v-if="kindOf(thing)?.round && thing.face === 'floor'" class="traced">
+          <span>Offsets round it</span>
+          <InputText
+            class="measure"
+            :model-value="thing.offsets?.typed ?? ''"
+            placeholder="by its diameter"
+            :invalid="refused(thing, 'offsets') !== undefined"
+            @change="change(thing, 'offsets', ($event.target as HTMLInputElement).value || null)"
+          />
+          <span class="soft"
+            >Lay a straightedge before it, level with the wall. Type how far out it lies, then for three or
+            more stations how far along and how far in to the round: 400; 328&nbsp;x&nbsp;181;
+            418&nbsp;x&nbsp;129.5; 508&nbsp;x&nbsp;179. Take the outer stations far round.</span
+          >
+          <span v-if="refused(thing, 'offsets')" class="refused">{{ refused(thing, 'offsets') }}</span>
+        </label>
+        <div v-if="kindOf(thing)?.round && thing.face === 'wall'" class="pair">
           <span :id="`dir-${thing.id}`">It runs</span>
           <SelectButton
             :model-value="thing.direction"

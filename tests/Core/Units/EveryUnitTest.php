@@ -7,6 +7,7 @@ namespace Tests\Core\Units;
 use Incastro\Fit\Demand\MemberForm;
 use Incastro\Fit\Holds\ClosesOpenings;
 use Incastro\Fit\Holds\HoldsCell;
+use Incastro\Fit\Holds\HoldsOpening;
 use Incastro\Fit\Holds\OpensBoxes;
 use Incastro\Fit\Holds\SpansCells;
 use Incastro\Measure\LengthFormat;
@@ -37,6 +38,9 @@ final class EveryUnitTest extends TestCase
 
     /** Options of boxes that hang on their wall. */
     private const HANGS = ['pelmet'];
+
+    /** What stands on the floor, and nowhere else. */
+    private const LOW = ['step-drawer'];
 
     /** What is larger, as usual, than the rooms that are tried: so large instead, mm. */
     private const SMALL = ['bed-platform' => ['length' => 700, 'width' => 350, 'thickness' => 80], 'bed-deck' => ['length' => 700, 'width' => 350, 'thickness' => 80]];
@@ -133,6 +137,9 @@ final class EveryUnitTest extends TestCase
 
             return ['runs' => [Doc::run('r', 0, [Doc::bay('a', [$box('a-1')]), Doc::bay('b', [$box('b-1')])])], 'members' => [Recipe::plinth('p', ['a', 'b'])], 'options' => $options] + Doc::none();
         }
+        if (in_array($kind, self::LOW, true)) {
+            $bays[1]['tiers'][1]['holds'] = Recipe::gap();
+        }
         if ($isOnFloor) {
             $bays[1]['tiers'][1]['holds'] = Recipe::gap();
 
@@ -161,10 +168,14 @@ final class EveryUnitTest extends TestCase
     {
         $rules = new HouseRules(LengthFormat::millimetres()->unit);
         $unit = Kinds::standard()->find($kind)?->make($with, $rules);
-        $demand = $unit instanceof ClosesOpenings || $unit instanceof HoldsCell ? $unit->demand($rules, TestTerms::materials())->height->most : null;
+        $demand = $unit instanceof ClosesOpenings || $unit instanceof HoldsCell || $unit instanceof HoldsOpening ? $unit->demand($rules, TestTerms::materials())->height->most : null;
 
         // What counts from the floor stands on a plinth here.
-        return (int) min(1200, $demand === null ? 1200.0 : $demand->toDouble() - ($unit instanceof HoldsCell ? 110.0 : 40.0));
+        return (int) min(1200, $demand === null ? 1200.0 : $demand->toDouble() - match (true) {
+            $unit instanceof HoldsCell => 110.0,
+            $unit instanceof HoldsOpening => 0.0,
+            default => 40.0,
+        });
     }
 
     #[DataProvider('kinds')]

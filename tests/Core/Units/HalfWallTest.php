@@ -86,7 +86,7 @@ final class HalfWallTest extends TestCase
         self::assertSame('Somebody who pushes at the head of Y1 turns it with 500 N·m; the feet of its free posts hold 356 N·m.', $clash->sentence);
         self::assertSame(Code::HalfWallWeak, $clash->code);
         // Three of them hold 534.
-        self::assertSame(['Bolts through into joists or blocking', 'One more panel, and post', 'Take it away'], array_map(fn ($way) => $way->label, $clash->waysOut));
+        self::assertSame(['Structural screws through into joists or blocking', 'One more panel, and post', 'Take it away'], array_map(fn ($way) => $way->label, $clash->waysOut));
     }
 
     public function test_its_wall_post_stands_on_a_stud(): void
