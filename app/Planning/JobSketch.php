@@ -58,7 +58,7 @@ final readonly class JobSketch
         $space = $plan->spaces[0] ?? null;
         $drawing = match (true) {
             $space === null => null,
-            $space->layout !== null && $space->layout->runs !== [] && $space->survey->room !== null => (new RunDrawing($space->layout->runs[0], $space->assemblies[0], $space->survey->room, $plan->job->format))->small(),
+            $space->layout !== null && $space->layout->runs !== [] && $space->survey->room !== null => (new RunDrawing($space->layout->runs[0], $space->assemblies[0], $space->survey->room, $plan->job->format, $space->beside(0)))->small(),
             $space->survey->draft === null => null,
             default => (new PlanDrawing($space->survey, $space->survey->room ?? $space->survey->draft, new ReadingText($space->survey, $plan->job->format)))->draw(),
         };

@@ -59,7 +59,7 @@ final readonly class LayoutSketches
         if ($plan->layout === null || $run === null) {
             return [];
         }
-        $elevation = (new RunDrawing($run, $plan->assemblies[0], $room, $job->format))->small();
+        $elevation = (new RunDrawing($run, $plan->assemblies[0], $room, $job->format, $plan->beside(0)))->small();
 
         return count($runs) === 1 ? [$elevation] : [$elevation, (new FurniturePlan($plan->layout, $room, $job->format))->small()];
     }

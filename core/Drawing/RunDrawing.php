@@ -43,7 +43,8 @@ final readonly class RunDrawing
 
     private bool $isFlat;
 
-    public function __construct(private FittedRun $run, private Assembly $assembly, private Room $room, private LengthFormat $format)
+    /** @param list<Placed> $beside what else is built on its wall */
+    public function __construct(private FittedRun $run, private Assembly $assembly, private Room $room, private LengthFormat $format, private array $beside = [])
     {
         $faces = array_map(fn (FittedCell $cell) => $cell->face, $run->cells);
         $this->face = $faces === [] ? $run->depth->result->toDouble() : max($faces);
@@ -57,6 +58,7 @@ final readonly class RunDrawing
     {
         return new Drawing('Run, seen from the front', [
             'house-fill' => [new Outline($this->opening(), true, Style::Field)],
+            'beside' => $this->shapes($this->beside, Style::BoardBehind),
             'inside' => [...$this->pieces(fn (Placed $placed) => $placed->part === Part::Body || $placed->part === Part::Loose, Style::BoardBehind), ...$this->fixtures()],
             'furniture' => $this->pieces(fn (Placed $placed) => in_array($placed->part, [Part::Face, Part::Plinth, Part::Worktop], true), Style::Board),
             'signs' => (new OpeningSigns($this->assembly))->shapes(),
@@ -78,7 +80,7 @@ final readonly class RunDrawing
     /** The same without texts and dimensions: small, for lists. */
     public function small(): Drawing
     {
-        return new Drawing('Run', array_intersect_key($this->elevation()->layers, ['house-fill' => 1, 'gaps' => 1, 'inside' => 1, 'furniture' => 1, 'house' => 1]));
+        return new Drawing('Run', array_intersect_key($this->elevation()->layers, ['house-fill' => 1, 'beside' => 1, 'gaps' => 1, 'inside' => 1, 'furniture' => 1, 'house' => 1]));
     }
 
     /** @return non-empty-list<float> heights up one end of the run */
@@ -201,7 +203,15 @@ final readonly class RunDrawing
      */
     private function pieces(\Closure $which, Style $style): array
     {
-        $placed = array_values(array_filter($this->assembly->placed, $which));
+        return $this->shapes(array_values(array_filter($this->assembly->placed, $which)), $style);
+    }
+
+    /**
+     * @param  list<Placed>  $placed
+     * @return list<Shape>
+     */
+    private function shapes(array $placed, Style $style): array
+    {
         // What stands further back is drawn first.
         usort($placed, fn (Placed $a, Placed $b) => $a->bounds->v1 <=> $b->bounds->v1);
 

@@ -71,7 +71,7 @@ final readonly class CutSheetPdf
             }
             foreach ($space->layout->runs ?? [] as $r => $run) {
                 $this->pdf->room(80.0, $this->plan->job->name.': '.$space->space->name);
-                $this->pdf->drawing((new RunDrawing($run, $space->assemblies[$r], $room, $this->plan->job->format))->elevation());
+                $this->pdf->drawing((new RunDrawing($run, $space->assemblies[$r], $room, $this->plan->job->format, $space->beside($r)))->elevation());
             }
         }
         $this->pdf->paragraph('Eyes, ears and a mask at the saw, no gloves at a spinning blade, support for long sheets. Measure the thickness of the sheets bought before the first cut.');

@@ -52,7 +52,7 @@ final readonly class FitWriter
             'ready' => $room !== null,
             'empty' => $runs === [],
             'runs' => array_map(fn (FittedRun $run, int $r) => $this->run($run) + [
-                'drawing' => $room === null ? null : ScreenWriter::write((new RunDrawing($run, $this->space->assemblies[$r], $room->with($this->space->space->things), $this->format))->elevation()),
+                'drawing' => $room === null ? null : ScreenWriter::write((new RunDrawing($run, $this->space->assemblies[$r], $room->with($this->space->space->things), $this->format, $this->space->beside($r)))->elevation()),
             ], $runs, array_keys($runs)),
             'surfaces' => array_map($this->surface(...), $this->space->layout->surfaces ?? [], array_keys($this->space->layout->surfaces ?? [])),
             'carried' => array_map($this->carried(...), $this->space->carried),
@@ -118,7 +118,7 @@ final readonly class FitWriter
 
         return [
             'id' => $surface->surface->id, 'mark' => $surface->mark, 'wall' => $surface->surface->wall, 'name' => $this->space->survey->sheet->shape->wallName($surface->surface->wall),
-            'holds' => $this->unit($surface->surface->holds), 'carries' => $surface->surface->holds instanceof StandsBeforeWall, 'on' => $surface->host?->mark,
+            'holds' => $this->unit($surface->surface->holds), 'stands' => $surface->surface->holds instanceof StandsBeforeWall, 'carries' => $surface->surface->holds instanceof StandsBeforeWall && $surface->surface->holds->carries(), 'on' => $surface->host?->mark,
             'width' => $this->lengths->working($surface->width), 'height' => $this->lengths->working($surface->height),
             'drawing' => ScreenWriter::write((new SurfaceDrawing($this->format))->of($surface, $built)),
         ];

@@ -72,6 +72,17 @@ final readonly class Job
         return new self(...['rules' => $rules] + get_object_vars($this));
     }
 
+    /**
+     * The same with other materials, and more to cut from.
+     *
+     * @param  list<Stock>  $stock
+     * @param  list<BoardStock>  $boards
+     */
+    public function madeOf(Catalogue $materials, array $stock, array $boards): self
+    {
+        return new self(...['materials' => $materials, 'stock' => [...$this->stock, ...$stock], 'boards' => [...$this->boards, ...$boards]] + get_object_vars($this));
+    }
+
     /** @return array<string, string> the marks that its layouts keep, by owner */
     public function marks(): array
     {

@@ -78,6 +78,9 @@ final class JobChoices
         if ($parts[0] === 'articles') {
             return ArticleChoices::apply($document, $edit, $format);
         }
+        if ($edit->path === 'materials.usual') {
+            return (new MaterialChoices($format))->usual($document, $edit);
+        }
         if ($parts[0] === 'materials') {
             return (new MaterialChoices($format))->apply($document, $edit);
         }

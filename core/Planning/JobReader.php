@@ -10,9 +10,11 @@ use Incastro\Measure\Angle;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutReader;
+use Incastro\Rules\Edit;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Lineal;
+use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Materials\SheetGood;
 use Incastro\Rules\Schools\Schools;
 use Incastro\Rules\Tool;
@@ -53,6 +55,19 @@ final class JobReader
             CuttingChoices::read($document['sheets']),
             BuyChoices::read($document['buying']),
         );
+    }
+
+    /** A job with an edit of its rules, schools or materials, as ways out make it. */
+    public static function choosing(Job $job, Edit $edit): Job
+    {
+        $purpose = $edit->path === 'materials.usual' && is_string($edit->value) ? Purpose::tryFrom($edit->value) : null;
+        $usual = $purpose === null ? null : (new UsualMaterials($job->rules->unit))->serving($purpose);
+        if ($purpose === null || $usual === null) {
+            return $job->by($job->rules->choosing($edit));
+        }
+        $materials = $job->materials->with(MaterialChoices::material($usual['material']), $purpose);
+
+        return $job->madeOf($materials, self::stock($usual['stock'], $materials), self::boards($usual['stock'], $materials));
     }
 
     /**

@@ -80,6 +80,41 @@ final readonly class MaterialChoices
         return [$document, $inverse];
     }
 
+    /**
+     * The usual material for a purpose and its sizes put to those of the job, or taken out again: `{without: id}`.
+     *
+     * @param  array<string, mixed>  $document
+     * @return array{array<string, mixed>, Edit}
+     *
+     * @throws InvalidChoice
+     */
+    public function usual(array $document, Edit $edit): array
+    {
+        $without = is_array($edit->value) ? $edit->value['without'] ?? null : null;
+        if (is_string($without)) {
+            $purpose = array_search($without, $document['uses'], true);
+            $others = fn (array $entries, string $key): array => array_values(array_filter($entries, fn (array $entry) => $entry[$key] !== $without));
+            $document = ['materials' => $others($document['materials'], 'id'), 'stock' => $others($document['stock'], 'material'), 'uses' => array_filter($document['uses'], fn (string $id) => $id !== $without)] + $document;
+
+            return [$document, new Edit($edit->path, $purpose === false ? null : $purpose)];
+        }
+        $purpose = is_string($edit->value) ? Purpose::tryFrom($edit->value) : null;
+        $usual = $purpose === null ? null : (new UsualMaterials($this->format->unit))->serving($purpose);
+        if ($purpose === null || $usual === null) {
+            throw new InvalidChoice($edit->path, 'There is no usual material for that.');
+        }
+        $id = $usual['material']['id'];
+        if (in_array($id, array_column($document['materials'], 'id'), true)) {
+            return $this->use($document, new Edit('uses.'.$purpose->value, $id));
+        }
+        $document['materials'][] = $usual['material'];
+        $kept = array_filter($document['stock'], fn (array $entry) => ! in_array($entry['id'], array_column($usual['stock'], 'id'), true));
+        $document['stock'] = [...array_values($kept), ...$usual['stock']];
+        [$document] = $this->use($document, new Edit('uses.'.$purpose->value, $id));
+
+        return [$document, new Edit($edit->path, ['without' => $id])];
+    }
+
     /** @param array<string, mixed> $document */
     private function refuseUsed(array $document, string $path, string $id): void
     {
@@ -129,7 +164,7 @@ final readonly class MaterialChoices
     }
 
     /** @param array<string, mixed> $entry */
-    private static function material(array $entry): Material
+    public static function material(array $entry): Material
     {
         $length = fn (string $name): Length => Length::ofNanometres($entry[$name]['nm']);
 

@@ -31,7 +31,6 @@ use Incastro\Fit\Terms;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
-use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Lineal;
 use Incastro\Rules\Severity;
 use Incastro\Survey\Room\Room;
@@ -112,8 +111,8 @@ final readonly class Planner
             return null;
         }
         $marks = new Marks($job->marks());
-        $tried = $this->trying($job, $room, $marks, $code->isAboutMarks());
-        $found = $tried($space, $job->rules);
+        $tried = $this->trying($room, $marks, $code->isAboutMarks());
+        $found = $tried($space, $job);
         $ways = new WaysOut($tried, $space, $job, self::ALL_TRIES);
         foreach ($found as $finding) {
             if ($finding->code === $code && $finding->place === $place) {
@@ -135,7 +134,7 @@ final readonly class Planner
         }
         $before = clone $marks;
         [$layout, $assemblies, $carried, $found] = $this->built($job, $space, $survey->room, $marks);
-        $ways = new WaysOut($this->trying($job, $survey->room, $before, false), $space, $job);
+        $ways = new WaysOut($this->trying($survey->room, $before, false), $space, $job);
         $findings = [...$findings, ...$ways->checked($found), ...$this->cautions($job, $survey->room, $layout, $assemblies)];
         $plan = new SpacePlan($space, $survey, $layout, $assemblies, $carried, $findings, Verdict::of($survey, $layout, $findings), $this->joinery($job));
         // Where something else clashes sizes will still change: what joints bore is looked at when they stand.
@@ -175,16 +174,15 @@ final readonly class Planner
     private function bored(Job $job, Space $space, Room $room, array $made, array $found, Marks $marks): array
     {
         $bored = $this->boring($job, $room, $made);
-        $ways = new WaysOut($this->trying($job, $room, $marks, true), $space, $job);
+        $ways = new WaysOut($this->trying($room, $marks, true), $space, $job);
 
         return array_map(fn (Finding $finding) => $ways->checkedOne($finding, [...$found, ...$bored]), $bored);
     }
 
-    /** @return \Closure(Space, HouseRules): list<Finding> what is found with a way out applied */
-    private function trying(Job $job, Room $room, Marks $marks, bool $withMarks): \Closure
+    /** @return \Closure(Space, Job): list<Finding> what is found with a way out applied */
+    private function trying(Room $room, Marks $marks, bool $withMarks): \Closure
     {
-        return function (Space $space, HouseRules $rules) use ($job, $room, $marks, $withMarks): array {
-            $by = $job->by($rules);
+        return function (Space $space, Job $by) use ($room, $marks, $withMarks): array {
             [, $assemblies, , $found] = $this->built($by, $space, $room, clone $marks);
 
             return $withMarks ? [...$found, ...$this->boring($by, $room, array_map($this->joinery($by)->made(...), $assemblies))] : $found;

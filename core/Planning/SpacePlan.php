@@ -7,6 +7,8 @@ namespace Incastro\Planning;
 use Incastro\Check\Carried;
 use Incastro\Check\Verdict;
 use Incastro\Fit\FittedLayout;
+use Incastro\Fit\FittedRun;
+use Incastro\Fit\FittedSurface;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Finding;
@@ -14,6 +16,7 @@ use Incastro\Survey\Survey;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
 use Incastro\Units\Make\Joinery;
+use Incastro\Units\Placed;
 
 /** What a space comes to: the room as found, the runs fitted into it, their pieces, and all that was found on the way. */
 final class SpacePlan
@@ -74,6 +77,16 @@ final class SpacePlan
     public function onWall(int $surface): Assembly
     {
         return $this->assemblies[count($this->layout->runs ?? []) + $surface];
+    }
+
+    /** @return list<Placed> what else is built on the wall of a run: other runs along it, and what lies on it */
+    public function beside(int $run): array
+    {
+        $runs = $this->layout->runs ?? [];
+        $walls = [...array_map(fn (FittedRun $one) => $one->frame->wall, $runs), ...array_map(fn (FittedSurface $one) => $one->frame->wall, $this->layout->surfaces ?? [])];
+        $others = array_filter($walls, fn (int $wall, int $i) => $i !== $run && $wall === $walls[$run], ARRAY_FILTER_USE_BOTH);
+
+        return array_merge([], ...array_values(array_map(fn (int $i) => $this->assemblies[$i]->placed, array_keys($others))));
     }
 
     /** @return list<Piece> as they are cut */

@@ -8,6 +8,7 @@ use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unit;
 use Incastro\Rules\Materials\ArticleKind;
+use Incastro\Rules\Materials\Purpose;
 
 /**
  * What a new job is made of, in either system of measures: materials, what each serves, in which sizes and at which prices they
@@ -31,6 +32,18 @@ final readonly class UsualMaterials
     public function document(): array
     {
         return ['materials' => $this->materials(), 'uses' => array_combine($serves = ['carcass', 'frame', 'back', 'drawer', 'framing', 'cladding', 'rail', 'slat', 'leg', 'post', 'fire-board'], $serves), 'stock' => $this->stock(), 'articles' => $this->articles()];
+    }
+
+    /**
+     * The material that usually serves a purpose of its own, and in which sizes it is sold; null where none does.
+     *
+     * @return array{material: array<string, mixed>, stock: list<array<string, mixed>>}|null
+     */
+    public function serving(Purpose $purpose): ?array
+    {
+        $material = array_column($this->materials(), null, 'id')[$this->document()['uses'][$purpose->value] ?? ''] ?? null;
+
+        return $material === null ? null : ['material' => $material, 'stock' => array_values(array_filter($this->stock(), fn (array $entry) => $entry['material'] === $material['id']))];
     }
 
     /** @return list<array<string, mixed>> */

@@ -8,7 +8,6 @@ use Incastro\Planning\Layout\LayoutReader;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
-use Incastro\Rules\HouseRules;
 use Incastro\Rules\Severity;
 use Incastro\Rules\WayOut;
 
@@ -34,7 +33,7 @@ final class WaysOut
     /** @var array<string, bool> whether an edit leaves nothing built */
     private array $empties = [];
 
-    /** @param \Closure(Space, HouseRules): list<Finding> $plan */
+    /** @param \Closure(Space, Job): list<Finding> $plan */
     public function __construct(private readonly \Closure $plan, private readonly Space $space, private readonly Job $job, ?int $tries = null)
     {
         $this->left = $tries ?? max(1, min(self::TRIES, intdiv(self::CELLS, max(1, $space->layout->cells()))));
@@ -125,7 +124,7 @@ final class WaysOut
                 return null;
             }
             if ($way->isOfJob) {
-                return $this->tried[$key] = ($this->plan)($this->space, $this->job->rules->choosing($edit));
+                return $this->tried[$key] = ($this->plan)($this->space, JobReader::choosing($this->job, $edit));
             }
             try {
                 [$choices] = SpaceChoices::apply($this->space->choices, $edit, $this->job->format, $this->job->materials->carcass->thickness);
@@ -134,7 +133,7 @@ final class WaysOut
             }
             $layout = LayoutReader::read($choices['layout'], $this->job->rules);
             $this->empties[$key] = ! $layout->holdsAnything();
-            $this->tried[$key] = ($this->plan)($this->space->choosing($layout, array_values(array_map(ThingChoices::read(...), $choices['things'])), $choices), $this->job->rules);
+            $this->tried[$key] = ($this->plan)($this->space->choosing($layout, array_values(array_map(ThingChoices::read(...), $choices['things'])), $choices), $this->job);
         }
 
         return $this->tried[$key];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Rules;
 
 use Incastro\Measure\Length;
+use Incastro\Rules\Materials\Purpose;
 
 /**
  * Makes the edits that ways out propose: the one place that knows how the parts of a layout are addressed. Example:
@@ -40,6 +41,12 @@ final readonly class Edits
     public static function school(string $name, string $value): Edit
     {
         return (new self('schools'))->with($name, $value);
+    }
+
+    /** The usual material for a purpose put to those of the job. */
+    public static function usualMaterial(Purpose $purpose): Edit
+    {
+        return new Edit('materials.usual', $purpose->value);
     }
 
     /** Whether a tool is at hand. */

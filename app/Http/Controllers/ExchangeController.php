@@ -90,7 +90,7 @@ final class ExchangeController extends Controller
         }
         $drawing = match ($request->string('view')->value()) {
             'solid', 'apart' => (new SolidDrawing($run, $fitted->assemblies[$r]))->draw($request->string('view')->value() === 'apart'),
-            default => (new RunDrawing($run, $fitted->assemblies[$r], $room, $plan->job->format))->elevation(),
+            default => (new RunDrawing($run, $fitted->assemblies[$r], $room, $plan->job->format, $fitted->beside($r)))->elevation(),
         };
 
         return $this->drawn(FileKind::Svg, $space->job->choices['name'], (new SvgWriter(10.0))->write($drawing));

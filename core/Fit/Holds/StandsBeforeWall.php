@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Incastro\Fit\Holds;
 
-/** Makes a wall of its own before the one that it lies on: something else may lie on that, and runs stand beside it. */
+/** Stands before the wall that it lies on, from the floor: runs begin and end beside it. */
 interface StandsBeforeWall extends LiesOnSurface
 {
+    /** Whether something else may lie on its face. */
+    public function carries(): bool;
 }

@@ -74,7 +74,7 @@ final readonly class LayoutChoices
             $started = (new StartingLayouts($this->shape, $seed, $this->format))->named(is_string($value['name'] ?? null) ? $value['name'] : '') ?? throw new InvalidChoice($path, 'There is no such layout to start from.');
 
             // What lies on walls does not go with what stands before them.
-            return [['surfaces' => $layout['surfaces'] ?? []] + $started, new Edit('layout', $layout)];
+            return [['surfaces' => [...$layout['surfaces'] ?? [], ...$started['surfaces']]] + $started, new Edit('layout', $layout)];
         }
 
         if (($value['action'] ?? null) === 'add' && ($value['list'] ?? null) === 'surfaces') {

@@ -19,6 +19,8 @@ enum Purpose: string
     case Sleep = 'sleep';
     case Work = 'work';
     case Show = 'show';
+    case Wash = 'wash';
+    case Fire = 'fire';
 
     public function label(): string
     {
@@ -35,6 +37,8 @@ enum Purpose: string
             self::Sleep => 'To sleep',
             self::Work => 'To work',
             self::Show => 'To show something',
+            self::Wash => 'Round a basin',
+            self::Fire => 'Round a fire',
         };
     }
 }

@@ -55,6 +55,11 @@ final readonly class StartingLayouts
         $seats = ['window-seat' => ['A seat over drawers', Purpose::Sit], 'nook' => ['A bench with lids and a back to lean on', Purpose::Sit]];
         $desk = ['desk-with-drawers' => ['A desk with drawers', Purpose::Work]];
         $laundry = ['laundry-wall' => ['A machine and a hamper on the floor, cupboards with sliding doors above', Purpose::Laundry]];
+        $wash = ['basin' => ['A cupboard round a basin, a step for children below it', Purpose::Wash], 'sink' => ['A cupboard under a sink, open behind', Purpose::Wash]];
+        $laundryTop = ['laundry-top' => ['Laundry bags under openings in a worktop', Purpose::Laundry]];
+        $bought = ['bought-library' => ['Bought bookcases closed up to the ceiling', Purpose::Books]];
+        $fire = ['fire-wall' => ['A framed wall for an electric fire between bookcases', Purpose::Fire]];
+        $lowWall = ['low-wall' => ['A low wall into the room, a bench beside it', Purpose::Sit]];
         $show = ['sideboard' => ['Low cupboards with doors, open above', Purpose::Show]];
 
         $hutch = ['hutch' => ['A cupboard to work at, another hung over it', Purpose::Kitchen], 'folding-table' => ['A table that folds up against the wall', Purpose::Work]];
@@ -68,8 +73,8 @@ final readonly class StartingLayouts
             SpaceKind::UnderStair => ['pull-outs' => ['Three deep pull-outs, each with a raked front', Purpose::Things], 'doors-under-the-rake' => ['Four bays with doors to the rake', Purpose::Things]],
             SpaceKind::RoofSlope => $bench + $besides + $drawers + ['books-under-the-slope' => ['A low row for books', Purpose::Books]],
             SpaceKind::Closet => $wardrobe + ['walk-in' => ['Rails on both sides, shelves and cubbies at the back on a plinth with a step', Purpose::Clothes]] + $linen + $shoes,
-            SpaceKind::RoomCorner => $wardrobe + $books + $library + $shoes + $toys + $larder + $bench + ['corner-bench' => ['Two seats over drawers, their backs meeting in the corner', Purpose::Sit]] + $show + $screen + $laundry,
-            default => $wardrobe + $linen + $books + $library + $shoes + $toys + $larder + $bench + $desk + $show + $screen + $laundry + $hutch + $seats + $bed + $drawers + $steps + $loft,
+            SpaceKind::RoomCorner => $wardrobe + $books + $library + $shoes + $toys + $larder + $bench + ['corner-bench' => ['Two seats over drawers, their backs meeting in the corner', Purpose::Sit]] + $show + $screen + $laundry + $laundryTop + $bought + $fire + $lowWall,
+            default => $wardrobe + $linen + $books + $library + $shoes + $toys + $larder + $bench + $desk + $show + $screen + $laundry + $laundryTop + $wash + $bought + $fire + $lowWall + $hutch + $seats + $bed + $drawers + $steps + $loft,
         };
     }
 
@@ -87,6 +92,7 @@ final readonly class StartingLayouts
         }
         [$worktop, $stop] = ['worktop', ['left' => 'stops', 'right' => 'stops']];
         $is = new Parts($this->seed, $this->format);
+        $house = new HouseLayouts($is);
         [$living, $storage] = [new LivingLayouts($is, $this->shape->kind), new StorageLayouts($is, $this->shape->kind)];
 
         return match ($name) {
@@ -137,6 +143,12 @@ final readonly class StartingLayouts
             'hutch' => $living->hutch(),
             'folding-table' => $living->foldingTable(),
             'desk-with-drawers' => $living->desk(true),
+            'basin' => $house->basin(),
+            'sink' => $house->sink(),
+            'laundry-top' => $house->laundryTop(),
+            'bought-library' => $house->boughtLibrary($this->shape->kind === SpaceKind::RoomCorner ? 3 : 2),
+            'fire-wall' => $house->fireWall($this->shape->kind === SpaceKind::RoomCorner ? 1 : 2),
+            'low-wall' => $house->lowWall(),
             'sideboard' => $is->closed($is->along(0, [$is->base('open', 0), $is->base('open', 0)], $worktop)),
             'stepped-row' => $is->along(0, [$is->stacked('stepped'), $is->stacked('stepped')]),
             default => $living->platform(),

@@ -47,6 +47,12 @@ final readonly class Catalogue
         return $id === null || $this->find($id) === null ? $this : new self($this->all, [$purpose->value => $id] + $this->uses, $this->articles);
     }
 
+    /** The same with one more material, for a purpose. */
+    public function with(Material $material, Purpose $purpose): self
+    {
+        return new self([...$this->all, $material], [$purpose->value => $material->id] + $this->uses, $this->articles);
+    }
+
     /** What serves a purpose, by itself or by what it falls back to. */
     public function for(Purpose $purpose): Material
     {

@@ -53,6 +53,9 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
     /** The frame of rails and uprights serves up to so much more than both are deep, mm and inches. */
     private const PACKED = [25.0, 1.0];
 
+    /** A timber of the frame is so thick at least, mm and inches. */
+    private const TIMBER = [28.0, 1.0];
+
     /** Shims round the lining of a niche, mm and inches; a fire's has none. */
     private const SHIM = [3.0, 1 / 8];
 
@@ -62,6 +65,7 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
     public function __construct(
         #[Choice('Framed with', WallFrame::Auto)] public WallFrame $frame,
         #[Choice('Opened for', WallHole::None)] public WallHole $hole,
+        #[Size('Width, in the middle of the wall', null, 600, 6000, 'As wide as the wall, where nothing is given.')] public ?Length $long,
         #[Size('Depth of the frame', ['100', '4'], 38, 450, 'For a fire it is worked out.')]
         #[Unless('hole', WallHole::Fire)]
         public Length $depth,
@@ -90,7 +94,7 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
         #[When('hole', WallHole::Fire)]
         public bool $electric,
         #[Size('Cladding that will lie on it', ['0', '0'], 0, 25)] public Length $cladding,
-        #[Size('Width of a board of the skin', ['1200', '48'], 400, 1250)] public Length $board,
+        #[Size('Width of a board of the skin', ['1200', '47 1/4'], 400, 1250, 'As wide as they go onto the wall, their joints on uprights.')] public Length $board,
         #[Size('Skin over the floor', ['10', '3/8'], 3, 20)] public Length $below,
         #[Size('Skin under the ceiling', ['5', '3/16'], 3, 20)] public Length $above,
     ) {
@@ -102,10 +106,15 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
         $wide = $t->times(4)->plus($rules->either(200, 8))->plus($this->clear(0) ?? Length::zero());
 
         return new SurfaceDemand(
-            Extent::atLeast($wide, 'the opening, kings and trimmers beside it need %s'),
+            $this->long === null ? Extent::atLeast($wide, 'the opening, kings and trimmers beside it need %s') : Extent::between($wide, $this->long->isGreaterThan($wide) ? $this->long : $wide, 'the opening, kings and trimmers beside it need %s'),
             Extent::atLeast($rules->either(1000, 40), 'a framed wall is %s high at least'),
             $this->front($materials, $rules)->result->plus($materials->for(Purpose::Lining)->thickness),
         );
+    }
+
+    public function carries(): bool
+    {
+        return true;
     }
 
     /** What is clear across, or up; null where nothing is opened or nothing was given. */
@@ -141,6 +150,11 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
     {
         $terms = $site->terms;
         $id = $site->place->surface->id;
+        $timber = $terms->materials->for(Purpose::Rail)->thickness;
+        $thinnest = $terms->rules->either(...self::TIMBER);
+        if ($timber->isLessThan($thinnest)) {
+            return new Assembly([], findings: [Finding::clash(Code::PostThin, sprintf('The frame of %s would be of timbers %s thick; a wall is framed of %s at least.', $site->place->mark, $terms->format->write($timber), $terms->format->write($thinnest)), $id)->withWaysOut([WayOut::ofJob('Take timber for studs to the materials', Edits::usualMaterial(Purpose::Rail)), new WayOut('Take it away', Edits::withoutSurface($id))])]);
+        }
         [$hole, $findings] = $this->opening($site);
         $wide = $site->place->width->roundedDown($terms->format);
         $high = $site->place->height->roundedDown($terms->format);
@@ -236,7 +250,7 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
 
         return $this->hole !== WallHole::Fire || $lining === [] || $materials->for(Purpose::FireBoard)->wood === null ? [] : [
             Finding::clash(Code::CombustibleLining, sprintf('%s would line the fire: choose a board that does not burn for “%s”, under the materials of the job.', $materials->for(Purpose::FireBoard)->name, Purpose::FireBoard->label()), $site->place->surface->id)
-                ->withWaysOut([new WayOut('Build it without an opening', Edits::surface($site->place->surface->id)->setting(['hole' => WallHole::None->value]))]),
+                ->withWaysOut([WayOut::ofJob('Take cement board to the materials', Edits::usualMaterial(Purpose::FireBoard)), new WayOut('Build it without an opening', Edits::surface($site->place->surface->id)->setting(['hole' => WallHole::None->value]))]),
         ];
     }
 

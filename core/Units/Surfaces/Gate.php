@@ -55,6 +55,9 @@ final readonly class Gate implements SurfaceUnit
     /** A gap of such a size may hold a child’s head, mm. */
     private const HEAD = [75.0, 230.0];
 
+    /** A post that carries it is so thick at least, mm and inches. */
+    private const POST = [38.0, 1.5];
+
     /** The panel begins so far inside the frame's edges, mm and inches. */
     private const INSET = [10.0, 3 / 8];
 
@@ -92,6 +95,11 @@ final readonly class Gate implements SurfaceUnit
         $terms = $site->terms;
         $id = $site->place->surface->id;
         $fine = $terms->format->fine();
+        [$postWide] = self::post($terms->materials, $terms->rules);
+        $thinnest = $terms->rules->either(...self::POST);
+        if ($postWide->isLessThan($thinnest)) {
+            return new Assembly([], findings: [Finding::clash(Code::PostThin, sprintf('The post of %s is %s thick; it carries a gate from %s.', $site->place->mark, $terms->format->write($postWide), $terms->format->write($thinnest)), $id)->withWaysOut([WayOut::ofJob('Take timber for posts to the materials', Edits::usualMaterial(Purpose::Post)), new WayOut('Take it away', Edits::withoutSurface($id))])]);
+        }
         $wide = Working::start('opening', $this->opening)->minus('gap at the hinge', $this->hinge)->minus('gap at the latch', $this->latch);
         $tall = Working::start('height of the posts', $this->high)->minus('gap below', $this->below)->minus('gap above', $this->above)->roundedDown($fine);
         $thick = $terms->materials->for(Purpose::Frame)->thickness->toDouble();

@@ -6,6 +6,7 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
+use Incastro\Fit\Holds\StandsBeforeWall;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Polygon;
@@ -48,7 +49,7 @@ use Incastro\Units\SurfaceUnit;
  * b = (L − (n + 1)·a)/n clear between n + 1 posts. A push of 500 N at its head is held by the feet of the posts that stand free.
  */
 #[About('half-wall', 'Half wall', 'A low wall with posts and panels that stands out from a wall.', 'On a wall', 'Y')]
-final readonly class HalfWall implements SurfaceUnit
+final readonly class HalfWall implements StandsBeforeWall, SurfaceUnit
 {
     /** As many panels as are no wider than this, mm and inches. */
     private const PANEL = [800.0, 32.0];
@@ -92,6 +93,11 @@ final readonly class HalfWall implements SurfaceUnit
         return new SurfaceDemand(Extent::between($wide, $wide, 'its posts are %s'), Extent::between($this->high, $this->high, 'it is %s high'), $this->long->plus($this->over));
     }
 
+    public function carries(): bool
+    {
+        return false;
+    }
+
     /** @return array{Length, Length} how wide a post is along the wall, and out from it */
     private static function section(Catalogue $materials, HouseRules $rules): array
     {
@@ -109,7 +115,7 @@ final readonly class HalfWall implements SurfaceUnit
         $frame = $terms->materials->for(Purpose::Frame)->thickness;
         $least = $panel->plus($frame->times($this->both ? 2 : 1))->plus(Length::ofDouble(self::POST_OVER));
         if ($wide->isLessThan($least)) {
-            return new Assembly([], findings: [Finding::clash(Code::PostThin, sprintf('The posts of %s are %s wide; panel and frames between them take %s.', $site->place->mark, $terms->format->write($wide), $terms->format->write($least)), $id)->withWaysOut([...$this->both ? [new WayOut('Frame one face', Edits::surface($id)->setting(['both' => false]))] : [], new WayOut('Take it away', Edits::withoutSurface($id))])]);
+            return new Assembly([], findings: [Finding::clash(Code::PostThin, sprintf('The posts of %s are %s wide; panel and frames between them take %s.', $site->place->mark, $terms->format->write($wide), $terms->format->write($least)), $id)->withWaysOut([WayOut::ofJob('Take timber for posts to the materials', Edits::usualMaterial(Purpose::Post)), ...$this->both ? [new WayOut('Frame one face', Edits::surface($id)->setting(['both' => false]))] : [], new WayOut('Take it away', Edits::withoutSurface($id))])]);
         }
         $ledge = $terms->materials->for(Purpose::Top)->thickness;
         $sole = $terms->materials->for(Purpose::Rail)->thickness;

@@ -309,7 +309,9 @@ export interface FitSurface {
   wall: number
   name: string
   holds: Held
-  /** Whether something may lie on it, and runs stand beside it. */
+  /** Whether runs stand beside it. */
+  stands: boolean
+  /** Whether something may lie on its face. */
   carries: boolean
   /** The mark of what it lies on instead of the wall. */
   on: string | null

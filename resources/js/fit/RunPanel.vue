@@ -52,7 +52,7 @@ const additions = computed(() =>
 )
 /** What stands before the wall of this run, beside which it may begin and end. */
 const standing = computed(() =>
-  props.station.surfaces.filter((one) => one.carries && one.wall === run.value?.wall),
+  props.station.surfaces.filter((one) => one.stands && one.wall === run.value?.wall),
 )
 const BESIDE = [
   { name: 'from', label: 'Begins at' },
@@ -73,7 +73,7 @@ const free = computed(() =>
 /** Sides of what stands before walls, beside which no run stands yet. */
 const sides = computed(() =>
   props.station.surfaces
-    .filter((one) => one.carries)
+    .filter((one) => one.stands)
     .flatMap((one) =>
       BESIDE.filter(({ name }) => !props.station.runs.some((other) => other.beside[name] === one.id)).map(
         ({ name }) => ({

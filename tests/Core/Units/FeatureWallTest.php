@@ -6,6 +6,7 @@ namespace Tests\Core\Units;
 
 use Incastro\Measure\Length;
 use Incastro\Measure\Unit;
+use Incastro\Planning\JobChoices;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
 use Incastro\Planning\SpacePlan;
@@ -116,6 +117,29 @@ final class FeatureWallTest extends TestCase
         unset($usual['uses']['fire-board']);
         $sentences = array_map(fn (Finding $one) => $one->sentence, $layout->changing($usual)->clashes());
         self::assertContains('Birch plywood 12 would line the fire: choose a board that does not burn for “Linings beside a fire”, under the materials of the job.', $sentences);
+        $ways = array_merge(...array_map(fn (Finding $one) => $one->waysOut, $layout->changing($usual)->clashes()));
+        self::assertSame(['Take cement board to the materials', true], [$ways[0]->label, $ways[0]->isOfJob]);
+    }
+
+    public function test_a_job_without_timber_takes_the_usual_to_its_materials_and_back(): void
+    {
+        $usual = (new UsualMaterials(Unit::Millimetre))->document();
+        unset($usual['uses']['rail'], $usual['uses']['framing']);
+        $other = fn (array $entries, string $key): array => array_values(array_filter($entries, fn (array $entry) => ! in_array($entry[$key], ['rail', 'framing'], true)));
+        $usual = ['materials' => $other($usual['materials'], 'id'), 'stock' => $other($usual['stock'], 'material')] + $usual;
+        $layout = self::layout([])->changing($usual);
+        [$clash] = $layout->clashes();
+        self::assertSame('The frame of F1 would be of timbers 18 mm thick; a wall is framed of 28 mm at least.', $clash->sentence);
+        self::assertSame('Take timber for studs to the materials', $clash->waysOut[0]->label);
+        $document = JobChoices::defaults('Test', 'mm/1') + [];
+        $before = array_replace($document, $usual);
+        [$after, $inverse] = JobChoices::apply($before, $clash->waysOut[0]->edit);
+        self::assertContains('rail', array_column($after['materials'], 'id'));
+        self::assertSame('rail', $after['uses']['rail']);
+        self::assertNotSame([], array_filter($after['stock'], fn (array $one) => $one['material'] === 'rail'));
+        [$undone, $redone] = JobChoices::apply($after, $inverse);
+        self::assertEquals($before, $undone);
+        self::assertEquals($after, JobChoices::apply($undone, $redone)[0]);
     }
 
     public function test_a_mantel_hangs_clear_of_the_fire_on_the_face_of_the_wall(): void
