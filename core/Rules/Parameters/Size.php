@@ -74,7 +74,7 @@ final readonly class Size extends Parameter
 
     public function shown(mixed $value, LengthFormat $format): array
     {
-        return $value instanceof Length ? ['value' => $value->nanometres(), 'text' => $format->write($value)] : ['value' => null, 'text' => ''];
+        return $value instanceof Length ? ['value' => $value->nanometres(), 'text' => $format->writeCut($value)] : ['value' => null, 'text' => ''];
     }
 
     public function bounds(LengthFormat $format): array

@@ -153,7 +153,8 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
         $timber = $terms->materials->for(Purpose::Rail)->thickness;
         $thinnest = $terms->rules->either(...self::TIMBER);
         if ($timber->isLessThan($thinnest)) {
-            return new Assembly([], findings: [Finding::clash(Code::PostThin, sprintf('The frame of %s would be of timbers %s thick; a wall is framed of %s at least.', $site->place->mark, $terms->format->write($timber), $terms->format->write($thinnest)), $id)->withWaysOut([WayOut::ofJob('Take timber for studs to the materials', Edits::usualMaterial(Purpose::Rail)), new WayOut('Take it away', Edits::withoutSurface($id))])]);
+            // All that is missing is said at once: what would be found behind it is known already.
+            return new Assembly([], findings: [...$this->boards($site), ...$this->opening($site)[1], Finding::clash(Code::PostThin, sprintf('The frame of %s would be of timbers %s thick; a wall is framed of %s at least.', $site->place->mark, $terms->format->write($timber), $terms->format->write($thinnest)), $id)->withWaysOut([WayOut::ofJob('Take timber for studs to the materials', Edits::usualMaterial(Purpose::Rail)), new WayOut('Take it away', Edits::withoutSurface($id))])]);
         }
         [$hole, $findings] = $this->opening($site);
         $wide = $site->place->width->roundedDown($terms->format);
@@ -175,7 +176,7 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
 
         return new Assembly([...$frame, ...$lining, ...$skin], $joints, $this->hardware($site, $frame, $skin), ['Front of the frame, '.$site->place->mark => $front, 'Finished plane, '.$site->place->mark => $front->plus('skin', $terms->materials->for(Purpose::Lining)->thickness)->plus('cladding', $this->cladding)], [
             ...$findings,
-            ...$this->boards($site, $lining),
+            ...$hole === null ? [] : $this->boards($site),
             Finding::note(Code::Caution, 'Before it is built: ask what runs in the floor and in the wall behind, and find every stud there. Where the floor floats it is cut through behind the new skirting and taken out below the wall.', $id),
             ...($this->hole === WallHole::Fire ? [Finding::note(Code::Caution, 'A fire’s clearances, its air and its outlet are those of its maker’s sheet and the local rules; a new outlet is an electrician’s work, with a switch that stays in reach.', $id)] : []),
         ]);
@@ -241,14 +242,13 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
     /**
      * Whether what lines a fire may burn.
      *
-     * @param  list<Placed>  $lining
      * @return list<Finding>
      */
-    private function boards(SurfaceSite $site, array $lining): array
+    private function boards(SurfaceSite $site): array
     {
         $materials = $site->terms->materials;
 
-        return $this->hole !== WallHole::Fire || $lining === [] || $materials->for(Purpose::FireBoard)->wood === null ? [] : [
+        return $this->hole !== WallHole::Fire || $materials->for(Purpose::FireBoard)->wood === null ? [] : [
             Finding::clash(Code::CombustibleLining, sprintf('%s would line the fire: choose a board that does not burn for “%s”, under the materials of the job.', $materials->for(Purpose::FireBoard)->name, Purpose::FireBoard->label()), $site->place->surface->id)
                 ->withWaysOut([WayOut::ofJob('Take cement board to the materials', Edits::usualMaterial(Purpose::FireBoard)), new WayOut('Build it without an opening', Edits::surface($site->place->surface->id)->setting(['hole' => WallHole::None->value]))]),
         ];

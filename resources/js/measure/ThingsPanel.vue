@@ -225,13 +225,14 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
           <span>Offsets round it</span>
           <InputText
             class="measure"
+            aria-label="Offsets round it"
             :model-value="thing.offsets?.typed ?? ''"
             placeholder="by its diameter"
             :invalid="refused(thing, 'offsets') !== undefined"
             @change="change(thing, 'offsets', ($event.target as HTMLInputElement).value || null)"
           />
           <span class="soft"
-            >Lay a straightedge before it, level with the wall. Type how far out it lies, then for three or
+            >Lay a straightedge before it, parallel to the wall. Type how far out it lies, then for three or
             more stations how far along and how far in to the round: 400; 328&nbsp;x&nbsp;181;
             418&nbsp;x&nbsp;129.5; 508&nbsp;x&nbsp;179. Take the outer stations far round.</span
           >
