@@ -7,6 +7,7 @@ namespace Incastro\Planning;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Survey\Space\SpaceShape;
+use Incastro\Survey\Things\Carries;
 use Incastro\Survey\Things\Face;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
@@ -20,7 +21,7 @@ final class ThingChoices
     /** Narrower than this, a door is not a door, mm. */
     private const NARROWEST_DOOR = 100;
 
-    private const NAMES = ['kind', 'name', 'face', 'wall', 'along', 'along_from', 'up', 'up_from', 'width', 'height', 'stands_out', 'rule', 'reach_from', 'hand_room', 'clearance', 'swing', 'direction', 'traced', 'offsets', 'hot'];
+    private const NAMES = ['kind', 'name', 'face', 'wall', 'along', 'along_from', 'up', 'up_from', 'width', 'height', 'stands_out', 'rule', 'reach_from', 'hand_room', 'clearance', 'swing', 'direction', 'traced', 'offsets', 'hot', 'carries'];
 
     public static function entries(LengthFormat $format, SpaceShape $shape): EntryList
     {
@@ -51,6 +52,7 @@ final class ThingChoices
                 'direction' => Field::oneOf('Direction', ['up', 'along', 'out'])->orComputed(),
                 'traced' => TracedSection::field($format),
                 'offsets' => OffsetsRound::field($format),
+                'carries' => Field::oneOf('What it carries', $values(Carries::cases()))->orComputed(),
                 'hot' => Field::of('Hot', fn (mixed $value) => $value === true),
                 default => null,
             };
@@ -81,7 +83,8 @@ final class ThingChoices
             $mm($entry['clearance']),
             $entry['swing'],
             $entry['direction'],
-            isHot: ($entry['hot'] ?? false) === true,
+            isHot: ($entry['hot'] ?? false) === true || ($entry['carries'] ?? null) === Carries::Hot->value,
+            carries: Carries::tryFrom($entry['carries'] ?? ''),
         );
         $round = $thing->kind->isRound() && $thing->face === Face::Floor ? OffsetsRound::round($entry['offsets'] ?? null) : null;
         if ($round !== null) {

@@ -41,6 +41,7 @@ final readonly class Thing
         public ?string $direction,
         public ?Polygon $traced = null,
         public bool $isHot = false,
+        public ?Carries $carries = null,
     ) {
     }
 

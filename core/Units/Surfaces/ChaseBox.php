@@ -29,6 +29,7 @@ use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
 use Incastro\Survey\Things\Face;
+use Incastro\Survey\Things\Carries;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Assembly;
@@ -275,7 +276,14 @@ final readonly class ChaseBox implements SurfaceUnit
     {
         $id = $site->place->surface->id;
 
-        return $this->confirmed ? [] : [
+        $pipes = array_filter(array_column($this->group($site), 0), fn (Thing $thing) => $thing->kind === ThingKind::Pipe);
+        $gas = array_values(array_filter($pipes, fn (Thing $thing) => $thing->carries === Carries::Gas));
+        if ($gas !== []) {
+            return [Finding::clash(Code::GasBoxed, sprintf('%s carries gas: it is not boxed in here. Ask a licensed person.', ucfirst($gas[0]->name)), $id)->about([$gas[0]->id])->withWaysOut([new WayOut('Take the box away', Edits::withoutSurface($id))])];
+        }
+        $isKnown = array_filter($pipes, fn (Thing $thing) => $thing->carries === null) === [];
+
+        return $this->confirmed || $isKnown ? [] : [
             Finding::warning(Code::GasBoxed, 'A gas pipe is never boxed in without a licensed person, and local rules decide. Old lagging may hold asbestos: have it looked at before it is touched.', $id)
                 ->withWaysOut([new WayOut('Somebody who knows looked at them', Edits::surface($id)->setting(['confirmed' => true]))]),
         ];

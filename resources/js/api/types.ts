@@ -617,6 +617,8 @@ export interface ThingEntry {
   direction: string | null
   traced?: { typed: string; corners: [number, number][] } | null
   offsets?: { typed: string } | null
+  /** What runs in a pipe; null where nobody knows. */
+  carries?: string | null
   hot: boolean
 }
 
@@ -648,6 +650,7 @@ export interface Vocabulary {
   rules: Choice[]
   ways: Choice[]
   tops: Choice[]
+  carries: Choice[]
   purposes: (Choice & { falls_back_to: string | null })[]
   woods: Choice[]
   articles: (Choice & { has_length: boolean; has_load: boolean })[]

@@ -20,6 +20,7 @@ export function useVocabulary() {
         rules: [],
         ways: [],
         tops: [],
+        carries: [],
         purposes: [],
         woods: [],
         articles: [],

@@ -68,6 +68,7 @@ async function add(kind: string) {
     direction: known.round ? 'up' : null,
     traced: null,
     offsets: null,
+    carries: null,
     hot: false,
   }
   if (await job.edit('space', { path: `things.${id}`, value })) {
@@ -247,7 +248,18 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
             @update:model-value="change(thing, 'direction', $event)"
           />
         </div>
-        <div v-if="kindOf(thing)?.may_be_hot" class="pair">
+        <div v-if="thing.kind === 'pipe'" class="pair">
+          <span :id="`carries-${thing.id}`">It carries</span>
+          <Select
+            :model-value="thing.carries ?? null"
+            :options="[{ value: null, label: 'nobody knows' }, ...words.carries]"
+            option-label="label"
+            option-value="value"
+            :aria-labelledby="`carries-${thing.id}`"
+            @update:model-value="change(thing, 'carries', $event)"
+          />
+        </div>
+        <div v-if="kindOf(thing)?.may_be_hot && !thing.carries" class="pair">
           <span :id="`hot-${thing.id}`">It is</span>
           <SelectButton
             :model-value="thing.hot"

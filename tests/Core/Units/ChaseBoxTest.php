@@ -7,6 +7,7 @@ namespace Tests\Core\Units;
 use Incastro\Pieces\Piece;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\SpacePlan;
+use Incastro\Rules\Code;
 use Incastro\Units\Placed;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestLayout;
@@ -47,6 +48,19 @@ final class ChaseBoxTest extends TestCase
         self::assertSame([2348.0, 20.0], $sizes['batten-face-R']);
         // 125 under and over the valve's middle at 1150: from 1025 to 1275, a gap of 2 to both parts: 1024, 248 and 2388 − 1276 = 1112.
         self::assertSame([[1024.0, 212.0], [248.0, 212.0], [1112.0, 212.0]], [$sizes['face-1'], $sizes['face-2'], $sizes['face-3']]);
+    }
+
+    public function test_what_pipes_carry_decides_how_they_are_boxed_in(): void
+    {
+        $piped = fn (?string $carries): TestLayout => self::layout(['confirmed' => false])->thing('pipe', 'pipe', 500.0, 0.0, 28.0, 2391.0, 60.0, 'may-be-covered', ['direction' => 'up', 'carries' => $carries]);
+        $sentences = fn (TestLayout $layout): array => array_values(array_map(fn ($one) => $one->sentence, array_filter($layout->plan()->findings, fn ($one) => $one->code === Code::GasBoxed)));
+        self::assertSame(['Pipe carries gas: it is not boxed in here. Ask a licensed person.'], $sentences($piped('gas')));
+        self::assertSame('clash', $piped('gas')->plan()->verdict->state);
+        self::assertCount(1, $sentences($piped(null)));
+        self::assertSame([], $sentences($piped('cold')));
+        // What is hot needs 15 instead of 10 on each side and before it.
+        $deep = fn (string $carries): float => self::sizes($piped($carries)->plan())['cheek-L'][1];
+        self::assertSame(5.0, $deep('hot') - $deep('cold'));
     }
 
     public function test_a_valve_is_never_closed_in(): void
