@@ -23,6 +23,7 @@ enum ThingKind: string
     case Chase = 'chase';
     case Pedestal = 'pedestal';
     case Basin = 'basin';
+    case Cylinder = 'cylinder';
     case Flue = 'flue';
     case Fireplace = 'fireplace';
     case Beam = 'beam';
@@ -39,13 +40,14 @@ enum ThingKind: string
             self::Fireplace => 'Fireplace opening',
             self::Stud => 'Stud line',
             self::Pedestal => 'Pedestal of a basin',
+            self::Cylinder => 'Hot-water cylinder',
             default => ucfirst($this->value),
         };
     }
 
     public function isRound(): bool
     {
-        return in_array($this, [self::Pipe, self::Flue, self::Pedestal], true);
+        return in_array($this, [self::Pipe, self::Flue, self::Pedestal, self::Cylinder], true);
     }
 
     /** Whether it may be hot, so that wood keeps further from it. */
@@ -57,7 +59,7 @@ enum ThingKind: string
     /** Whether pieces are cut around it; anything else, furniture leaves room for. */
     public function isCutAround(): bool
     {
-        return in_array($this, [self::Pipe, self::Trap, self::Post, self::Beam, self::Chase, self::Stringer, self::PictureRail, self::Pedestal], true);
+        return in_array($this, [self::Pipe, self::Trap, self::Post, self::Beam, self::Chase, self::Stringer, self::PictureRail, self::Pedestal, self::Cylinder], true);
     }
 
     /** Whether somebody may take it away, or have it moved, to make room for furniture: it carries nothing and nobody's life hangs on it. */
@@ -93,6 +95,7 @@ enum ThingKind: string
         return match ($this) {
             self::Socket, self::Switch, self::JunctionBox => 'Power off before you work here. An outlet or box may be extended, never buried: local rules and a licensed electrician decide.',
             self::Valve, self::Trap => 'Shut-offs and traps stay where a hand can reach them.',
+            self::Cylinder => 'A cylinder keeps air all round, and its valves, thermostat and element stay in reach; what is above it lifts off, so that it can be changed.',
             self::Pedestal, self::Basin => 'Isolate the water before a pipe or a trap is touched; they stay within reach.',
             self::Vent => 'A vent keeps its air path.',
             self::Flue, self::Fireplace => 'Clearances to heat are those of the maker’s sheet and the local code.',

@@ -51,7 +51,7 @@ async function add(kind: string) {
   const value = {
     kind,
     name: known.label,
-    face: kind === 'hatch' ? 'ceiling' : kind === 'pedestal' ? 'floor' : 'wall',
+    face: kind === 'hatch' ? 'ceiling' : ['pedestal', 'cylinder'].includes(kind) ? 'floor' : 'wall',
     wall: walls.value[0]?.value ?? 0,
     along: mm('200', '8'),
     along_from: 'left',
