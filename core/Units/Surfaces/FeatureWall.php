@@ -6,7 +6,9 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
+use Incastro\Fit\FittedSurface;
 use Incastro\Fit\Holds\StandsBeforeWall;
+use Incastro\Fit\Terms;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Working;
@@ -202,12 +204,7 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
         if ($this->wide === null || $this->high === null || $missing !== []) {
             return [null, [Finding::clash(Code::FireSheetMissing, sprintf($isFire ? 'The maker’s sheet of the fire is needed first: %s.' : 'The niche of %2$s needs its sizes first: %1$s.', implode(', ', $missing), $site->place->mark), $id)->withWaysOut([$away])]];
         }
-        $around = $terms->materials->for($this->lined())->thickness->plus($this->shim($terms->rules))->times(2);
-        $width = $this->wide->plus($around)->roundedUp($terms->format->step);
-        $height = $this->high->plus($around)->roundedUp($terms->format->step);
-        $x = $this->at ?? $site->place->width->result->minus($width)->dividedBy(2)->roundedDown($terms->format->step);
-        $z = $this->foot ?? $terms->rules->either(...self::FOOT[$isFire ? 0 : 1]);
-        $hole = new RoughOpening($x->toDouble(), $z->toDouble(), $width->toDouble(), $height->toDouble());
+        $hole = $this->rough($site->place, $terms, $this->wide, $this->high);
         $t = $terms->materials->for(Purpose::Rail)->thickness->toDouble();
         [$wide, $high] = [$site->place->width->result->toDouble(), $site->place->height->result->toDouble()];
         // Kings, trimmers and the end studs stand beside it, headers and the head plate over it, plate and sill below.
@@ -273,6 +270,31 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
             $screws->toStudsPast($timber, 4 * $between, 'frame of the wall'),
             $screws->toTimber($site->terms->materials->for(Purpose::Lining)->thickness->toDouble(), (int) array_sum($each), 'skin of the wall'),
         ];
+    }
+
+    /**
+     * The clear place of its niche, from its own left and foot: x and z, mm, width and height; null where it has none.
+     *
+     * @return array{float, float, Length, Length}|null
+     */
+    public function niche(FittedSurface $place, Terms $terms): ?array
+    {
+        $hole = $this->hole !== WallHole::Niche || $this->wide === null || $this->high === null ? null : $this->rough($place, $terms, $this->wide, $this->high);
+        $around = $terms->materials->for($this->lined())->thickness->plus($this->shim($terms->rules))->toDouble();
+
+        return $hole === null || $this->wide === null || $this->high === null ? null : [$hole->x + ($hole->width - $this->wide->toDouble()) / 2, $hole->z + $around, $this->wide, $this->high];
+    }
+
+    /** The hole that its opening needs in the frame, in the middle or where it was put. */
+    private function rough(FittedSurface $place, Terms $terms, Length $wide, Length $high): RoughOpening
+    {
+        $around = $terms->materials->for($this->lined())->thickness->plus($this->shim($terms->rules))->times(2);
+        $width = $wide->plus($around)->roundedUp($terms->format->step);
+        $height = $high->plus($around)->roundedUp($terms->format->step);
+        $x = $this->at ?? $place->width->result->minus($width)->dividedBy(2)->roundedDown($terms->format->step);
+        $z = $this->foot ?? $terms->rules->either(...self::FOOT[$this->hole === WallHole::Fire ? 0 : 1]);
+
+        return new RoughOpening($x->toDouble(), $z->toDouble(), $width->toDouble(), $height->toDouble());
     }
 
     /** How high over the foot of the wall wood may begin over its fire; null where there is none, or nobody read its sheet. */
