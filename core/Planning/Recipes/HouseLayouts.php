@@ -67,8 +67,14 @@ final readonly class HouseLayouts
         return $layout;
     }
 
+    /** @return array<string, mixed> a wall before the wall, as wide as that, for an electric fire */
+    public function fireWall(): array
+    {
+        return array_replace(LayoutDocument::none(), ['surfaces' => [$this->surface('feature-wall', ['hole' => 'fire', 'frame' => 'plates'])]]);
+    }
+
     /** @return array<string, mixed> a framed wall for an electric fire, a mantel on it, and shelves for books at both sides */
-    public function fireWall(int $bays): array
+    public function fireAndBooks(int $bays): array
     {
         $wall = $this->surface('feature-wall', ['hole' => 'fire', 'frame' => 'plates', 'long' => $this->parts->either(1200, 48)]);
         $mantel = $this->surface('mantel', ['length' => $this->parts->either(1000, 40)], ['foot' => $this->parts->either(1500, 60), 'of' => $wall['id']]);

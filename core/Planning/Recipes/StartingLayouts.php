@@ -58,7 +58,7 @@ final readonly class StartingLayouts
         $wash = ['basin' => ['A cupboard round a basin, a step for children below it', Purpose::Wash], 'sink' => ['A cupboard under a sink, open behind', Purpose::Wash]];
         $laundryTop = ['laundry-top' => ['Laundry bags under openings in a worktop', Purpose::Laundry]];
         $bought = ['bought-library' => ['Bought bookcases closed up to the ceiling', Purpose::Books]];
-        $fire = ['fire-wall' => ['A framed wall for an electric fire between bookcases', Purpose::Fire]];
+        $fire = ['fire-wall' => ['A framed wall for an electric fire', Purpose::Fire], 'fire-and-books' => ['A framed wall for an electric fire between bookcases', Purpose::Fire]];
         $lowWall = ['low-wall' => ['A low wall into the room, a bench beside it', Purpose::Sit]];
         $show = ['sideboard' => ['Low cupboards with doors, open above', Purpose::Show]];
 
@@ -147,7 +147,8 @@ final readonly class StartingLayouts
             'sink' => $house->sink(),
             'laundry-top' => $house->laundryTop(),
             'bought-library' => $house->boughtLibrary($this->shape->kind === SpaceKind::RoomCorner ? 3 : 2),
-            'fire-wall' => $house->fireWall($this->shape->kind === SpaceKind::RoomCorner ? 1 : 2),
+            'fire-wall' => $house->fireWall(),
+            'fire-and-books' => $house->fireAndBooks($this->shape->kind === SpaceKind::RoomCorner ? 1 : 2),
             'low-wall' => $house->lowWall(),
             'sideboard' => $is->closed($is->along(0, [$is->base('open', 0), $is->base('open', 0)], $worktop)),
             'stepped-row' => $is->along(0, [$is->stacked('stepped'), $is->stacked('stepped')]),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Planning;
 
+use Incastro\Fit\FittedRun;
 use Incastro\Geometry\Convex;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
@@ -60,6 +61,11 @@ final class StartingLayoutsTest extends TestCase
                 $plan = (new TestKind($kind, $seed))->plan($layout);
                 if ($purpose === Purpose::Sleep && $plan->pieces() === []) {
                     // A bed is as long as its mattress: what is too short for it says so.
+                    self::assertSame('clash', $plan->verdict->state, "$name in room $seed");
+                    continue;
+                }
+                if ($purpose === Purpose::Fire && array_filter($plan->layout->runs ?? [], fn (FittedRun $run) => $run->left >= $run->right) !== []) {
+                    // A wall for a fire is as wide as that needs: where nothing is left beside it for books, that is said.
                     self::assertSame('clash', $plan->verdict->state, "$name in room $seed");
                     continue;
                 }
