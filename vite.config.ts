@@ -44,6 +44,13 @@ export default defineConfig({
             // A slow answer is waited for: an old one in its place could be of another session.
             options: { cacheName: 'answers', expiration: { maxEntries: 40 } },
           },
+          {
+            // Quick sums hold nothing of anybody: what was worked out once opens again without a network.
+            urlPattern: ({ url, request }) =>
+              request.method === 'GET' && /^\/api\/sums(\/\w+)?$/.test(url.pathname),
+            handler: 'NetworkFirst',
+            options: { cacheName: 'sums', expiration: { maxEntries: 280 } },
+          },
         ],
       },
     }),

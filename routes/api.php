@@ -16,6 +16,7 @@ use App\Http\Controllers\RuleController;
 use App\Http\Controllers\SawController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetsController;
+use App\Http\Controllers\SumController;
 use App\Http\Controllers\SurveyController;
 use App\Http\Controllers\UnitController;
 use App\Http\Controllers\VocabularyController;
@@ -45,6 +46,8 @@ Route::middleware(['auth:sanctum', SignedInLately::class, 'throttle:person'])->g
     });
 
     Route::get('/vocabulary', [VocabularyController::class, 'show']);
+    Route::get('/sums', [SumController::class, 'index']);
+    Route::get('/sums/{sum}', [SumController::class, 'show']);
     Route::get('/homes', [HomeController::class, 'index']);
     Route::post('/homes', [HomeController::class, 'store']);
     Route::get('/helping', [HomeController::class, 'helping']);

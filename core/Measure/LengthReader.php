@@ -50,7 +50,7 @@ final readonly class LengthReader
         $nanometres = $value->toScale(0, RoundingMode::HALF_UP);
         $most = self::LONGEST_METRES * Unit::Metre->nanometres();
         if ($nanometres->abs()->isGreaterThan($most)) {
-            throw new Unreadable(sprintf('“%s” is more than 30 m, which is more than a room. Check the unit; a bare number is in %s.', trim($text), $this->unit->value));
+            throw new Unreadable(sprintf('“%s” is more than 30 m, which is more than a room. Check the unit; a bare number is read in %s.', trim($text), $this->unit === Unit::Inch ? 'inches' : $this->unit->value));
         }
 
         return Length::ofNanometres($nanometres->toInt());

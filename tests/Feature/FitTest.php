@@ -6,6 +6,8 @@ namespace Tests\Feature;
 
 use App\Exchange\JobPorter;
 use Illuminate\Testing\TestResponse;
+use Incastro\Planning\Recipes\StartingLayouts;
+use Incastro\Survey\Space\SpaceKind;
 use Tests\AlcoveTestCase;
 
 final class FitTest extends AlcoveTestCase
@@ -101,7 +103,7 @@ final class FitTest extends AlcoveTestCase
     {
         $this->edit('layout', ['runs' => [], 'members' => [], 'closings' => [], 'openings' => []])->assertOk()->assertJsonPath('station.empty', true);
         $sketches = $this->getJson('/api/spaces/'.$this->space($this->job)->id.'/starting-layouts')->assertOk()->json();
-        self::assertCount(27, $sketches);
+        self::assertCount(count(StartingLayouts::recipes(SpaceKind::Alcove)), $sketches);
         self::assertContains('To keep clothes', array_column($sketches, 'purpose'));
         self::assertSame('One tall cupboard', $sketches[0]['label']);
         self::assertSame('fits', $sketches[0]['verdict']['state']);

@@ -33,7 +33,7 @@ final class HomeTest extends TestCase
         $job = $this->getJson('/api/homes')->assertOk()->json('0.jobs.0');
         self::assertSame('Landing alcove', $job['name']);
         self::assertSame('Fits. 4 edges to scribe.', $job['verdict']['sentence']);
-        self::assertSame(['house-fill', 'inside', 'furniture', 'gaps', 'house'], array_column($job['drawing']['layers'], 'name'));
+        self::assertSame(['house-fill', 'beside', 'inside', 'furniture', 'gaps', 'house'], array_column($job['drawing']['layers'], 'name'));
         // The sketch is remembered, and made anew when the job changes.
         self::assertSame(1, DB::table('stage_results')->where('stage', 'sketch')->count());
         $this->postJson("/api/jobs/{$job['id']}/edits", ['target' => $job['id'], 'version' => 1, 'path' => 'name', 'value' => 'By the chimney'])->assertOk();

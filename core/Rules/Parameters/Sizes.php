@@ -7,6 +7,7 @@ namespace Incastro\Rules\Parameters;
 use Attribute;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
+use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unreadable;
 use Incastro\Rules\HouseRules;
 
@@ -19,8 +20,9 @@ final readonly class Sizes extends Parameter
     /**
      * @param  float  $least  of each, mm
      * @param  float  $most  mm
+     * @param  array{string, string}|null  $usual  where nothing is typed, in mm and in inches, with “;” between them; else none
      */
-    public function __construct(string $label, public int $count, public float $least, public float $most, string $help = '')
+    public function __construct(string $label, public int $count, public float $least, public float $most, string $help = '', public ?array $usual = null)
     {
         parent::__construct($label, $help);
     }
@@ -33,7 +35,9 @@ final readonly class Sizes extends Parameter
     /** @return list<Length> */
     public function usual(HouseRules $rules): array
     {
-        return [];
+        $reader = new LengthReader($rules->unit);
+
+        return $this->usual === null ? [] : array_map($reader->read(...), explode(';', $this->usual[$rules->unit->isMetric() ? 0 : 1]));
     }
 
     public function stored(mixed $given, LengthFormat $format): array
@@ -55,7 +59,7 @@ final readonly class Sizes extends Parameter
 
     public function shown(mixed $value, LengthFormat $format): array
     {
-        $text = implode('; ', array_map($format->withoutUnit(...), is_array($value) ? $value : []));
+        $text = implode('; ', array_map($format->finest()->withoutUnit(...), is_array($value) ? $value : []));
 
         return ['value' => $text, 'text' => $text];
     }

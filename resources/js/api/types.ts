@@ -179,7 +179,7 @@ export type Parameter = {
   label: string
   help: string
   default_text: string
-  /** Shown only where another parameter has this value. */
+  default: unknown
   /** It means something only where others have these values, and nothing where they have those. */
   when: Record<string, unknown> | null
   unless: Record<string, unknown> | null
@@ -189,9 +189,28 @@ export type Parameter = {
   | { type: 'choice'; choices: Choice[] }
   | { type: 'toggle' }
   | { type: 'text' | 'sizes'; most: number }
+  /** A number with decimals, in a unit of its own. */
+  | { type: 'amount'; least: number; most: number; unit: string }
   /** One of the job's materials; as usual, what serves the purpose. */
   | { type: 'material'; purpose: string }
 )
+
+/** A quick sum: its fields, and the drawing of its example. */
+export interface SumKind {
+  name: string
+  label: string
+  hint: string
+  group: string
+  parameters: Parameter[]
+  drawing: Drawing
+}
+
+/** What a quick sum comes to. */
+export interface SumAnswer {
+  answers: { label: string; text: string; working: Working | null; marks: Length[] }[]
+  says: string[]
+  drawing: Drawing
+}
 
 export interface UnitKind {
   kind: string

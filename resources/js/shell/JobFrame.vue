@@ -11,7 +11,7 @@ import { useRoute, useRouter } from 'vue-router'
 import JobRules from './JobRules.vue'
 import People from './People.vue'
 import { isTyping } from '@/job/typing'
-import { keysOn } from './preferences'
+import { keysOn, lastMeasure } from './preferences'
 import OutboxBar from './OutboxBar.vue'
 import TapeStrip from './TapeStrip.vue'
 import TopBar from './TopBar.vue'
@@ -35,7 +35,9 @@ watch(
   async () => {
     const came = await job.load(id.value, current.value)
     missing.value = !came && job.answer === null
-    if (job.job) document.title = `${job.job.name} · Incastro`
+    if (!job.job) return
+    document.title = `${job.job.name} · Incastro`
+    lastMeasure.value = job.job.choices.measure
   },
   { immediate: true },
 )

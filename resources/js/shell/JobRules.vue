@@ -11,6 +11,7 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, ref } from 'vue'
+import { measures } from './measures'
 import HouseRules from './HouseRules.vue'
 import JobArticles from './JobArticles.vue'
 import JobMaterials from './JobMaterials.vue'
@@ -28,13 +29,6 @@ const addSpace = (kind: string) => {
 const choices = computed(() => job.job?.choices)
 const unit = computed(() => job.job?.unit ?? 'mm')
 
-const measures = [
-  { value: 'mm/1', label: 'millimetres, to the full mm' },
-  { value: 'mm/0.5', label: 'millimetres, to 0.5 mm' },
-  { value: 'mm/0.1', label: 'millimetres, to 0.1 mm' },
-  ...[8, 16, 32, 64].map((n) => ({ value: `in/${n}`, label: `inches, to 1/${n}` })),
-  ...[8, 16, 32, 64].map((n) => ({ value: `ft/${n}`, label: `feet and inches, to 1/${n}` })),
-]
 const set = (path: string, value: unknown) => job.edit('job', { path, value })
 const refused = (path: string) => job.refused[path]
 

@@ -47,6 +47,7 @@ async function leave(sure = false) {
         @click="toggleTheme"
       />
       <template v-if="session?.user">
+        <RouterLink class="who away" to="/sums">Quick sums</RouterLink>
         <RouterLink class="who away" to="/account">{{ session.user.name }}</RouterLink>
         <Button class="away" text severity="secondary" label="Sign out" @click="leave()" />
       </template>

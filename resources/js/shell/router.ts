@@ -16,6 +16,8 @@ export const router = createRouter({
     { path: '/join', component: () => import('./Join.vue') },
     { path: '/', component: () => import('./Jobs.vue') },
     { path: '/p/:code', component: () => import('@/saw/LabelPage.vue') },
+    { path: '/sums', component: () => import('@/sums/SumChooser.vue') },
+    { path: '/sums/:sum', component: () => import('@/sums/SumPage.vue') },
     { path: '/account', component: () => import('./Account.vue') },
     { path: '/homes/:home/workshop', component: () => import('./Workshop.vue') },
     {

@@ -336,7 +336,7 @@ export function readLength(text: string, unit: JobUnit): number {
   const size = ((top < 0n ? -top : top) * 2n + bottom) / (2n * bottom)
   if (size > LONGEST) {
     throw new Unreadable(
-      `“${typed}” is more than 30 m, which is more than a room. Check the unit; a bare number is in ${unit}.`,
+      `“${typed}” is more than 30 m, which is more than a room. Check the unit; a bare number is read in ${unit === 'in' ? 'inches' : unit}.`,
     )
   }
   if (top < 0n && size > 0n)

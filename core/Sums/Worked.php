@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Sums;
+
+use Incastro\Drawing\Drawing;
+
+/** What a sum gives: its answers, the drawing that carries them, and what is worth saying besides. */
+final readonly class Worked
+{
+    /**
+     * @param  non-empty-list<Answer>  $answers
+     * @param  list<string>  $says
+     */
+    public function __construct(public array $answers, public Drawing $drawing, public array $says = [])
+    {
+    }
+}

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import DrawingView from '@/drawing/DrawingView.vue'
+import TopBar from '@/shell/TopBar.vue'
+import { computed } from 'vue'
+import { useSums } from './useSum'
+
+/** All quick sums, each with the drawing of its example. */
+const { sums, error } = useSums()
+const groups = computed(() => [...new Set(sums.value.map((sum) => sum.group))])
+</script>
+
+<template>
+  <TopBar />
+  <main class="sums">
+    <h1>Quick sums</h1>
+    <p class="soft">
+      The arithmetic at the bench: type two or three numbers and read the drawing. No job is needed.
+    </p>
+    <p v-if="error" role="alert" class="refused">{{ error.message }}</p>
+    <section v-for="group in groups" :key="group">
+      <h2>{{ group }}</h2>
+      <ul>
+        <li v-for="sum in sums.filter((one) => one.group === group)" :key="sum.name">
+          <RouterLink class="card" :to="`/sums/${sum.name}`">
+            <span class="sketch"><DrawingView :drawing="sum.drawing" small /></span>
+            <strong>{{ sum.label }}</strong>
+            <span class="soft">{{ sum.hint }}</span>
+          </RouterLink>
+        </li>
+      </ul>
+    </section>
+  </main>
+</template>
+
+<style scoped>
+.sums {
+  max-width: 1240px;
+  margin: 0 auto;
+  padding: 16px 20px 40px;
+}
+h2 {
+  margin: 18px 0 8px;
+}
+ul {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+  gap: 12px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+.card {
+  display: grid;
+  gap: 4px;
+  height: 100%;
+  color: var(--ink);
+  text-decoration: none;
+}
+.sketch {
+  height: 96px;
+  margin-bottom: 4px;
+}
+@media (max-width: 640px) {
+  .sums {
+    padding: 12px;
+  }
+  ul {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>
