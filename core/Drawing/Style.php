@@ -21,6 +21,7 @@ enum Style: string
     case Offcut = 'offcut';
     case Label = 'label';
     case Measure = 'measure';
+    case Answer = 'answer';
     case Grain = 'grain';
     case Field = 'field';
     case Cell = 'cell';

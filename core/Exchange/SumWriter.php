@@ -27,7 +27,7 @@ final readonly class SumWriter
 
         return array_map(fn (Blueprint $sum) => [
             'name' => $sum->about->kind, 'label' => $sum->about->label, 'hint' => $sum->about->hint, 'group' => $sum->about->group,
-            'parameters' => $sum->described($rules, $this->format),
+            'parameters' => $sum->described($rules, $this->format->finest()),
             'drawing' => ScreenWriter::write($this->example($sum)->drawing),
         ], AllSums::blueprints());
     }

@@ -54,6 +54,6 @@ final readonly class BoardCount implements Sum
             $x += $own;
         }
 
-        return new Drawing('Boards', ['boards' => $boards, 'house' => [Sketch::frame(0.0, 0.0, $w, $high)], 'answers' => [Sketch::across(0.0, $w, -$w / 20, $format->write($this->width)), Sketch::across($w - $e - $end, $w - $e, $high + $w / 25, $format->finest()->write(Length::ofDouble($end)))]]);
+        return new Drawing('Boards', ['house' => [Sketch::frame(0.0, 0.0, $w, $high)], 'boards' => $boards, 'answers' => [Sketch::across(0.0, $w, -$w / 20, $format->write($this->width)), Sketch::answer($w - $e - $end, $w - $e, $high + $w / 25, $format->finest()->write(Length::ofDouble($end)))]]);
     }
 }

@@ -74,7 +74,7 @@ final readonly class Circle implements Sum
             Answer::mm('Along the arc', 2 * $radius * asin(min(1.0, $c / (2 * $radius))), $finest),
         ], new Drawing('Arc', [
             'furniture' => [Sketch::line($points, true, Style::Board)],
-            'answers' => [Sketch::across(0.0, $c, -$c / 20, $format->write($this->chord)), Sketch::up($c / 2, 0.0, $h, $format->write($this->rise))],
+            'answers' => [Sketch::across(0.0, $c, -$c / 20, $format->write($this->chord)), Sketch::up($c / 2, 0.0, $h, $format->write($this->rise)), Sketch::label($c / 2, -$c / 7, 'R '.$finest->write(Length::ofDouble($radius)))],
         ]), $radius > self::SWUNG ? ['Too large to swing: bend a lath through the marks.'] : []);
     }
 

@@ -66,7 +66,7 @@ final readonly class Divide implements Sum
         return new Drawing('Divided opening', [
             'house' => [Sketch::frame(0.0, 0.0, $w, $high)],
             'boards' => array_map(fn (Length $face) => Sketch::board($face->toDouble(), 0.0, $t, $high), $faces),
-            'answers' => [Sketch::across(0.0, $w, -$w / 20, $format->write($this->width)), Sketch::across(0.0, ($faces[0] ?? $this->width)->toDouble(), $high / 2, $format->writeCut($each->result))],
+            'answers' => [Sketch::across(0.0, $w, -$w / 20, $format->write($this->width)), Sketch::answer(0.0, ($faces[0] ?? $this->width)->toDouble(), $high / 2, $format->writeCut($each->result))],
         ]);
     }
 }

@@ -62,6 +62,6 @@ final readonly class DoorPair implements Sum
             new Answer('Each wide', $fine->write($across->result), $across),
             new Answer('Each high', $fine->write($up->result), $up),
             new Answer('Hinges, each', (string) $hinges),
-        ], new Drawing('Doors', ['house' => [Sketch::frame(0.0, 0.0, $w, $h)], 'doors' => $doors, 'answers' => [Sketch::across($from, $from + $own, $h / 2, $fine->write($across->result)), Sketch::across(0.0, $w, -$h / 12, $format->write($this->width))]]), ['More hinges where a door is heavy or wide.']);
+        ], new Drawing('Doors', ['house' => [Sketch::frame(0.0, 0.0, $w, $h)], 'doors' => $doors, 'answers' => [Sketch::answer($from, $from + $own, $h / 2, $fine->write($across->result)), Sketch::across(0.0, $w, -$h / 12, $format->write($this->width))]]), ['More hinges where a door is heavy or wide.']);
     }
 }

@@ -74,7 +74,7 @@ final readonly class DrawerSum implements Sum
         ], new Drawing('Drawer', [
             'house' => [Sketch::frame(0.0, 0.0, $w, $h)],
             'furniture' => [Sketch::board(($w - $bw) / 2, 8.0, $bw, max(1.0, $high->result->toDouble()))],
-            'answers' => [Sketch::across(($w - $bw) / 2, ($w + $bw) / 2, $h / 2, $finest->write($wide->result)), Sketch::across(0.0, $w, -$w / 20, $format->write($this->width)), Sketch::across(($w - $bw) / 2 - $s, ($w - $bw) / 2, $h + $w / 25, $finest->write($this->slide))],
+            'answers' => [Sketch::answer(($w - $bw) / 2, ($w + $bw) / 2, $h / 2, $finest->write($wide->result)), Sketch::across(0.0, $w, -$w / 20, $format->write($this->width)), Sketch::across(($w - $bw) / 2 - $s, ($w - $bw) / 2, $h + $w / 25, $finest->write($this->slide))],
         ]), $this->front->isZero() ? [] : [sprintf('Set the slides back by the front and %s: %s.', $finest->write($either(self::BACK)), $finest->write($this->front->plus($either(self::BACK))))]);
     }
 }

@@ -51,7 +51,7 @@ final readonly class Mitre implements Sum
 
         return match ($this->of) {
             MitreOf::Corner => $this->corner($format),
-            MitreOf::Polygon => new Worked([Answer::degrees('Saw at each end', 180 / $this->sides), Answer::degrees('Inner angle', 180 - 360 / $this->sides)], $this->meeting(180 - 360 / $this->sides, 1.0, 1.0)),
+            MitreOf::Polygon => new Worked([Answer::degrees('Saw at each end', 180 / $this->sides), Answer::degrees('Inner angle', 180 - 360 / $this->sides)], $this->meeting(180 - 360 / $this->sides, 1.0, 1.0, [180 / $this->sides, 180 / $this->sides])),
             MitreOf::Crown => $this->crown(),
         };
     }
@@ -72,7 +72,7 @@ final readonly class Mitre implements Sum
             Answer::degrees('Saw for the first board, off square', $one),
             Answer::degrees('Saw for the second board, off square', $other),
             Answer::mm('Length of the joint', $a / sin(deg2rad($alpha)), $format->finest()),
-        ], $this->meeting($this->angle, $a, $b), $says);
+        ], $this->meeting($this->angle, $a, $b, [$one, $other]), $says);
     }
 
     private function crown(): Worked
@@ -85,8 +85,12 @@ final readonly class Mitre implements Sum
         ], $this->meeting($this->angle, 1.0, 1.0), ['Lying flat on the saw, its back down; an inside corner keeps the upper edge long.']);
     }
 
-    /** Two boards that meet in a corner of this inner angle. */
-    private function meeting(float $angle, float $a, float $b): Drawing
+    /**
+     * Two boards that meet in a corner of this inner angle.
+     *
+     * @param  array{float, float}|null  $saw  what is written on each
+     */
+    private function meeting(float $angle, float $a, float $b, ?array $saw = null): Drawing
     {
         $k = 100.0 / max($a, $b);
         [$a, $b] = [$a * $k, $b * $k];
@@ -101,7 +105,11 @@ final readonly class Mitre implements Sum
 
         return new Drawing('Mitre', [
             'boards' => [Sketch::line([...$first, $outer], true, Style::Board), Sketch::line([[0.0, 0.0], ...$second, $outer], true, Style::Board)],
-            'answers' => [Sketch::line([[0.0, 0.0], $outer], false, Style::Cut), Sketch::label($long / 3 * (1 + $dx), max(30.0, $long / 3 * $dy), sprintf('%.1f°', $angle))],
+            'answers' => [
+                Sketch::line([[0.0, 0.0], $outer], false, Style::Cut),
+                Sketch::label($long / 3 * (1 + $dx), max(30.0, $long / 3 * $dy), sprintf('%.1f°', $angle)),
+                ...$saw === null ? [] : [Sketch::label(0.75 * $long, -$a / 2, sprintf('saw %.1f°', $saw[0])), Sketch::label(0.75 * $long * $dx - $b / 2 * $dy, 0.75 * $long * $dy + $b / 2 * $dx, sprintf('saw %.1f°', $saw[1]))],
+            ],
         ]);
     }
 }

@@ -79,7 +79,7 @@ final readonly class Screw implements Sum
         ], new Drawing('Screw', [
             'boards' => $stack,
             'furniture' => [...$isBehind ? [Sketch::frame($all, -20.0, max(40.0, $long - $all + 15.0), 160.0)] : [], Sketch::line([[0.0, 52.0], [0.0, 68.0], [4.0, 63.0], [$long - 4.0, 63.0], [$long, 60.0], [$long - 4.0, 57.0], [4.0, 57.0]], true, Style::Cut)],
-            'answers' => [Sketch::across(0.0, $long, -35.0, $screw === null ? '–' : $format->write($screw)), Sketch::across(0.0, $all, 140.0, $text($all))],
+            'answers' => [Sketch::answer(0.0, $long, -35.0, $screw === null ? '–' : $format->write($screw)), Sketch::across(0.0, $all, 140.0, $text($all))],
         ]), [...$screw === null ? ['None fits: a washer, a counterbore, or packing under its head changes the thickness before it.'] : [], ...$isBehind ? ['Wires and pipes run in walls: a detector before each screw.'] : []]);
     }
 }

@@ -35,6 +35,12 @@ final class Sketch
         return new Dimension(new DrawnPoint($from, $y), new DrawnPoint($to, $y), $text);
     }
 
+    /** A dimension that is the answer. */
+    public static function answer(float $from, float $to, float $y, string $text): Shape
+    {
+        return new Dimension(new DrawnPoint($from, $y), new DrawnPoint($to, $y), $text, style: Style::Answer);
+    }
+
     public static function up(float $x, float $from, float $to, string $text): Shape
     {
         return new Dimension(new DrawnPoint($x, $from), new DrawnPoint($x, $to), $text);
@@ -42,6 +48,6 @@ final class Sketch
 
     public static function label(float $x, float $y, string $text, ?float $room = null): Shape
     {
-        return new Label(new DrawnPoint($x, $y), $text, Style::Measure, room: $room);
+        return new Label(new DrawnPoint($x, $y), $text, Style::Answer, room: $room);
     }
 }

@@ -77,11 +77,11 @@ final readonly class Spacing implements Sum
         $next = $marks[1] ?? null;
 
         return new Drawing('Equal spacing', [
-            'slats' => array_map(fn (Length $mark) => Sketch::board($mark->toDouble(), 0.0, $w, $high), $marks),
             'house' => [Sketch::frame(0.0, 0.0, $l, $high)],
+            'slats' => array_map(fn (Length $mark) => Sketch::board($mark->toDouble(), 0.0, $w, $high), $marks),
             'answers' => [
                 Sketch::across(0.0, $l, -$l / 20, $format->write($this->length)),
-                ...$next === null ? [] : [Sketch::across($first + $w, $next->toDouble(), $high + $l / 25, $format->finest()->write($gap->result))],
+                ...$next === null ? [] : [Sketch::answer($first + $w, $next->toDouble(), $high + $l / 25, $format->finest()->write($gap->result))],
             ],
         ]);
     }

@@ -43,7 +43,7 @@ final readonly class Tape implements Sum
             new Answer('In whole mm', $error(LengthFormat::millimetres())),
         ], new Drawing('Tape', [
             'tape' => [Sketch::board(0.0, 0.0, $long, $long / 14), ...array_map(fn (int $i) => Sketch::line([[$i * $long / 10, 0.0], [$i * $long / 10, $long / ($i % 5 === 0 ? 20 : 35)]]), range(1, 9))],
-            'answers' => [Sketch::across(0.0, $long, -$long / 20, $format->finest()->write($each))],
+            'answers' => [Sketch::answer(0.0, $long, -$long / 20, $format->finest()->write($each))],
         ]));
     }
 }

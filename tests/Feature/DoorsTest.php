@@ -109,6 +109,21 @@ final class DoorsTest extends TestCase
         $this->refused('--window:0:window: “0” is not a whole number of sheets from 1.', 'saw:steps', $plan, $tools, '--window=0');
     }
 
+    public function test_a_quick_sum_answers_with_its_working_and_refuses_by_field(): void
+    {
+        $sum = $this->answer('sum', 'divide', 'width=1203', 'count=4', 'board=18.1');
+        // (1203 − 3·18.1)/4 = 287.175, down to 287; 287 + 18.1 + 287 = 592.1; 897.2.
+        self::assertSame(['287 mm', '287.7 mm', '287  592.1  897.2'], array_column($sum['answers'], 'text'));
+        self::assertSame(['1203 mm', '18.1 mm', '287.2 mm', '287 mm'], array_column(array_column($sum['answers'][0]['working']['steps'], 'value'), 'text'));
+        self::assertSame([287_000_000, 592_100_000, 897_200_000], array_column($sum['answers'][2]['marks'], 'nm'));
+        self::assertSame('11 3/8 in', $this->answer('sum', 'divide', 'width=35 5/8', 'count=3', '--unit=in')['answers'][0]['text']);
+        $this->refused("spacing:0:length: “x” in “x” is not known. Type numbers, fractions, + − × and units (mm, cm, m, in, ft).\nspacing:0:count: “2.5” is not a whole number from 0 to 200.", 'sum', 'spacing', 'length=x', 'count=2.5');
+        $this->refused('spacing:0:depth: Equal spacing has no “depth”. It has: length, width, gap, count, ends.', 'sum', 'spacing', 'depth=5');
+        $this->refused('sum:0:name: “halve” is no sum. There are: spacing, divide, mitre, boards, square, slope, circle, screw, drawer, doors, weight, paint, tape.', 'sum', 'halve');
+        $this->refused('sum:0:width: “width” has no value. Type field=value, such as length=1900.', 'sum', 'divide', 'width');
+        $this->refused('--unit:0:unit: “yd” is not a unit here. It is mm or in.', 'sum', 'divide', '--unit=yd');
+    }
+
     public function test_tools_and_the_yard_choose_among_plans_of_one_price(): void
     {
         $rows = implode('', array_map(fn (int $i) => sprintf("p%d,2,%d,%d,18,birch,length\n", $i, 300 + 97 * $i, 120 + 31 * ($i % 5)), range(1, 12)));

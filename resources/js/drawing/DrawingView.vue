@@ -458,6 +458,12 @@ g.thing path {
   stroke: var(--chalk);
   stroke-width: 1.6px;
 }
+g.answer path {
+  stroke: var(--chalk);
+}
+g.answer :deep(text) {
+  fill: var(--chalk);
+}
 g.thing-distance path {
   stroke: var(--chalk);
   stroke-dasharray: 3 3;
@@ -563,6 +569,7 @@ g.selected :deep(text) {
 .small path {
   stroke-width: 0.8px;
 }
+.small g.answer,
 .small g.measure {
   display: none;
 }

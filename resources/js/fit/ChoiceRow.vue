@@ -40,6 +40,6 @@ const id = useId()
   min-height: 48px;
 }
 .choice :deep(.p-select) {
-  max-width: 200px;
+  max-width: max(200px, 62%);
 }
 </style>

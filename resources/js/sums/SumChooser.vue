@@ -1,12 +1,10 @@
 <script setup lang="ts">
 import DrawingView from '@/drawing/DrawingView.vue'
 import TopBar from '@/shell/TopBar.vue'
-import { computed } from 'vue'
 import { useSums } from './useSum'
 
 /** All quick sums, each with the drawing of its example. */
 const { sums, error } = useSums()
-const groups = computed(() => [...new Set(sums.value.map((sum) => sum.group))])
 </script>
 
 <template>
@@ -17,18 +15,15 @@ const groups = computed(() => [...new Set(sums.value.map((sum) => sum.group))])
       The arithmetic at the bench: type two or three numbers and read the drawing. No job is needed.
     </p>
     <p v-if="error" role="alert" class="refused">{{ error.message }}</p>
-    <section v-for="group in groups" :key="group">
-      <h2>{{ group }}</h2>
-      <ul>
-        <li v-for="sum in sums.filter((one) => one.group === group)" :key="sum.name">
-          <RouterLink class="card" :to="`/sums/${sum.name}`">
-            <span class="sketch"><DrawingView :drawing="sum.drawing" small /></span>
-            <strong>{{ sum.label }}</strong>
-            <span class="soft">{{ sum.hint }}</span>
-          </RouterLink>
-        </li>
-      </ul>
-    </section>
+    <ul>
+      <li v-for="sum in sums" :key="sum.name">
+        <RouterLink class="card" :to="`/sums/${sum.name}`">
+          <span class="sketch"><DrawingView :drawing="sum.drawing" small /></span>
+          <strong>{{ sum.label }}</strong>
+          <span class="soft">{{ sum.hint }}</span>
+        </RouterLink>
+      </li>
+    </ul>
   </main>
 </template>
 
@@ -38,19 +33,17 @@ const groups = computed(() => [...new Set(sums.value.map((sum) => sum.group))])
   margin: 0 auto;
   padding: 16px 20px 40px;
 }
-h2 {
-  margin: 18px 0 8px;
-}
 ul {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
   gap: 12px;
-  margin: 0;
+  margin: 16px 0 0;
   padding: 0;
   list-style: none;
 }
 .card {
   display: grid;
+  grid-template-rows: auto auto 1fr;
   gap: 4px;
   height: 100%;
   color: var(--ink);

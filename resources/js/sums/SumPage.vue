@@ -23,7 +23,17 @@ const setMeasure = (next: string) => router.replace({ query: { measure: next } }
     <RouterLink to="/sums">All quick sums</RouterLink>
     <p v-if="trouble" role="alert" class="refused">{{ trouble }}</p>
     <template v-if="sum">
-      <h1>{{ sum.label }}</h1>
+      <div class="head">
+        <h1>{{ sum.label }}</h1>
+        <Select
+          :model-value="measure"
+          :options="measures"
+          option-value="value"
+          option-label="label"
+          aria-label="Unit and fraction"
+          @update:model-value="setMeasure($event)"
+        />
+      </div>
       <div class="parts">
         <form class="card fields" :aria-label="sum.label" @submit.prevent>
           <p v-if="isExample" class="soft example">An example stands here until you type your own numbers.</p>
@@ -38,17 +48,6 @@ const setMeasure = (next: string) => router.replace({ query: { measure: next } }
             :refused="faults[one.name]"
             @change="set(one.name, $event)"
           />
-          <div class="unit">
-            <label for="measure">Unit and fraction</label>
-            <Select
-              input-id="measure"
-              :model-value="measure"
-              :options="measures"
-              option-value="value"
-              option-label="label"
-              @update:model-value="setMeasure($event)"
-            />
-          </div>
           <Button
             v-if="!isExample"
             text
@@ -66,12 +65,12 @@ const setMeasure = (next: string) => router.replace({ query: { measure: next } }
         >
           <div class="drawing"><DrawingView :drawing="answer.drawing" /></div>
           <dl>
-            <div v-for="one in answer.answers" :key="one.label" :class="{ long: one.marks.length > 3 }">
+            <div v-for="one in answer.answers" :key="one.label" :class="{ long: one.marks.length > 2 }">
               <dt>{{ one.marks.length > 0 ? `${one.label}, ${unit}` : one.label }}</dt>
               <dd>
                 <span v-if="one.marks.length > 0" class="marks"
-                  ><span v-for="(mark, i) in one.marks" :key="i" class="measure">{{ mark.text }}</span></span
-                >
+                  ><MeasureText v-for="(mark, i) in one.marks" :key="i" :text="mark.text"
+                /></span>
                 <MeasureText v-else :text="one.text" />
               </dd>
             </div>
@@ -95,30 +94,22 @@ const setMeasure = (next: string) => router.replace({ query: { measure: next } }
   margin: 0 auto;
   padding: 12px 20px 40px;
 }
-h1 {
-  margin: 4px 0 12px;
-}
 .parts {
   display: grid;
-  grid-template-columns: minmax(320px, 400px) 1fr;
+  grid-template-columns: minmax(320px, 440px) 1fr;
   gap: 20px;
   align-items: start;
 }
 .example {
   margin: 0 0 6px;
 }
-.unit {
+.head {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   justify-content: space-between;
-  gap: 8px;
-  min-height: 48px;
-  margin-top: 8px;
-  padding-top: 8px;
-  border-top: 1px solid var(--line);
-}
-.unit :deep(.p-select) {
-  max-width: 210px;
+  gap: 4px 16px;
+  margin-bottom: 12px;
 }
 .drawing {
   height: 300px;
@@ -150,7 +141,7 @@ dd {
 }
 .marks {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(104px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(88px, 1fr));
   gap: 4px 10px;
 }
 .says {

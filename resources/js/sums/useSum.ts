@@ -78,7 +78,12 @@ export function useSum() {
     typed,
     value,
     set,
-    answer: computed(() => data.value ?? last.value),
+    answer: computed<SumAnswer | null>(
+      () =>
+        data.value ??
+        last.value ??
+        (failed.value && sum.value ? { answers: [], says: [], drawing: sum.value.drawing } : null),
+    ),
     isFaded: computed(() => failed.value !== null),
     isExample: computed(() => Object.keys(typed.value).length === 0),
     faults: computed(() => refusal.value?.fields ?? {}),
