@@ -48,6 +48,7 @@ Route::middleware(['auth:sanctum', SignedInLately::class, 'throttle:person'])->g
     Route::get('/vocabulary', [VocabularyController::class, 'show']);
     Route::get('/sums', [SumController::class, 'index']);
     Route::get('/sums/{sum}', [SumController::class, 'show']);
+    Route::get('/sums/{sum}/card.pdf', [SumController::class, 'card'])->middleware('throttle:costly');
     Route::get('/homes', [HomeController::class, 'index']);
     Route::post('/homes', [HomeController::class, 'store']);
     Route::get('/helping', [HomeController::class, 'helping']);

@@ -101,12 +101,12 @@ final class PdfWriter
         $this->paragraph("Drawn 1:$scale.", self::SMALL);
     }
 
-    /** A drawing upright and as large as the rest of the page takes it, whatever scale that is: its sizes stand on it. */
-    public function filling(Drawing $drawing): void
+    /** A drawing upright and as large as the rest of the page takes it, or this height of it, whatever scale that is: its sizes stand on it. */
+    public function filling(Drawing $drawing, float $most = INF): void
     {
         [$left, $bottom, $right, $top] = $drawing->bounds();
         $room = $this->roomLeft();
-        $this->plate($drawing, max(($right - $left) / $room[0], ($top - $bottom) / $room[1]), false);
+        $this->plate($drawing, max(($right - $left) / $room[0], ($top - $bottom) / min($most, $room[1])), false);
     }
 
     private function plate(Drawing $drawing, float $scale, bool $isTurned): void

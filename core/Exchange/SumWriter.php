@@ -37,7 +37,7 @@ final readonly class SumWriter
         return AllSums::worked($sum, [], $this->format)[0] ?? throw new \LogicException("The example of {$sum->about->kind} has no answer.");
     }
 
-    /** @return array{answers: list<array<string, mixed>>, says: list<string>} workings as lengths, marks without their unit */
+    /** @return array{answers: list<array<string, mixed>>, says: list<string>, formula: string} workings as lengths, marks without their unit */
     public function worked(Worked $worked): array
     {
         $lengths = new LengthWriter($this->format);
@@ -46,13 +46,15 @@ final readonly class SumWriter
             'answers' => array_map(fn (Answer $answer) => [
                 'label' => $answer->label, 'text' => $answer->text,
                 'working' => $answer->working === null ? null : ['text' => $answer->text] + $lengths->working($answer->working),
+                'length' => ($length = $answer->asLength()) === null ? null : $lengths->exact($length),
                 'marks' => array_map(fn (Length $mark) => ['nm' => $mark->nanometres(), 'text' => $this->format->finest()->withoutUnit($mark)], $answer->marks),
             ], $worked->answers),
             'says' => $worked->says,
+            'formula' => $worked->formula,
         ];
     }
 
-    /** @return array{answers: list<array<string, mixed>>, says: list<string>, drawing: array<string, mixed>} */
+    /** @return array{answers: list<array<string, mixed>>, says: list<string>, formula: string, drawing: array<string, mixed>} */
     public function drawn(Worked $worked): array
     {
         return $this->worked($worked) + ['drawing' => ScreenWriter::write($worked->drawing)];

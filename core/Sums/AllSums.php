@@ -56,7 +56,7 @@ final class AllSums
         }
         $sum = $blueprint->make($with, new HouseRules($format->unit));
         try {
-            return [$sum instanceof Sum ? $sum->work($format) : null, []];
+            return [$sum instanceof Sum ? $sum->work($format)->by($sum->formula()) : null, []];
         } catch (CannotBe $cannot) {
             return [null, [$cannot->field => $cannot->getMessage()]];
         }

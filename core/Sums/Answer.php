@@ -11,9 +11,18 @@ use Incastro\Measure\Working;
 /** One answer of a sum: what it is called, how it is written, and, of a length that was added up, how it came about. */
 final readonly class Answer
 {
-    /** @param list<Length> $marks of several along a line, each rounded once */
-    public function __construct(public string $label, public string $text, public ?Working $working = null, public array $marks = [])
+    /**
+     * @param  list<Length>  $marks  of several along a line, each rounded once
+     * @param  ?Length  $length  what it is, where that is a length that was not added up
+     */
+    public function __construct(public string $label, public string $text, public ?Working $working = null, public array $marks = [], private ?Length $length = null)
     {
+    }
+
+    /** What a field for a length takes over, where the answer is one. */
+    public function asLength(): ?Length
+    {
+        return $this->working->result ?? $this->length;
     }
 
     public static function length(string $label, Working $working, LengthFormat $format): self
@@ -23,7 +32,9 @@ final readonly class Answer
 
     public static function mm(string $label, float $mm, LengthFormat $format): self
     {
-        return new self($label, $format->write(Length::ofDouble($mm)));
+        $length = Length::ofDouble($mm);
+
+        return new self($label, $format->write($length), length: $length);
     }
 
     public static function degrees(string $label, float $degrees): self

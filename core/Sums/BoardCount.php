@@ -22,6 +22,11 @@ final readonly class BoardCount implements Sum
     ) {
     }
 
+    public function formula(): string
+    {
+        return 'boards = (width − both gaps) ÷ cover, up to the next whole one; where the last would be less than half a board: first = last = half of what the whole ones leave';
+    }
+
     public function work(LengthFormat $format): Worked
     {
         $free = Working::start('width to cover', $this->width)->minusTimes('gaps at the ends', 2, $this->end);

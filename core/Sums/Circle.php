@@ -43,6 +43,11 @@ final readonly class Circle implements Sum
     ) {
     }
 
+    public function formula(): string
+    {
+        return $this->by === CircleBy::Chord ? 'R = chord² ÷ (8 × rise) + rise ÷ 2; height at x from the middle = √(R² − x²) − (R − rise)' : 'R is the same from all three points: the middle lies where the lines square across their chords meet';
+    }
+
     public function work(LengthFormat $format): Worked
     {
         return $this->by === CircleBy::Chord ? $this->arc($format) : $this->through($format);
@@ -59,7 +64,7 @@ final readonly class Circle implements Sum
             throw new CannotBe('rise', 'So flat an arc is a straight line.');
         }
         $at = fn (float $x): float => sqrt(max(0.0, $radius ** 2 - $x ** 2)) - ($radius - $h);
-        $step = self::step($c / 10, $format);
+        $step = Handy::near($c / 10, $format);
         $marks = [];
         for ($x = $step; $x < $c / 2 - 1e-6; $x += $step) {
             $marks[] = Length::ofDouble($at($x));
@@ -76,16 +81,6 @@ final readonly class Circle implements Sum
             'furniture' => [Sketch::line($points, true, Style::Board)],
             'answers' => [Sketch::across(0.0, $c, -$c / 20, $format->write($this->chord)), Sketch::up($c / 2, 0.0, $h, $format->write($this->rise)), Sketch::label($c / 2, -$c / 7, 'R '.$finest->write(Length::ofDouble($radius)))],
         ]), $radius > self::SWUNG ? ['Too large to swing: bend a lath through the marks.'] : []);
-    }
-
-    /** The handy distance nearest to this: 1, 2 or 5 with noughts in mm; parts and whole of a foot in inches. */
-    private static function step(float $near, LengthFormat $format): float
-    {
-        $handy = $format->unit->isMetric()
-            ? array_merge(...array_map(fn (int $power) => [10.0 ** $power, 2 * 10.0 ** $power, 5 * 10.0 ** $power], range(0, 3)))
-            : array_map(fn (float $inches) => 25.4 * $inches, [0.25, 0.5, 1.0, 2.0, 3.0, 4.0, 6.0, 12.0, 24.0, 48.0]);
-
-        return array_reduce($handy, fn (float $best, float $one): float => abs($one - $near) < abs($best - $near) ? $one : $best, $handy[0]);
     }
 
     private function through(LengthFormat $format): Worked

@@ -27,6 +27,11 @@ final readonly class Divide implements Sum
     ) {
     }
 
+    public function formula(): string
+    {
+        return 'clear = (opening − boards × thickness) ÷ parts, rounded down; what is left goes to one of them';
+    }
+
     public function work(LengthFormat $format): Worked
     {
         $n = $this->count;

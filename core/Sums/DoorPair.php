@@ -36,6 +36,11 @@ final readonly class DoorPair implements Sum
     ) {
     }
 
+    public function formula(): string
+    {
+        return $this->mount === DoorMount::Inset ? 'width = (opening − 2 × gap round − gaps between) ÷ doors; height = opening − 2 × gap round' : 'width = (opening + 2 × lap − gaps between) ÷ doors; height = opening + 2 × lap';
+    }
+
     public function work(LengthFormat $format): Worked
     {
         $fine = $format->fine();

@@ -44,6 +44,11 @@ final readonly class DrawerSum implements Sum
     ) {
     }
 
+    public function formula(): string
+    {
+        return 'box = opening − 2 × slide − 1 mm (1/32 in); front and back = box − 2 × board; bottom = front + 2 × groove − 2 mm (1/16 in); height = opening − 25 mm (1 in) at most; slide = depth − front − 10 mm (3/8 in) at most';
+    }
+
     public function work(LengthFormat $format): Worked
     {
         $either = fn (array $size): Length => Length::ofDouble($format->unit->isMetric() ? $size[0] : 25.4 * $size[1]);

@@ -43,6 +43,15 @@ final readonly class Mitre implements Sum
     ) {
     }
 
+    public function formula(): string
+    {
+        return match ($this->of) {
+            MitreOf::Corner => 'α = atan2(a sin A, b + a cos A), β = A − α; the saw stands at 90° − α and 90° − β; the joint is a ÷ sin α long',
+            MitreOf::Polygon => 'saw = 180° ÷ sides',
+            MitreOf::Crown => 'mitre = atan(sin S ÷ tan(A ÷ 2)); bevel = asin(cos S × cos(A ÷ 2))',
+        };
+    }
+
     public function work(LengthFormat $format): Worked
     {
         if ($this->of !== MitreOf::Polygon && in_array($this->angle, [0.0, 180.0, 360.0], true)) {

@@ -30,6 +30,11 @@ final readonly class Paint implements Sum
     ) {
     }
 
+    public function formula(): string
+    {
+        return 'area × coats ÷ coverage, and a tenth more; then the tins that hold it for least';
+    }
+
     public function work(LengthFormat $format): Worked
     {
         $litres = $this->area * $this->coats / $this->coverage * self::WASTE;

@@ -41,6 +41,16 @@ final readonly class Screw implements Sum
     ) {
     }
 
+    public function formula(): string
+    {
+        return match ($this->into) {
+            ScrewInto::Board => 'all boards − 3 mm (1/8 in) at most',
+            ScrewInto::Edge => 'what is before the edge + 25 to 30 mm (1 to 1 1/4 in)',
+            ScrewInto::Stud => 'all layers + 25 to 32 mm (1 to 1 1/4 in)',
+            ScrewInto::Masonry => 'all layers + 50 to 60 mm (2 to 2 3/8 in)',
+        };
+    }
+
     public function work(LengthFormat $format): Worked
     {
         $either = fn (array $size): float => $format->unit->isMetric() ? $size[0] : 25.4 * $size[1];

@@ -34,6 +34,11 @@ final readonly class Slope implements Sum
     ) {
     }
 
+    public function formula(): string
+    {
+        return 'angle = atan(rise ÷ run); along = √(rise² + run²); a board loses thickness × tan(angle) in its bevel';
+    }
+
     public function work(LengthFormat $format): Worked
     {
         $run = $this->run->toDouble();

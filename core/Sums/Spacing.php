@@ -31,6 +31,11 @@ final readonly class Spacing implements Sum
     ) {
     }
 
+    public function formula(): string
+    {
+        return $this->ends === SlatEnds::On ? 'gap = (row − slats × width) ÷ (slats − 1); slats = (row + gap) ÷ (width + gap), up to the next whole one' : 'gap = (row − slats × width) ÷ (slats + 1); slats = (row − gap) ÷ (width + gap), up to the next whole one';
+    }
+
     public function work(LengthFormat $format): Worked
     {
         [$l, $w, $m] = [$this->length->toDouble(), $this->width->toDouble(), $this->gap->toDouble()];

@@ -36,6 +36,11 @@ final readonly class Square implements Sum
     ) {
     }
 
+    public function formula(): string
+    {
+        return $this->by === SquareBy::Diagonals ? 'true diagonal = √(width² + height²); out of square = (d₁² − d₂²) ÷ (4 × width); both read √((d₁² + d₂²) ÷ 2) when it is square' : 'angle = acos((p² + q² − r²) ÷ (2 p q))';
+    }
+
     public function work(LengthFormat $format): Worked
     {
         return $this->by === SquareBy::Diagonals ? $this->diagonals($format) : $this->triangle($format);

@@ -22,6 +22,11 @@ final readonly class Tape implements Sum
     ) {
     }
 
+    public function formula(): string
+    {
+        return 'all lengths in one, exactly; only what is written is rounded';
+    }
+
     public function work(LengthFormat $format): Worked
     {
         try {

@@ -32,6 +32,11 @@ final readonly class Weight implements Sum
     ) {
     }
 
+    public function formula(): string
+    {
+        return 'length × width × thickness × density';
+    }
+
     public function work(LengthFormat $format): Worked
     {
         $each = $this->length->toDouble() * $this->width->toDouble() * $this->thick->toDouble() / 1e9 * $this->density;

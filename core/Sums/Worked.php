@@ -12,8 +12,14 @@ final readonly class Worked
     /**
      * @param  non-empty-list<Answer>  $answers
      * @param  list<string>  $says
+     * @param  string  $formula  in words and signs
      */
-    public function __construct(public array $answers, public Drawing $drawing, public array $says = [])
+    public function __construct(public array $answers, public Drawing $drawing, public array $says = [], public string $formula = '')
     {
+    }
+
+    public function by(string $formula): self
+    {
+        return new self($this->answers, $this->drawing, $this->says, $formula);
     }
 }

@@ -30,6 +30,17 @@ final class SumTest extends AlcoveTestCase
         $this->getJson('/api/sums/halve')->assertNotFound();
     }
 
+    public function test_a_card_is_printed_for_what_was_typed(): void
+    {
+        foreach (['doors?width=1127', 'mitre?of=crown', 'spacing?measure=in/16', 'paint', 'drawer?bottom=under'] as $sum) {
+            [$name, $query] = [...explode('?', $sum), ''];
+            $card = $this->get("/api/sums/$name/card.pdf?$query")->assertOk()->assertHeader('Content-Type', 'application/pdf');
+            self::assertStringStartsWith('%PDF-', (string) $card->getContent());
+            self::assertSame(1, preg_match_all('~/Type /Page\b(?!s)~', (string) $card->getContent()), $sum);
+        }
+        $this->getJson('/api/sums/doors/card.pdf?width=x')->assertStatus(422)->assertJsonValidationErrors('width');
+    }
+
     public function test_nobody_else_is_answered(): void
     {
         $this->app?->make('auth')->forgetGuards();

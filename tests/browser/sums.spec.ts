@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { newPerson } from './person'
+import { demoJob, newPerson } from './person'
 
 /** Each sum once right and once wrong: what is typed in which field, what is answered, and what is refused. */
 const SUMS: [
@@ -109,4 +109,20 @@ test('a sum lies in its address, shows its working, and reads the unit that is c
   await expect(page).toHaveURL(/count=5/)
   // (1203 − 4·18.1)/5 = 226.12.
   await expect(answer.locator('dd').first()).toContainText('226 mm')
+})
+
+test('a sum fills the field it was asked from', async ({ page }) => {
+  await demoJob(page, 'landing-alcove')
+  const depth = page.getByLabel('Depth', { exact: true }).first()
+  await depth.focus()
+  await page.getByRole('button', { name: 'Quick sum for Depth', exact: true }).click()
+  const dialog = page.getByRole('dialog', { name: 'Quick sum for “Depth”' })
+  await dialog.getByLabel('Clear width or height').fill('680')
+  await dialog.getByLabel('Clear width or height').press('Enter')
+  await dialog.getByRole('spinbutton', { name: 'Parts' }).fill('2')
+  await dialog.getByRole('spinbutton', { name: 'Parts' }).press('Enter')
+  // (680 − 18.1)/2 = 330.95, down to 330.
+  await dialog.getByRole('button', { name: 'Use 330 mm, Each clear' }).click()
+  await expect(dialog).toBeHidden()
+  await expect(depth).toHaveValue('330 mm')
 })

@@ -207,8 +207,9 @@ export interface SumKind {
 
 /** What a quick sum comes to. */
 export interface SumAnswer {
-  answers: { label: string; text: string; working: Working | null; marks: Length[] }[]
+  answers: { label: string; text: string; working: Working | null; length: Length | null; marks: Length[] }[]
   says: string[]
+  formula: string
   drawing: Drawing
 }
 

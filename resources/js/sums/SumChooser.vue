@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import DrawingView from '@/drawing/DrawingView.vue'
 import TopBar from '@/shell/TopBar.vue'
+import { lastMeasure } from '@/shell/preferences'
 import { useSums } from './useSum'
 
 /** All quick sums, each with the drawing of its example. */
-const { sums, error } = useSums()
+const { sums, error } = useSums(lastMeasure)
 </script>
 
 <template>

@@ -1,14 +1,10 @@
 import { api, Refused } from '@/api/client'
 import type { Parameter, SumAnswer, SumKind } from '@/api/types'
-import { lastMeasure } from '@/shell/preferences'
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { computed, ref, watch, type Ref } from 'vue'
 
 /** The quick sums with their fields, as they are written in this unit. */
-export function useSums() {
-  const route = useRoute()
-  const measure = computed(() => (route.query.measure as string | undefined) ?? lastMeasure.value)
+export function useSums(measure: Ref<string>) {
   const { data, error } = useQuery({
     queryKey: ['sums', measure],
     queryFn: () =>
@@ -16,23 +12,14 @@ export function useSums() {
     staleTime: Infinity,
     retry: false,
   })
-  return { sums: computed(() => data.value ?? []), measure, error }
+  return { sums: computed(() => data.value ?? []), error }
 }
 
-/** One sum: what is typed lies in the address, and the server works it out at each change. */
-export function useSum() {
-  const route = useRoute()
-  const router = useRouter()
-  const { sums, measure, error } = useSums()
-  const sum = computed(() => sums.value.find((one) => one.name === route.params.sum) ?? null)
+/** One sum with what is typed into it; the server works it out at each change. */
+export function useSum(name: Ref<string>, typed: Ref<Record<string, string>>, measure: Ref<string>) {
+  const { sums, error } = useSums(measure)
+  const sum = computed(() => sums.value.find((one) => one.name === name.value) ?? null)
   const unit = computed<'mm' | 'in'>(() => (measure.value.startsWith('mm') ? 'mm' : 'in'))
-  const typed = computed(() =>
-    Object.fromEntries(
-      Object.entries(route.query).filter(
-        (pair): pair is [string, string] => pair[0] !== 'measure' && typeof pair[1] === 'string',
-      ),
-    ),
-  )
 
   /** What counts for a field: as typed, else as in the example. */
   function value(one: Parameter): unknown {
@@ -41,49 +28,37 @@ export function useSum() {
     return one.type === 'count' ? Number(own) : own
   }
   const is = (conditions: Parameter['when']) =>
-    Object.entries(conditions ?? {}).every(([name, wanted]) => {
-      const other = sum.value?.parameters.find((one) => one.name === name)
-      return other !== undefined && value(other) === wanted
+    Object.entries(conditions ?? {}).every(([other, wanted]) => {
+      const found = sum.value?.parameters.find((one) => one.name === other)
+      return found !== undefined && value(found) === wanted
     })
   const rows = computed(() =>
     (sum.value?.parameters ?? []).filter((one) => is(one.when) && !(one.unless && is(one.unless))),
   )
 
-  const set = (name: string, given: unknown) =>
-    router.replace({
-      query: { ...route.query, [name]: given === null || given === undefined ? undefined : String(given) },
-    })
-
   const query = computed(() => String(new URLSearchParams({ ...typed.value, measure: measure.value })))
   const { data, error: failed } = useQuery({
-    queryKey: ['sum', computed(() => route.params.sum), query],
-    queryFn: () => api<SumAnswer>('GET', `/api/sums/${String(route.params.sum)}?${query.value}`),
+    queryKey: ['sum', name, query],
+    queryFn: () => api<SumAnswer>('GET', `/api/sums/${name.value}?${query.value}`),
     enabled: computed(() => sum.value !== null),
     staleTime: Infinity,
     retry: false,
   })
-  /** The last good answer stands, faded, while a new one cannot be had. */
+  /** The last good answer stands, faded, while a new one cannot be had; before there is one, the example's drawing. */
   const last = ref<SumAnswer | null>(null)
-  watch(
-    () => route.params.sum,
-    () => (last.value = null),
-  )
+  watch(name, () => (last.value = null))
   watch(data, (answer) => answer && (last.value = answer), { immediate: true })
+  const example = computed<SumAnswer | null>(() =>
+    sum.value ? { answers: [], says: [], formula: '', drawing: sum.value.drawing } : null,
+  )
   const refusal = computed(() => (failed.value instanceof Refused ? failed.value : null))
   return {
     sum,
     rows,
-    measure,
     unit,
-    typed,
     value,
-    set,
-    answer: computed<SumAnswer | null>(
-      () =>
-        data.value ??
-        last.value ??
-        (failed.value && sum.value ? { answers: [], says: [], drawing: sum.value.drawing } : null),
-    ),
+    card: computed(() => `/api/sums/${name.value}/card.pdf?${query.value}`),
+    answer: computed(() => data.value ?? last.value ?? (failed.value ? example.value : null)),
     isFaded: computed(() => failed.value !== null),
     isExample: computed(() => Object.keys(typed.value).length === 0),
     faults: computed(() => refusal.value?.fields ?? {}),

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
-import { computed, ref, useId, watch } from 'vue'
+import { computed, defineAsyncComponent, inject, ref, useId, watch } from 'vue'
+import { inSum } from './inSum'
 import { echo, readLength, Unreadable, type JobUnit } from './lengthReader'
 
 /** A field for one length: echoes what was understood while typing, and gives the text up on Enter or on leaving. */
@@ -13,6 +14,10 @@ const props = defineProps<{
   whenEmpty?: string
   refused?: string | undefined
 }>()
+/** Fields of a sum are not filled by another. */
+const isInSum = inject(inSum, false)
+const SumDialog = defineAsyncComponent(() => import('@/sums/SumDialog.vue'))
+const reckons = ref(false)
 const emit = defineEmits<{ change: [text: string] }>()
 
 const id = useId()
@@ -43,6 +48,11 @@ function give() {
   emit('change', typed.value.trim())
 }
 
+function use(length: string) {
+  reckons.value = false
+  emit('change', length)
+}
+
 function leave(event: KeyboardEvent) {
   typed.value = props.text
   ;(event.target as HTMLInputElement).blur()
@@ -51,7 +61,22 @@ function leave(event: KeyboardEvent) {
 
 <template>
   <div class="length">
-    <label :for="id">{{ label }}</label>
+    <span class="name">
+      <label :for="id">{{ label }}</label>
+      <!-- On the way from field to field it is passed over: it would stand between all of them. -->
+      <button
+        v-if="!isInSum"
+        type="button"
+        class="reckon"
+        tabindex="-1"
+        title="Work it out by a quick sum"
+        :aria-label="`Quick sum for ${label}`"
+        @mousedown.prevent
+        @click="reckons = true"
+      >
+        ÷
+      </button>
+    </span>
     <InputText
       :id="id"
       v-model="typed"
@@ -67,6 +92,7 @@ function leave(event: KeyboardEvent) {
     <p :id="`${id}-says`" :class="fault ? 'fault' : 'soft'" aria-live="polite">
       {{ fault || understood.echo }}
     </p>
+    <SumDialog v-if="reckons" :field="label" @use="use" @close="reckons = false" />
   </div>
 </template>
 
@@ -84,6 +110,28 @@ function leave(event: KeyboardEvent) {
 }
 .length input::placeholder {
   font-size: 14px;
+}
+.name {
+  position: relative;
+}
+.reckon {
+  position: absolute;
+  top: 50%;
+  right: -6px;
+  translate: 0 -50%;
+  width: 32px;
+  height: 32px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--card);
+  color: var(--soft);
+  font: inherit;
+  cursor: pointer;
+  opacity: 0;
+}
+.length:focus-within .reckon,
+.length:hover .reckon {
+  opacity: 1;
 }
 p {
   grid-column: 1 / -1;

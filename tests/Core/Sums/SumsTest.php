@@ -8,6 +8,7 @@ use Incastro\Drawing\ScreenWriter;
 use Incastro\Measure\LengthFormat;
 use Incastro\Sums\AllSums;
 use Incastro\Sums\Answer;
+use Incastro\Sums\Around;
 use Incastro\Sums\Worked;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -141,6 +142,21 @@ final class SumsTest extends TestCase
                 self::assertSame($answered, array_unique($answered));
             }
         }
+    }
+
+    public function test_a_table_round_the_typed_length_has_the_sum_in_its_middle(): void
+    {
+        $around = Around::of(AllSums::find('doors') ?? self::fail(), ['width' => '1127', 'height' => '1890'], LengthFormat::of('mm/1'));
+        self::assertNotNull($around);
+        self::assertSame(['Width of the opening', 'Each wide', 'Each high', 'Hinges, each'], $around->head);
+        // A hundredth of 1127 is nearest to steps of 10: (1117 − 8)/2 = 554.5, (1127 − 8)/2, (1137 − 8)/2.
+        self::assertSame([['1117 mm', '554.5 mm'], ['1127 mm', '559.5 mm'], ['1137 mm', '564.5 mm']], array_map(fn (array $row) => array_slice($row, 0, 2), array_slice($around->rows, 4, 3)));
+        self::assertCount(11, $around->rows);
+        // Nothing to run through: tins are no length.
+        self::assertNull(Around::of(AllSums::find('paint') ?? self::fail(), [], LengthFormat::of('mm/1')));
+        // What has no answer is left out: 9 boards of 18.1 are 162.9.
+        $few = Around::of(AllSums::find('divide') ?? self::fail(), ['width' => '173', 'count' => '10'], LengthFormat::of('mm/1'));
+        self::assertSame('173 mm', $few->rows[5][0] ?? null);
     }
 
     /** Marks lie where the exact ones do within half a step, however many there are, and slats and gaps make up the row. */
