@@ -109,6 +109,42 @@ final class DoorsTest extends TestCase
         $this->refused('--window:0:window: “0” is not a whole number of sheets from 1.', 'saw:steps', $plan, $tools, '--window=0');
     }
 
+    public function test_studs_found_say_where_others_are(): void
+    {
+        $studs = fn (array $readings, array $more = []): string => $this->file('studs.json', json_encode($more + ['to' => 2700, 'readings' => $readings], JSON_THROW_ON_ERROR));
+        $found = array_map(fn (int $u) => ['u' => $u], [212, 615, 1018, 1830, 2236]);
+        $answer = $this->answer('wall:studs', $studs([...$found, ['u' => 1424, 'hit' => false]]));
+        self::assertSame([406.4, 'Studs stand every 406.4 mm.'], [$answer['pitch_mm'], $answer['sentence']]);
+        // Expected at 1426 ± 15, and probed there in vain.
+        self::assertSame([true, false], array_column($answer['expected'], 'probed'));
+        self::assertEqualsWithDelta([1411, 1441], [$answer['expected'][0]['probe_from_mm'], $answer['expected'][0]['probe_to_mm']], 1.0);
+        $few = $this->answer('wall:studs', $studs(array_slice($found, 0, 3)));
+        self::assertSame([null, [400, 406.4], 'Every 400 mm or 406.4 mm: a stud found near 1815 mm decides.'], [$few['pitch_mm'], $few['undecided_mm'], $few['sentence']]);
+        // Two edges felt, 1 1/2 in apart: the middle.
+        self::assertEqualsWithDelta(25.4 * 16.75, $this->answer('wall:studs', $studs([['u' => 16, 'other_edge' => 17.5]], ['unit' => 'in', 'to' => 96]))['found'][0]['u_mm'], 0.001);
+        $this->refused('studs.json:$.readings[0].u: It lies past the wall’s end (2700).', 'wall:studs', $studs([['u' => 2710]]));
+        $this->refused('studs.json:$.readings[1].u: The same stud as at 615? A second take of it, or two studs: leave one of them out.', 'wall:studs', $studs([['u' => 615], ['u' => 630]]));
+        $this->refused('studs.json:$.readings[0].other_edge: Edges 70 mm apart are not those of one stud of 38, 45 or 50 mm. Feel for them again.', 'wall:studs', $studs([['u' => 600, 'other_edge' => 670]]));
+    }
+
+    public function test_fitting_day_is_planned_and_told_to_a_calendar(): void
+    {
+        $plan = $this->file('install.json', json_encode([
+            'tasks' => [['id' => 'fill', 'minutes' => 15], ['id' => 'sand', 'minutes' => 15, 'needs' => [['task' => 'fill', 'dry' => 'filler']]]],
+            'sessions' => [['start' => '2027-03-06T09:00', 'end' => '2027-03-06T13:00']],
+        ], JSON_THROW_ON_ERROR));
+        $answer = $this->answer('install:plan', $plan);
+        // 9:10 to 9:25, two hours to dry.
+        self::assertSame(['2027-03-06 11:25', '2027-03-06 11:40', true], [$answer['placed'][1]['start'], $answer['end'], $answer['proven']]);
+        $calendar = $this->called('install:plan', $plan, '--ics');
+        self::assertSame(0, $calendar->getExitCode());
+        self::assertStringStartsWith("BEGIN:VCALENDAR\r\n", $calendar->getOutput());
+        self::assertStringContainsString("DTSTART:20270306T090000Z\r\n", $calendar->getOutput());
+        $bad = $this->file('bad.json', '{"tasks": [], "sessions": [{"start": "noon", "end": "2027-03-06T13:00"}]}');
+        $this->refused('bad.json:$.sessions[0].start: “noon” is not a day and an hour, such as 2027-03-06T09:00.', 'install:plan', $bad);
+        $this->refused('bad.json:$.sessions[0].start: “noon” is not a day and an hour, such as 2027-03-06T09:00.', 'install:plan', $bad, '--ics');
+    }
+
     public function test_a_quick_sum_answers_with_its_working_and_refuses_by_field(): void
     {
         $sum = $this->answer('sum', 'divide', 'width=1203', 'count=4', 'board=18.1');

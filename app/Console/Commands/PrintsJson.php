@@ -39,4 +39,12 @@ trait PrintsJson
 
         return self::SUCCESS;
     }
+
+    /** @throws BadFile where the argument names no file */
+    private function read(string $argument): string
+    {
+        $file = (string) $this->argument($argument);
+
+        return is_file($file) ? (string) file_get_contents($file) : throw BadFile::at("$file:0:$argument", 'There is no such file.');
+    }
 }

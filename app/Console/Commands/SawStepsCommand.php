@@ -46,12 +46,4 @@ final class SawStepsCommand extends Command
             return SawStepsWriter::write($steps, $plan->sheets);
         });
     }
-
-    /** @throws BadFile */
-    private function read(string $argument): string
-    {
-        $file = (string) $this->argument($argument);
-
-        return is_file($file) ? (string) file_get_contents($file) : throw BadFile::at("$file:0:$argument", 'There is no such file.');
-    }
 }
