@@ -117,11 +117,10 @@ await shot('fit-picker', async () => {
   await page.getByText('being worked out').first().waitFor({ state: 'hidden', timeout: 30_000 })
   await page.waitForFunction(() => !document.body.textContent.includes('being worked out'), null, { timeout: 30_000 })
 })
-await shot('fit-dark', async () => {
-  await page.emulateMedia({ colorScheme: 'dark' })
-  await fit('Eaves berth')
+await shot('sums', async () => {
+  await page.goto(`${base}/sums/spacing?length=1900&width=70`)
+  await page.getByRole('region', { name: 'Answer' }).waitFor()
 })
-await page.emulateMedia({ colorScheme: 'light' })
 await page.setViewportSize(phone)
 await shot('measure-phone', async () => {
   await open('measure')

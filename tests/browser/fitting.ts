@@ -66,3 +66,13 @@ export async function millimetres(page: Page, name: string | RegExp): Promise<nu
   const text = await page.getByRole('button', { name, includeHidden: true }).first().textContent()
   return Number(/([\d.]+) ?mm/.exec(text ?? '')?.[1])
 }
+
+/** Starts from each recipe in an empty space, one after another: each fits. */
+export async function eachFits(page: Page, recipes: readonly string[]): Promise<void> {
+  for (const recipe of recipes) {
+    await page.getByRole('button', { name: `Start from: ${recipe}`, exact: true }).click()
+    await expect(page.locator('g.cell').first()).toBeVisible()
+    await expect(page.getByRole('status').first()).toContainText('Fits.')
+    await page.getByRole('button', { name: 'Start from another layout' }).click()
+  }
+}

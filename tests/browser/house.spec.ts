@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { clashes, fill, leaf } from './fitting'
+import { clashes, eachFits, fill, leaf } from './fitting'
 import { demoJob } from './person'
 
 const verdict = (page: import('@playwright/test').Page) => page.getByRole('status').first()
@@ -23,12 +23,7 @@ for (const [file, recipes] of BEGUN) {
     page,
   }) => {
     await demoJob(page, file, false)
-    for (const recipe of recipes) {
-      await page.getByRole('button', { name: `Start from: ${recipe}`, exact: true }).click()
-      await expect(page.locator('g.cell').first()).toBeVisible()
-      await expect(verdict(page)).toContainText('Fits.')
-      await page.getByRole('button', { name: 'Start from another layout' }).click()
-    }
+    await eachFits(page, recipes)
   })
 }
 

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { pick } from './fitting'
+import { eachFits, pick } from './fitting'
 import { demoJob, landingAlcove } from './person'
 
 const verdict = (page: Page) => page.getByRole('status').first()
@@ -23,12 +23,7 @@ for (const [file, job, recipes] of BEGUN) {
   test(`what one sits, sleeps and works on is begun from a recipe, and fits: ${job}`, async ({ page }) => {
     test.setTimeout(120_000)
     await demoJob(page, file, false)
-    for (const recipe of recipes) {
-      await page.getByRole('button', { name: `Start from: ${recipe}`, exact: true }).click()
-      await expect(page.locator('g.cell').first()).toBeVisible()
-      await expect(verdict(page)).toContainText('Fits.')
-      await page.getByRole('button', { name: 'Start from another layout' }).click()
-    }
+    await eachFits(page, recipes)
   })
 }
 

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { choose, millimetres, pick } from './fitting'
+import { choose, eachFits, millimetres, pick } from './fitting'
 import { demoJob, landingAlcove } from './person'
 
 const verdict = (page: Page) => page.getByRole('status').first()
@@ -169,12 +169,7 @@ for (const [file, job, recipes] of BEGUN) {
   test(`what people keep things in is begun from a recipe, and fits: ${job}`, async ({ page }) => {
     test.setTimeout(120_000)
     await demoJob(page, file, false)
-    for (const recipe of recipes) {
-      await page.getByRole('button', { name: `Start from: ${recipe}`, exact: true }).click()
-      await expect(page.locator('g.cell').first()).toBeVisible()
-      await expect(verdict(page)).toContainText('Fits.')
-      await page.getByRole('button', { name: 'Start from another layout' }).click()
-    }
+    await eachFits(page, recipes)
   })
 }
 

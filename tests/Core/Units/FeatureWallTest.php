@@ -9,12 +9,12 @@ use Incastro\Measure\Unit;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
-use Incastro\Planning\SpacePlan;
 use Incastro\Planning\UsualMaterials;
 use Incastro\Rules\Edit;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Severity;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\PieceSizes;
 use Tests\Core\TestLayout;
 
 final class FeatureWallTest extends TestCase
@@ -40,23 +40,11 @@ final class FeatureWallTest extends TestCase
         return self::FIRE + ['wide' => TestLayout::mm(1275), 'high' => TestLayout::mm(415), 'foot' => TestLayout::mm(700), 'fireDepth' => TestLayout::mm(152), 'fireAir' => TestLayout::mm(25), 'fireClear' => TestLayout::mm(300), 'cladding' => TestLayout::mm(9.5)];
     }
 
-    /** @return array<string, array<string, int>> pieces by name and size */
-    private static function sizes(SpacePlan $plan): array
-    {
-        $sizes = [];
-        foreach ($plan->pieces() as $piece) {
-            $size = sprintf('%s × %s', $piece->length->result->toDouble(), $piece->width->result->toDouble());
-            $sizes[$piece->name][$size] = ($sizes[$piece->name][$size] ?? 0) + 1;
-        }
-
-        return $sizes;
-    }
-
     public function test_studs_between_plates_round_an_electric_fire(): void
     {
         $plan = self::layout(self::fire())->plan();
         self::assertSame([], array_map(fn (Finding $one) => $one->sentence, array_filter($plan->findings, fn (Finding $one) => $one->severity === Severity::Clash)));
-        $sizes = self::sizes($plan);
+        $sizes = PieceSizes::counted($plan);
         // 152 + 25 − 11.9 − 9.5 = 155.6, up to 156; with skin and cladding 177.4.
         $decisions = $plan->decisions();
         self::assertSame(156.0, $decisions['Front of the frame, F1']->result->toDouble());
@@ -85,7 +73,7 @@ final class FeatureWallTest extends TestCase
     public function test_rails_and_uprights_lie_flat_where_it_is_shallow(): void
     {
         // 76 + 25 at most: 100 lies on rails, packed 24 off the wall.
-        $sizes = self::sizes(self::layout(['hole' => 'niche', 'wide' => TestLayout::mm(600), 'high' => TestLayout::mm(400), 'foot' => TestLayout::mm(1100)])->plan());
+        $sizes = PieceSizes::counted(self::layout(['hole' => 'niche', 'wide' => TestLayout::mm(600), 'high' => TestLayout::mm(400), 'foot' => TestLayout::mm(1100)])->plan());
         // (2400 − 63)/600 = 3.9: five rails, 584.25 apart: at 0, 584.25, 1168.5, 1752.75 and 2337; the third lies behind the niche.
         // 600 + 2 · 18 + 2 · 3 = 642 wide in the middle: 679 beside it, down, and 679.
         self::assertSame(['2000 × 63' => 4], $sizes['Rail']);
@@ -151,7 +139,7 @@ final class FeatureWallTest extends TestCase
         $front = array_values(array_filter($plan->assemblies[1]->placed, fn ($placed) => $placed->piece->name === 'Mantel front'))[0];
         // It lies on the skin: 156 + 11.9, and is 180 deep.
         self::assertEqualsWithDelta([156.0 + 11.9 + 180.0, 700.0], [$front->bounds->v1, $front->bounds->u0], 1e-6);
-        $sizes = self::sizes($plan);
+        $sizes = PieceSizes::counted($plan);
         self::assertSame(['1600 × 120' => 1], $sizes['Mantel front']);
         self::assertSame(['1600 × 180' => 1], $sizes['Mantel top']);
         self::assertSame(['180 × 120' => 2], $sizes['Mantel end']);

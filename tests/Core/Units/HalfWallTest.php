@@ -6,11 +6,11 @@ namespace Tests\Core\Units;
 
 use Incastro\Measure\Unit;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
-use Incastro\Planning\SpacePlan;
 use Incastro\Planning\UsualMaterials;
 use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\PieceSizes;
 use Tests\Core\TestLayout;
 
 final class HalfWallTest extends TestCase
@@ -40,23 +40,11 @@ final class HalfWallTest extends TestCase
         return ['id' => 'y'] + Doc::holds('half-wall', $with) + ['on' => ['wall' => 0, 'from' => null, 'to' => null, 'foot' => null, 'head' => null]];
     }
 
-    /** @return array<string, array<string, int>> */
-    private static function sizes(SpacePlan $plan): array
-    {
-        $sizes = [];
-        foreach ($plan->pieces() as $piece) {
-            $size = sprintf('%s × %s', $piece->length->result->toDouble(), $piece->width->result->toDouble());
-            $sizes[$piece->name][$size] = ($sizes[$piece->name][$size] ?? 0) + 1;
-        }
-
-        return $sizes;
-    }
-
     public function test_two_panels_between_three_posts(): void
     {
         $layout = self::layout(self::wall(['long' => TestLayout::mm(1480)]));
         self::assertSame([], array_map(fn (Finding $one) => $one->sentence, $layout->clashes()));
-        $sizes = self::sizes($layout->plan());
+        $sizes = PieceSizes::counted($layout->plan());
         // (1480 − 3 · 89)/2 = 606.5; 1000 − 27 = 973.
         self::assertSame(['973 × 89' => 1], $sizes['Wall post']);
         self::assertSame(['973 × 89' => 2], $sizes['Post']);
@@ -71,7 +59,7 @@ final class HalfWallTest extends TestCase
 
     public function test_one_panel_whose_frames_butt(): void
     {
-        $sizes = self::sizes(self::layout(self::wall(['long' => TestLayout::mm(970), 'panels' => 1, 'mitred' => false]))->plan());
+        $sizes = PieceSizes::counted(self::layout(self::wall(['long' => TestLayout::mm(970), 'panels' => 1, 'mitred' => false]))->plan());
         // 970 − 2 · 89 = 792; 792 − 2 · 60 = 672.
         self::assertSame(['792 × 89' => 1], $sizes['Sole']);
         self::assertSame(['672 × 60' => 4], $sizes['Frame, level']);
@@ -104,14 +92,14 @@ final class HalfWallTest extends TestCase
         $gate = fn (array $with): array => ['id' => 'g'] + Doc::holds('gate', ['from' => TestLayout::mm(1500), 'latch' => TestLayout::mm(8)] + $with) + ['on' => ['wall' => 0, 'from' => null, 'to' => null, 'foot' => null, 'head' => null]];
         $layout = self::layout(self::wall(['long' => TestLayout::mm(1480)]), $gate([]));
         self::assertSame([], array_map(fn (Finding $one) => $one->sentence, $layout->clashes()));
-        $sizes = self::sizes($layout->plan());
+        $sizes = PieceSizes::counted($layout->plan());
         // 700 − 6 − 8 = 686; 1000 − 40 − 30 = 930.
         self::assertSame(['930 × 60' => 2], $sizes['Gate stile']);
         self::assertSame(['566 × 60' => 2], $sizes['Gate rail']);
         self::assertSame(['910 × 666' => 1], $sizes['Gate panel']);
         // Open, a brace goes from corner to corner: √(566² + 810²) = 988.15, down; a gap of that size catches no head.
         $braced = self::layout(self::wall(['long' => TestLayout::mm(1480)]), $gate(['fill' => 'brace']));
-        self::assertSame(['988 × 60' => 1], self::sizes($braced->plan())['Brace']);
+        self::assertSame(['988 × 60' => 1], PieceSizes::counted($braced->plan())['Brace']);
         self::assertSame([], $braced->clashes());
         // An opening of 320 leaves 200 between the stiles.
         self::assertSame('A gap of 200 mm can catch a head.', self::layout($gate(['fill' => 'brace', 'opening' => TestLayout::mm(320)]))->clashes()[0]->sentence);

@@ -9,10 +9,10 @@ use Incastro\Measure\LengthFormat;
 use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unit;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
-use Incastro\Planning\SpacePlan;
 use Incastro\Planning\UsualMaterials;
 use Incastro\Units\Make\Opening\Sections;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\PieceSizes;
 use Tests\Core\TestLayout;
 
 final class OpeningFrameTest extends TestCase
@@ -31,23 +31,12 @@ final class OpeningFrameTest extends TestCase
             ->thing('post-2', 'post', 200 + 1601 - 23.5, 0, 47, 1500, 0, 'may-be-covered');
     }
 
-    /** @return array<string, array{float, float}> by mark */
-    private static function sizes(SpacePlan $plan): array
-    {
-        $sizes = [];
-        foreach ($plan->pieces() as $piece) {
-            $sizes[substr($piece->mark, 3)] = [$piece->length->result->toDouble(), $piece->width->result->toDouble()];
-        }
-
-        return $sizes;
-    }
-
     public function test_three_sections_under_a_rake_cover_the_posts_found(): void
     {
         $layout = self::layout();
         self::assertSame([], array_map(fn ($one) => $one->sentence, $layout->clashes()));
         $plan = $layout->plan();
-        $sizes = self::sizes($plan);
+        $sizes = PieceSizes::byMark($plan);
         // (2412 − 140 − 140)/3 = 710.67, down; 2412 − 70 − 2130 − 140 = 72.
         self::assertSame([710.0, 72.0], [$plan->decisions()['Each section, O1']->result->toDouble(), $plan->decisions()['Right side stile, O1']->result->toDouble()]);
         // 520 + 70 · tan 33.5° = 566.3; 520 + 2412 · tan 33.5° = 2116.5.

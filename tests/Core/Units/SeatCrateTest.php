@@ -12,6 +12,7 @@ use Incastro\Planning\SpacePlan;
 use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\PieceSizes;
 use Tests\Core\TestLayout;
 
 /** A seat on a crate of half-lapped boards, by hand. */
@@ -29,23 +30,12 @@ final class SeatCrateTest extends TestCase
         return $layout->with(['members' => [Doc::member('seat', 'bench-seat', ['a-1'])]])->changing(['materials' => $materials] + JobChoices::defaults('Test', $measure));
     }
 
-    /** @return array<string, array{float, float}> */
-    private static function sizes(SpacePlan $plan): array
-    {
-        $sizes = [];
-        foreach ($plan->pieces() as $piece) {
-            $sizes[(string) preg_replace('/^[A-Z]\d-/', '', $piece->mark)] = [$piece->length->result->toDouble(), $piece->width->result->toDouble()];
-        }
-
-        return $sizes;
-    }
-
     /** 1600 long between walls, 545 deep and 312 high, of 17.8: cells of 377.75 by 245.8. */
     public function test_a_crate_by_hand(): void
     {
         $plan = self::layout(1611.0, 312.0, 545.0)->plan();
         self::assertSame('fits', $plan->verdict->state, implode(' ', array_map(fn (Finding $finding) => $finding->sentence, $plan->findings)));
-        $sizes = self::sizes($plan);
+        $sizes = PieceSizes::byMark($plan);
         self::assertSame([1600.0, 312.0], $sizes['front']);
         self::assertSame([1600.0, 312.0], $sizes['back']);
         // 545 − 2 × 17.8 = 509.4; 1600 − 2 × 17.8 = 1564.4
@@ -63,7 +53,7 @@ final class SeatCrateTest extends TestCase
     public function test_a_crate_in_inches_by_hand(): void
     {
         $plan = self::layout(72.42 * 25.4, 12.5 * 25.4, 23.9375 * 25.4, [], 'in/16', 25.4 * 23 / 32)->plan();
-        $sizes = array_map(fn (array $size) => array_map(fn (float $mm) => round($mm / 25.4, 6), $size), self::sizes($plan));
+        $sizes = array_map(fn (array $size) => array_map(fn (float $mm) => round($mm / 25.4, 6), $size), PieceSizes::byMark($plan));
         self::assertSame([72.0, 12.5], $sizes['front']);
         self::assertSame([22.5, 12.5], $sizes['cross-3']);
         self::assertSame([70.5625, 12.5], $sizes['long-1']);

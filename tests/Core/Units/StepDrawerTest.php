@@ -6,10 +6,10 @@ namespace Tests\Core\Units;
 
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
-use Incastro\Planning\SpacePlan;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Severity;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\PieceSizes;
 use Tests\Core\TestLayout;
 
 /** A cupboard round the foot of a basin, with a step below that pulls out round it. */
@@ -33,22 +33,11 @@ final class StepDrawerTest extends TestCase
         return $layout->thing('foot', 'pedestal', 418.6 - 105.5, 164.9 - 105.5, 211, 211, 700, 'may-be-covered', ['face' => 'floor'])->thing('basin', 'basin', 200, 700, 460, 150, 420, 'uncovered');
     }
 
-    /** @return array<string, array{float, float}> by mark */
-    private static function sizes(SpacePlan $plan): array
-    {
-        $sizes = [];
-        foreach ($plan->pieces() as $piece) {
-            $sizes[substr($piece->mark, 3)] = [$piece->length->result->toDouble(), $piece->width->result->toDouble()];
-        }
-
-        return $sizes;
-    }
-
     public function test_it_goes_round_the_foot_of_a_basin_and_so_do_the_boards_above(): void
     {
         $plan = self::basin(self::layout())->plan();
         self::assertSame([], array_map(fn (Finding $one) => $one->sentence, array_filter($plan->findings, fn (Finding $one) => $one->severity === Severity::Clash)));
-        $sizes = self::sizes($plan);
+        $sizes = PieceSizes::byMark($plan);
         // Between the stiles 773: 773 − 2 · 4 = 765 wide; 773 − 5 = 768 for its front.
         self::assertSame(765.0, $sizes['step-lid'][0]);
         self::assertSame(768.0, $sizes['step-front-1'][0]);
@@ -71,7 +60,7 @@ final class StepDrawerTest extends TestCase
 
     public function test_without_a_basin_it_has_one_back(): void
     {
-        $sizes = self::sizes(self::layout()->plan());
+        $sizes = PieceSizes::byMark(self::layout()->plan());
         // 765 − 2 · 18.
         self::assertSame(729.0, $sizes['step-back'][0]);
         self::assertArrayNotHasKey('step-cheek-L', $sizes);
