@@ -6,6 +6,7 @@ namespace Incastro\Sums;
 
 use Incastro\Drawing\Drawing;
 use Incastro\Drawing\Style;
+use Incastro\Geometry\Mitre as Joint;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Rules\Parameters\About;
@@ -13,11 +14,12 @@ use Incastro\Rules\Parameters\Amount;
 use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\Unless;
 use Incastro\Rules\Parameters\When;
 
 /**
  * Saw settings of a mitre: α = atan2(a·sin A, b + a·cos A), β = A − α, the saw at 90 − α and 90 − β; equal widths (180 − A)/2, a ring of n
- * sides 180/n, crown lying flat: mitre atan(sin S/tan(A/2)), bevel asin(cos S·cos(A/2)).
+ * sides 180/n; strips that stand and crowns as core/Geometry/Mitre has them.
  */
 #[About('mitre', 'Mitre', 'Saw angles for corners as they are.', 'Angles')]
 final readonly class Mitre implements Sum
@@ -27,7 +29,9 @@ final readonly class Mitre implements Sum
 
     public function __construct(
         #[Choice('Mitre of', MitreOf::Corner)] public MitreOf $of,
-        #[Amount('Inner angle of the corner', 90.0, 0.0, 360.0, '°')] public float $angle,
+        #[Amount('Inner angle of the corner', 90.0, 0.0, 360.0, '°')]
+        #[Unless('of', MitreOf::Polygon)]
+        public float $angle,
         #[Size('Width of the first board', ['70', '2 3/4'], 1, 2_000)]
         #[When('of', MitreOf::Corner)]
         public Length $first,
@@ -37,9 +41,15 @@ final readonly class Mitre implements Sum
         #[Count('Sides of the ring', 8, 3, 60)]
         #[When('of', MitreOf::Polygon)]
         public int $sides,
+        #[Size('Thickness of the skirting', ['18', '3/4'], 1, 100)]
+        #[When('of', MitreOf::Standing)]
+        public Length $thick,
         #[Amount('Spring of the crown, from the wall', 38.0, 1.0, 89.0, '°')]
         #[When('of', MitreOf::Crown)]
         public float $spring,
+        #[Amount('Rake that it turns to on one wall', 0.0, 0.0, 80.0, '°', 'Above 0: from level to the rake, and the corner does not count.')]
+        #[When('of', MitreOf::Crown)]
+        public float $rake,
     ) {
     }
 
@@ -48,20 +58,24 @@ final readonly class Mitre implements Sum
         return match ($this->of) {
             MitreOf::Corner => 'α = atan2(a sin A, b + a cos A), β = A − α; the saw stands at 90° − α and 90° − β; the joint is a ÷ sin α long',
             MitreOf::Polygon => 'saw = 180° ÷ sides',
-            MitreOf::Crown => 'mitre = atan(sin S ÷ tan(A ÷ 2)); bevel = asin(cos S × cos(A ÷ 2))',
+            MitreOf::Standing => 'bevel = (180° − A) ÷ 2; longer at its long point by thickness × tan(bevel)',
+            MitreOf::Crown => $this->rake > 0.0 ? 'mitre = atan(cos S × tan(θ ÷ 2)); bevel = asin(sin S × sin(θ ÷ 2))' : 'mitre = atan(sin S ÷ tan(A ÷ 2)); bevel = asin(cos S × cos(A ÷ 2))',
         };
     }
 
     public function work(LengthFormat $format): Worked
     {
-        if ($this->of !== MitreOf::Polygon && in_array($this->angle, [0.0, 180.0, 360.0], true)) {
+        if ($this->of !== MitreOf::Polygon && ! ($this->of === MitreOf::Crown && $this->rake > 0.0) && in_array($this->angle, [0.0, 180.0, 360.0], true)) {
             throw new CannotBe('angle', 'A straight run has no mitre.');
         }
 
         return match ($this->of) {
             MitreOf::Corner => $this->corner($format),
-            MitreOf::Polygon => new Worked([Answer::degrees('Saw at each end', 180 / $this->sides), Answer::degrees('Inner angle', 180 - 360 / $this->sides)], $this->meeting(180 - 360 / $this->sides, 1.0, 1.0, [180 / $this->sides, 180 / $this->sides])),
-            MitreOf::Crown => $this->crown(),
+            MitreOf::Polygon => $this->ring(),
+            MitreOf::Standing => $this->standing($format),
+            MitreOf::Crown => $this->rake > 0.0
+                ? $this->flat(Joint::crownToRake($this->spring, $this->rake), 180.0 - $this->rake, 'both halves of the corner are sawn alike.')
+                : $this->flat(Joint::crown($this->spring, $this->angle), $this->angle, 'an inside corner keeps the upper edge long.'),
         };
     }
 
@@ -84,14 +98,27 @@ final readonly class Mitre implements Sum
         ], $this->meeting($this->angle, $a, $b, [$one, $other]), $says);
     }
 
-    private function crown(): Worked
+    private function ring(): Worked
     {
-        [$s, $half] = [deg2rad($this->spring), deg2rad($this->angle) / 2];
+        $inner = 180.0 - 360.0 / $this->sides;
+        $saw = Joint::flat($inner)->mitre;
+
+        return new Worked([Answer::degrees('Saw at each end', $saw), Answer::degrees('Inner angle', $inner)], $this->meeting($inner, 1.0, 1.0, [$saw, $saw]));
+    }
+
+    private function standing(LengthFormat $format): Worked
+    {
+        $bevel = Joint::standing($this->angle)->bevel;
 
         return new Worked([
-            Answer::degrees('Mitre', rad2deg(atan(sin($s) / tan($half)))),
-            Answer::degrees('Bevel', rad2deg(asin(cos($s) * cos($half)))),
-        ], $this->meeting($this->angle, 1.0, 1.0), ['Lying flat on the saw, its back down; an inside corner keeps the upper edge long.']);
+            Answer::degrees('Bevel at each end', $bevel),
+            Answer::mm('Longer at its long point by', Joint::longPoint($this->thick->toDouble(), $this->angle), $format->finest()),
+        ], $this->meeting($this->angle, 1.0, 1.0, [$bevel, $bevel]), [$this->angle > 180.0 ? 'An outside corner: the long point is on the face.' : 'An inside corner: the long point is at the wall. Where corners are not square, one strip runs through and the other is coped.']);
+    }
+
+    private function flat(Joint $joint, float $angle, string $says): Worked
+    {
+        return new Worked([Answer::degrees('Mitre', $joint->mitre), Answer::degrees('Bevel', $joint->bevel)], $this->meeting($angle, 1.0, 1.0), ["Lying flat on the saw, its back down; $says"]);
     }
 
     /**

@@ -11,6 +11,7 @@ enum MitreOf: string implements Choosable
 {
     case Corner = 'corner';
     case Polygon = 'polygon';
+    case Standing = 'standing';
     case Crown = 'crown';
 
     public function label(): string
@@ -18,6 +19,7 @@ enum MitreOf: string implements Choosable
         return match ($this) {
             self::Corner => 'Two boards that meet',
             self::Polygon => 'A ring of equal sides',
+            self::Standing => 'A skirting, standing',
             self::Crown => 'Crown moulding, lying flat',
         };
     }

@@ -54,6 +54,9 @@ final class SumsTest extends TestCase
         yield 'an octagon' => ['mitre', ['of' => 'polygon', 'sides' => '8'], 'mm/1', ['Saw at each end' => '22.5°', 'Inner angle' => '135.0°']];
         // atan(sin 38 / tan 45.5) = 31.2°, asin(cos 38 · cos 45.5) = 33.5°.
         yield 'a crown' => ['mitre', ['of' => 'crown', 'spring' => '38', 'angle' => '91'], 'mm/1', ['Mitre' => '31.2°', 'Bevel' => '33.5°']];
+        yield 'a crown from level to a rake' => ['mitre', ['of' => 'crown', 'spring' => '38', 'rake' => '33.5'], 'mm/1', ['Mitre' => '13.3°', 'Bevel' => '10.2°']];
+        // (270 − 180)/2 = 45; 18 · tan 45.
+        yield 'a skirting round an outside corner' => ['mitre', ['of' => 'standing', 'angle' => '270', 'thick' => '18'], 'mm/1', ['Bevel at each end' => '45.0°', 'Longer at its long point by' => '18 mm']];
         // 2300/96 = 23.96 → 24; 2300 − 23·96 = 92.
         yield 'boards with a good last one' => ['boards', ['width' => '2310', 'cover' => '96', 'end' => '5'], 'mm/1', ['Boards' => '24', 'Last board' => '92 mm']];
         // 2328 − 24·96 = 24 is less than 48: (2328 − 23·96)/2 = 60.
