@@ -115,7 +115,11 @@ test('a sum fills the field it was asked from', async ({ page }) => {
   await demoJob(page, 'landing-alcove')
   const depth = page.getByLabel('Depth', { exact: true }).first()
   await depth.focus()
-  await page.getByRole('button', { name: 'Quick sum for Depth', exact: true }).click()
+  await page
+    .locator('.length')
+    .filter({ has: page.getByLabel('Depth', { exact: true }) })
+    .getByRole('button', { name: 'Quick sum' })
+    .click()
   const dialog = page.getByRole('dialog', { name: 'Quick sum for “Depth”' })
   await dialog.getByLabel('Clear width or height').fill('680')
   await dialog.getByLabel('Clear width or height').press('Enter')

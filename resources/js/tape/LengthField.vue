@@ -62,7 +62,7 @@ function leave(event: KeyboardEvent) {
 <template>
   <div class="length">
     <span class="name">
-      <label :for="id">{{ label }}</label>
+      <label :id="`${id}-name`" :for="id">{{ label }}</label>
       <!-- On the way from field to field it is passed over: it would stand between all of them. -->
       <button
         v-if="!isInSum"
@@ -70,7 +70,8 @@ function leave(event: KeyboardEvent) {
         class="reckon"
         tabindex="-1"
         title="Work it out by a quick sum"
-        :aria-label="`Quick sum for ${label}`"
+        aria-label="Quick sum"
+        :aria-describedby="`${id}-name`"
         @mousedown.prevent
         @click="reckons = true"
       >
