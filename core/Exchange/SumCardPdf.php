@@ -18,7 +18,7 @@ use Incastro\Sums\Worked;
 final readonly class SumCardPdf
 {
     /** Height of the drawing, and width of a page between its margins; mm. */
-    private const DRAWING = 62.0;
+    private const DRAWING = 52.0;
 
     private const PAGE = 180.0;
 

@@ -13,7 +13,7 @@ use Incastro\Rules\Parameters\Size;
 /** A sum for lengths near the one that was typed first: a table for the wall of the workshop. */
 final readonly class Around
 {
-    private const ROWS = 5;
+    private const ROWS = 4;
 
     /** Steps are about this part of the length. */
     private const STEP = 1 / 100;

@@ -12,12 +12,15 @@ use Tests\TestCase;
 /** What belongs to another person does not exist. */
 final class OwnershipTest extends TestCase
 {
+    /** Parameters of addresses that name nothing of anybody. */
+    private const NOBODYS = ['sum'];
+
     public function test_every_route_to_something_owned_asks_a_policy(): void
     {
         $checked = 0;
         foreach (Routes::getRoutes()->getRoutes() as $route) {
             /** @var Route $route */
-            if (! str_starts_with($route->uri(), 'api/') || $route->parameterNames() === []) {
+            if (! str_starts_with($route->uri(), 'api/') || array_diff($route->parameterNames(), self::NOBODYS) === []) {
                 continue;
             }
             self::assertNotEmpty(array_filter($route->gatherMiddleware(), fn ($middleware) => is_string($middleware) && str_starts_with($middleware, 'can:')), $route->uri());
@@ -33,7 +36,7 @@ final class OwnershipTest extends TestCase
         $this->actingAs($this->person('two@example.org'));
         $asked = 0;
         foreach (Routes::getRoutes()->getRoutes() as $route) {
-            if (! str_starts_with($route->uri(), 'api/') || $route->parameterNames() === []) {
+            if (! str_starts_with($route->uri(), 'api/') || array_diff($route->parameterNames(), self::NOBODYS) === []) {
                 continue;
             }
             $uri = strtr($route->uri(), ['{job}' => $job->id, '{home}' => $job->home_id, '{space}' => $this->space($job)->id]);

@@ -153,13 +153,13 @@ final class SumsTest extends TestCase
         self::assertNotNull($around);
         self::assertSame(['Width of the opening', 'Each wide', 'Each high', 'Hinges, each'], $around->head);
         // A hundredth of 1127 is nearest to steps of 10: (1117 − 8)/2 = 554.5, (1127 − 8)/2, (1137 − 8)/2.
-        self::assertSame([['1117 mm', '554.5 mm'], ['1127 mm', '559.5 mm'], ['1137 mm', '564.5 mm']], array_map(fn (array $row) => array_slice($row, 0, 2), array_slice($around->rows, 4, 3)));
-        self::assertCount(11, $around->rows);
+        self::assertSame([['1117 mm', '554.5 mm'], ['1127 mm', '559.5 mm'], ['1137 mm', '564.5 mm']], array_map(fn (array $row) => array_slice($row, 0, 2), array_slice($around->rows, 3, 3)));
+        self::assertCount(9, $around->rows);
         // Nothing to run through: tins are no length.
         self::assertNull(Around::of(AllSums::find('paint') ?? self::fail(), [], LengthFormat::of('mm/1')));
-        // What has no answer is left out: 9 boards of 18.1 are 162.9.
-        $few = Around::of(AllSums::find('divide') ?? self::fail(), ['width' => '173', 'count' => '10'], LengthFormat::of('mm/1'));
-        self::assertSame('173 mm', $few->rows[5][0] ?? null);
+        // What has no answer is left out: 9 boards of 18.1 are 162.9; at steps of 2 round 165 the first that leaves something is 163.
+        $few = Around::of(AllSums::find('divide') ?? self::fail(), ['width' => '165', 'count' => '10'], LengthFormat::of('mm/1'));
+        self::assertSame(['163 mm', '165 mm'], array_slice(array_column($few->rows ?? [], 0), 0, 2));
     }
 
     /** Marks lie where the exact ones do within half a step, however many there are, and slats and gaps make up the row. */
