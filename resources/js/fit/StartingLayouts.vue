@@ -95,6 +95,12 @@ li h3 {
 }
 .purposes {
   flex-wrap: wrap;
+  gap: 6px;
+}
+/* They go on in a second row: each stands by itself. */
+.purposes :deep(.p-togglebutton) {
+  border: 1px solid var(--line);
+  border-radius: 8px;
 }
 li p {
   margin: 0;
