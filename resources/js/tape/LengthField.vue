@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
-import { computed, defineAsyncComponent, inject, ref, useId, watch } from 'vue'
+import { computed, inject, onMounted, onUnmounted, ref, useId, watch } from 'vue'
 import { inSum } from './inSum'
+import { asking } from './sumDesk'
 import { echo, readLength, Unreadable, type JobUnit } from './lengthReader'
 
 /** A field for one length: echoes what was understood while typing, and gives the text up on Enter or on leaving. */
@@ -16,8 +17,6 @@ const props = defineProps<{
 }>()
 /** Fields of a sum are not filled by another. */
 const isInSum = inject(inSum, false)
-const SumDialog = defineAsyncComponent(() => import('@/sums/SumDialog.vue'))
-const reckons = ref(false)
 const emit = defineEmits<{ change: [text: string] }>()
 
 const id = useId()
@@ -48,10 +47,15 @@ function give() {
   emit('change', typed.value.trim())
 }
 
-function use(length: string) {
-  reckons.value = false
-  emit('change', length)
-}
+const use = (length: string) => emit('change', length)
+const ask = () => (asking.value = { label: props.label, use })
+// A panel may be drawn anew while a sum is open: the field that then stands in its place takes the answer.
+onMounted(() => {
+  if (!isInSum && asking.value?.label === props.label && asking.value.use === null) ask()
+})
+onUnmounted(() => {
+  if (asking.value?.use === use) asking.value = { label: props.label, use: null }
+})
 
 function leave(event: KeyboardEvent) {
   typed.value = props.text
@@ -73,7 +77,7 @@ function leave(event: KeyboardEvent) {
         aria-label="Quick sum"
         :aria-describedby="`${id}-name`"
         @mousedown.prevent
-        @click="reckons = true"
+        @click="ask"
       >
         ÷
       </button>
@@ -93,7 +97,6 @@ function leave(event: KeyboardEvent) {
     <p :id="`${id}-says`" :class="fault ? 'fault' : 'soft'" aria-live="polite">
       {{ fault || understood.echo }}
     </p>
-    <SumDialog v-if="reckons" :field="label" @use="use" @close="reckons = false" />
   </div>
 </template>
 
