@@ -35,7 +35,7 @@ final readonly class InstallWriter
             'bound' => $bound === null ? null : $this->file->local($bound),
             'proven' => $end !== null && $end === $bound,
             'chain' => array_map(fn (Placed $one): string => $one->task->id, $this->schedule->chain()),
-            'helps' => $end === null ? [] : array_map($this->help(...), $this->scheduler->helps($this->file->offset($end))),
+            'helps' => $end === null ? [] : array_map($this->help(...), $this->scheduler->helps($this->file->offset(...))),
         ];
     }
 

@@ -41,10 +41,10 @@ final readonly class Scheduler
     /**
      * What would end it earlier: a visit at an hour when something is dry, or one more person; best first.
      *
-     * @param  int  $offset  of local time, seconds
+     * @param  \Closure(int): int  $offset  seconds by which clocks go before UTC at a moment
      * @return list<array{visit: ?Session, people: int, end: int}>
      */
-    public function helps(int $offset): array
+    public function helps(\Closure $offset): array
     {
         $now = $this->schedule();
         $end = $now->end();
@@ -154,15 +154,19 @@ final readonly class Scheduler
         return sprintf('The last session is over before %s can begin: add one.', $task->label());
     }
 
-    /** A visit that opens when something is dry, at an hour of the day; none where a session is then. */
-    private function visit(int $dry, int $offset): ?Session
+    /**
+     * A visit that opens when something is dry, at an hour of the day; none where a session is then.
+     *
+     * @param  \Closure(int): int  $offset
+     */
+    private function visit(int $dry, \Closure $offset): ?Session
     {
         $start = (int) ceil(($dry - Session::SET_UP) / self::QUARTER) * self::QUARTER;
         foreach ($this->sessions as $session) {
             $start = $start < $session->end && $start + self::QUARTER > $session->start ? (int) ceil($session->end / self::QUARTER) * self::QUARTER : $start;
         }
         $day = 86400;
-        $hour = ($start + $offset) % $day;
+        $hour = ($start + $offset($start)) % $day;
         $start += match (true) {
             $hour < self::HOURS[0] => self::HOURS[0] - $hour,
             $hour >= self::HOURS[1] => $day - $hour + self::HOURS[0],

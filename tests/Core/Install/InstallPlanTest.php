@@ -76,6 +76,10 @@ final class InstallPlanTest extends TestCase
         $answer = $this->answer(self::JOB + ['sessions' => self::saturdays()]);
         // The filler is dry at 14:02: ten minutes to set up, 15 + 30 of work, 15 to clear.
         self::assertContains(['start' => '2027-03-13 14:00', 'minutes' => 75, 'end' => '2027-04-10 10:40', 'sentence' => 'A visit of 1 h 15 at 2027-03-13 14:00: it ends 2027-04-10 10:40.'], $answer['helps']);
+        // By the clock of that day, before and after it changes.
+        $first = $this->answer(self::JOB + ['sessions' => [...self::saturdays(), ['start' => '2027-03-13T14:00', 'end' => '2027-03-13T15:15']]]);
+        self::assertContains('2027-03-14 08:00', array_column($first['helps'], 'start'));
+        self::assertContains('2027-03-20 13:00', array_column($first['helps'], 'start'));
         $with = $this->answer(self::JOB + ['sessions' => [...self::saturdays(), ['start' => '2027-03-13T14:00', 'end' => '2027-03-13T15:15'], ['start' => '2027-03-20T13:00', 'end' => '2027-03-20T14:30']]]);
         $at = array_column($with['placed'], 'start', 'task');
         self::assertSame(['2027-03-13 14:10', '2027-03-13 14:25', '2027-03-20 13:10'], [$at['sand'], $at['prime'], $at['coat1']]);
@@ -119,7 +123,7 @@ final class InstallPlanTest extends TestCase
             self::assertEquals($schedule, (new Scheduler(new Order($tasks), $sessions))->schedule());
             if ($schedule->end() !== null) {
                 self::assertLessThanOrEqual($schedule->end(), (int) $scheduler->bound());
-                foreach ($scheduler->helps(0) as $help) {
+                foreach ($scheduler->helps(fn (): int => 0) as $help) {
                     self::assertLessThan($schedule->end(), $help['end']);
                 }
             }
