@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Exchange;
 
 use Incastro\Install\StudGrid;
+use Incastro\Measure\Unit;
 
 /** Reads where studs were found along a wall, and writes what that says of the others. */
 final readonly class StudFile
@@ -19,8 +20,6 @@ final readonly class StudFile
 
     private const WIDTH_OFF = 6.0;
 
-    private const INCH = 25.4;
-
     /** @var list<float> centre lines, mm */
     private array $found;
 
@@ -31,7 +30,7 @@ final readonly class StudFile
 
     private float $to;
 
-    private bool $isMetric;
+    private Unit $unit;
 
     /** @throws BadFile */
     public function __construct(string $file, string $json)
@@ -41,8 +40,8 @@ final readonly class StudFile
         if ($unit !== 'mm' && $unit !== 'in') {
             $from->fault('.unit', sprintf('“%s” is not a unit here. It is mm or in.', is_scalar($unit) ? $unit : 'That'));
         }
-        $this->isMetric = $unit !== 'in';
-        $scale = $this->isMetric ? 1.0 : self::INCH;
+        $this->unit = $unit === 'in' ? Unit::Inch : Unit::Millimetre;
+        $scale = $this->unit->nanometres() / 1e6;
         $most = 30_000 / $scale;
         $this->from = $scale * $from->number($from->data, 'from', '', 0, $most, 0.0);
         $this->to = $scale * $from->number($from->data, 'to', '', 1 / $scale, $most);
@@ -98,7 +97,7 @@ final readonly class StudFile
     /** @param list<float> $pitches */
     private function sentence(array $pitches, ?float $decides): string
     {
-        $write = fn (float $mm): string => $this->isMetric ? "$mm mm" : sprintf('%s in', round($mm / self::INCH, 2));
+        $write = fn (float $mm): string => $this->unit->isMetric() ? "$mm mm" : sprintf('%s in', round(1e6 * $mm / $this->unit->nanometres(), 2));
 
         return match (true) {
             $pitches === [] => 'Fewer than three studs say nothing of others: find one more.',

@@ -57,12 +57,9 @@ final readonly class SumCardPdf
         $rows = [];
         $rules = new HouseRules($this->format->unit);
         $described = array_column($sum->described($rules, $this->format->finest()), null, 'name');
-        $counts = fn (string $name): mixed => ($typed[$name] ?? '') !== '' ? $typed[$name] : $described[$name]['default'];
         foreach ($described as $name => $field) {
-            foreach ($field['when'] ?? [] as $other => $wanted) {
-                if ($counts($other) !== $wanted) {
-                    continue 2;
-                }
+            if (! $sum->means($name, $typed, $rules, $this->format)) {
+                continue;
             }
             $given = ($typed[$name] ?? '') !== '' ? $typed[$name] : null;
             $text = match (true) {

@@ -8,6 +8,7 @@ use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Parameters\Blueprint;
+use Incastro\Rules\Parameters\Parameter;
 use Incastro\Rules\Parameters\Size;
 
 /** A sum for lengths near the one that was typed first: a table for the wall of the workshop. */
@@ -33,7 +34,8 @@ final readonly class Around
     public static function of(Blueprint $sum, array $typed, LengthFormat $format): ?self
     {
         $rules = new HouseRules($format->unit);
-        $name = self::first($sum, $typed, $rules);
+        // The first length that means something with what was chosen.
+        $name = array_key_first(array_filter($sum->parameters, fn (Parameter $one, string $name) => $one instanceof Size && $sum->means($name, $typed, $rules, $format), ARRAY_FILTER_USE_BOTH));
         if ($name === null) {
             return null;
         }
@@ -56,30 +58,5 @@ final readonly class Around
         }
 
         return $head === [] ? null : new self($head, $rows);
-    }
-
-    /**
-     * The first length that means something with what was chosen.
-     *
-     * @param  array<string, mixed>  $typed
-     */
-    private static function first(Blueprint $sum, array $typed, HouseRules $rules): ?string
-    {
-        foreach ($sum->parameters as $name => $parameter) {
-            if ($parameter instanceof Size && (! isset($sum->when[$name]) || self::isChosen($sum, $name, $typed, $rules))) {
-                return $name;
-            }
-        }
-
-        return null;
-    }
-
-    /** @param array<string, mixed> $typed */
-    private static function isChosen(Blueprint $sum, string $name, array $typed, HouseRules $rules): bool
-    {
-        $on = $sum->when[$name]->name;
-        $usual = $sum->parameters[$on]->usual($rules);
-
-        return ($typed[$on] ?? ($usual instanceof \BackedEnum ? $usual->value : $usual)) === $sum->when[$name]->stored();
     }
 }

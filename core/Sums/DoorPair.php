@@ -8,11 +8,13 @@ use Incastro\Drawing\Drawing;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Working;
+use Incastro\Rules\HouseRules;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\When;
+use Incastro\Rules\Rule;
 
 /** Doors side by side: inset (w − 2r − (n − 1)·gap)/n by h − 2r, over the edges (w + 2o − (n − 1)·gap)/n by h + 2o. */
 #[About('doors', 'Doors', 'Sizes of doors in or over an opening.', 'Boxes')]
@@ -26,7 +28,7 @@ final readonly class DoorPair implements Sum
         #[Size('Height of the opening', ['1890', '74 3/8'], 50, 5_000)] public Length $height,
         #[Count('Doors', 2, 1, 8)] public int $count,
         #[Choice('They lie', DoorMount::Inset)] public DoorMount $mount,
-        #[Size('Gap round them', ['2.5', '3/32'], 0.5, 10)]
+        #[Size('Gap round them', Rule::DoorReveal, 0.5, 10)]
         #[When('mount', DoorMount::Inset)]
         public Length $reveal,
         #[Size('They lap', ['12', '1/2'], 1, 60)]
@@ -55,8 +57,9 @@ final readonly class DoorPair implements Sum
             throw new CannotBe('count', 'Nothing is left for a door: fewer of them, or smaller gaps.');
         }
         $hinges = 5;
+        $rules = new HouseRules($format->unit);
         foreach (array_reverse(self::HINGES, true) as $count => [$mm, $inches]) {
-            $hinges = $up->result->toDouble() <= ($format->unit->isMetric() ? $mm : 25.4 * $inches) ? $count : $hinges;
+            $hinges = $up->result->toDouble() <= $rules->either($mm, $inches)->toDouble() ? $count : $hinges;
         }
         [$w, $h] = [$this->width->toDouble(), $this->height->toDouble()];
         [$from, $foot] = $isInset ? [$this->reveal->toDouble(), $this->reveal->toDouble()] : [-$this->lap->toDouble(), -$this->lap->toDouble()];

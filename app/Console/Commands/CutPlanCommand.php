@@ -45,11 +45,7 @@ final class CutPlanCommand extends Command
     public function handle(): int
     {
         return $this->printed(function (): array {
-            $unit = match ($this->option('unit')) {
-                'mm' => Unit::Millimetre,
-                'in' => Unit::Inch,
-                default => throw BadFile::at('--unit:0:unit', sprintf('“%s” is not a unit here. It is mm or in.', $this->option('unit'))),
-            };
+            $unit = $this->unit();
             $saw = $this->saw(new LengthReader($unit));
             $list = new CutListCsv($unit);
             $pieces = $list->pieces((string) $this->argument('pieces'));

@@ -8,7 +8,6 @@ use Illuminate\Console\Command;
 use Incastro\Exchange\BadFile;
 use Incastro\Exchange\InstallFile;
 use Incastro\Exchange\InstallWriter;
-use Symfony\Component\Console\Output\OutputInterface;
 
 /** Puts the tasks of fitting day into the sessions that there are. Needs no database. */
 final class InstallPlanCommand extends Command
@@ -23,19 +22,9 @@ final class InstallPlanCommand extends Command
 
     public function handle(): int
     {
-        if ($this->option('ics') !== true) {
-            return $this->printed(fn (): array => (new InstallWriter($this->file()))->answer());
-        }
-        try {
-            $calendar = (new InstallWriter($this->file()))->calendar(now()->getTimestamp());
-        } catch (BadFile $bad) {
-            fwrite(STDERR, $bad->getMessage()."\n");
-
-            return 2;
-        }
-        $this->output->write($calendar, false, OutputInterface::OUTPUT_RAW);
-
-        return self::SUCCESS;
+        return $this->option('ics') === true
+            ? $this->written(fn (): string => (new InstallWriter($this->file()))->calendar(now()->getTimestamp()))
+            : $this->printed(fn (): array => (new InstallWriter($this->file()))->answer());
     }
 
     /** @throws BadFile */

@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use Closure;
 use Incastro\Exchange\BadFile;
+use Incastro\Measure\Unit;
 use Symfony\Component\Console\Exception\ExceptionInterface;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -28,16 +29,32 @@ trait PrintsJson
     /** @param Closure(): array<mixed> $compute */
     private function printed(Closure $compute): int
     {
+        return $this->written(fn (): string => json_encode($compute(), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n");
+    }
+
+    /** @param Closure(): string $compute  what is printed as it is */
+    private function written(Closure $compute): int
+    {
         try {
-            $answer = $compute();
+            $text = $compute();
         } catch (BadFile $bad) {
             fwrite(STDERR, $bad->getMessage()."\n");
 
             return 2;
         }
-        $this->output->write(json_encode($answer, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n", false, OutputInterface::OUTPUT_RAW);
+        $this->output->write($text, false, OutputInterface::OUTPUT_RAW);
 
         return self::SUCCESS;
+    }
+
+    /** @throws BadFile where the option is no unit */
+    private function unit(): Unit
+    {
+        return match ($this->option('unit')) {
+            'mm' => Unit::Millimetre,
+            'in' => Unit::Inch,
+            default => throw BadFile::at('--unit:0:unit', sprintf('“%s” is not a unit here. It is mm or in.', $this->option('unit'))),
+        };
     }
 
     /** @throws BadFile where the argument names no file */

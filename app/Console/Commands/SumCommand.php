@@ -26,11 +26,7 @@ final class SumCommand extends Command
     public function handle(): int
     {
         return $this->printed(function (): array {
-            $format = match ($this->option('unit')) {
-                'mm' => LengthFormat::millimetres(),
-                'in' => LengthFormat::inches(),
-                default => throw BadFile::at('--unit:0:unit', sprintf('“%s” is not a unit here. It is mm or in.', $this->option('unit'))),
-            };
+            $format = $this->unit()->isMetric() ? LengthFormat::millimetres() : LengthFormat::inches();
             $name = (string) $this->argument('name');
             $sum = AllSums::find($name) ?? throw BadFile::at('sum:0:name', sprintf('“%s” is no sum. There are: %s.', $name, implode(', ', array_map(fn (Blueprint $one) => $one->about->kind, AllSums::blueprints()))));
             [$worked, $faults] = AllSums::worked($sum, $this->typed(), $format);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
-use Incastro\Exchange\BadFile;
 use Incastro\Exchange\UnitWriter;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\JobReader;
@@ -22,11 +21,7 @@ final class UnitsListCommand extends Command
     public function handle(): int
     {
         return $this->printed(function (): array {
-            $measure = match ($this->option('unit')) {
-                'mm' => 'mm/1',
-                'in' => 'in/16',
-                default => throw BadFile::at('--unit:0:unit', sprintf('“%s” is not a unit here. It is mm or in.', $this->option('unit'))),
-            };
+            $measure = $this->unit()->isMetric() ? 'mm/1' : 'in/16';
             $job = JobReader::read(JobChoices::defaults('Units', $measure) + ['ways_in' => [], 'spaces' => []]);
 
             return (new UnitWriter($job->format, $job->rules, $job->materials))->all();

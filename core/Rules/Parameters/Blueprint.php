@@ -118,6 +118,26 @@ final class Blueprint
         return array_diff_key($with, $this->faults($with, $format));
     }
 
+    /**
+     * Whether a parameter means anything beside the values of others, all else as usual.
+     *
+     * @param  array<mixed>  $with  as given; what is empty is not chosen
+     */
+    public function means(string $name, array $with, HouseRules $rules, LengthFormat $format): bool
+    {
+        $is = function (When|Unless|null $one) use ($with, $rules, $format): ?bool {
+            if ($one === null) {
+                return null;
+            }
+            $given = $with[$one->name] ?? '';
+            $usual = $this->parameters[$one->name]->usual($rules);
+
+            return ($given !== '' ? $this->stored($one->name, $given, $format) : ($usual instanceof \BackedEnum ? $usual->value : $usual)) === $one->stored();
+        };
+
+        return $is($this->when[$name] ?? null) !== false && $is($this->unless[$name] ?? null) !== true;
+    }
+
     /** @return list<array<string, mixed>> the parameters for a screen, in their order */
     public function described(HouseRules $rules, LengthFormat $format): array
     {

@@ -4,6 +4,7 @@ import { useJob } from '@/job/store'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import ParameterField from './ParameterField.vue'
+import { meant } from './meant'
 import { useUnits } from './useUnits'
 
 /** What a unit is set to: a row for every parameter that its kind declares. Whatever is not chosen is as usual. */
@@ -13,12 +14,8 @@ const { find } = useUnits()
 const kind = computed(() => find(props.holds.kind))
 
 const now = (name: string) => props.holds.with[name]
-const is = (conditions: Parameter['when']) =>
-  Object.entries(conditions ?? {}).every(([name, value]) => now(name)?.value === value)
 const rows = computed(() =>
-  (kind.value?.parameters ?? []).filter(
-    (one) => now(one.name) && is(one.when) && !(one.unless && is(one.unless)),
-  ),
+  meant(kind.value?.parameters ?? [], (name) => now(name)?.value).filter((one) => now(one.name)),
 )
 const field = (one: Parameter) => `${props.path}.with.${one.name}`
 const refused = (one: Parameter) => job.refused[field(one)]

@@ -1,5 +1,6 @@
 import { api, Refused } from '@/api/client'
 import type { Parameter, SumAnswer, SumKind } from '@/api/types'
+import { meant } from '@/fit/meant'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch, type Ref } from 'vue'
 
@@ -27,14 +28,11 @@ export function useSum(name: Ref<string>, typed: Ref<Record<string, string>>, me
     if (own === undefined) return one.default
     return one.type === 'count' ? Number(own) : own
   }
-  const is = (conditions: Parameter['when']) =>
-    Object.entries(conditions ?? {}).every(([other, wanted]) => {
-      const found = sum.value?.parameters.find((one) => one.name === other)
-      return found !== undefined && value(found) === wanted
-    })
-  const rows = computed(() =>
-    (sum.value?.parameters ?? []).filter((one) => is(one.when) && !(one.unless && is(one.unless))),
-  )
+  const rows = computed(() => {
+    const all = sum.value?.parameters ?? []
+    const named = Object.fromEntries(all.map((one) => [one.name, one]))
+    return meant(all, (other) => named[other] && value(named[other]))
+  })
 
   const query = computed(() => String(new URLSearchParams({ ...typed.value, measure: measure.value })))
   const { data, error: failed } = useQuery({
