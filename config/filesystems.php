@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 return [
-    // Nothing on this disk is for the web.
-    'disks' => ['local' => ['driver' => 'local', 'root' => storage_path('app/private'), 'serve' => false, 'throw' => true]],
+    // Nothing on these disks is for the web. Photos lie in the database, so that any number of web servers share them.
+    'disks' => [
+        'local' => ['driver' => 'local', 'root' => storage_path('app/private'), 'serve' => false, 'throw' => true],
+        'database' => ['driver' => 'database', 'throw' => true],
+    ],
 ];

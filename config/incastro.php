@@ -22,6 +22,10 @@ return [
     'improves' => (bool) env('INCASTRO_IMPROVES', true),
     // Address of a price service (docs/prices.md); none is asked where it is empty.
     'prices' => rtrim((string) env('INCASTRO_PRICES', ''), '/'),
+    // The disk on which photos lie, and bytes that those of one job and of one home may take.
+    'photos' => env('INCASTRO_PHOTOS', 'database'),
+    'photo_bytes_job' => (int) env('INCASTRO_PHOTO_BYTES_JOB', 500 * 1024 * 1024),
+    'photo_bytes_home' => (int) env('INCASTRO_PHOTO_BYTES_HOME', 2048 * 1024 * 1024),
     // Days for which what was taken out can be put back.
     'put_back_days' => 30,
     // Days for which a remembered stage that nobody reads is kept, and bytes that all of them may take.

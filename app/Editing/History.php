@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\DB;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\BuyChoices;
 use Incastro\Planning\CuttingChoices;
+use Incastro\Planning\FittingChoices;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\Layout\LayoutChoices;
 use Incastro\Planning\MaterialChoices;
@@ -281,6 +282,7 @@ final class History
             str_starts_with($edit->path, 'layout') => LayoutChoices::label($edit),
             str_starts_with($edit->path, 'sheets.') => CuttingChoices::LABELS[$edit->path] ?? $edit->path,
             str_starts_with($edit->path, 'buying.') => BuyChoices::LABELS[$edit->path] ?? $edit->path,
+            str_starts_with($edit->path, 'installing.') => FittingChoices::label($edit->path),
             default => $edit->path,
         };
     }

@@ -11,16 +11,18 @@ use App\Models\User;
 use App\Planning\Cutting;
 use Illuminate\Support\Carbon;
 use Illuminate\Validation\ValidationException;
-use Incastro\Measure\LengthFormat;
-use Incastro\Measure\LengthReader;
-use Incastro\Measure\Unreadable;
+use Incastro\Install\FittingFacts;
+use Incastro\Log\LogFacts;
 use Incastro\Saw\Ticks;
 
-/** Takes what happened at the saw and in the shop: each fact once, however often it is sent; all of a batch or none. */
+/** Takes what happened at the saw, in the shop, on fitting day and what the log is told: each fact once, however often it is sent; all of a batch or none. */
 final readonly class JobFactBook
 {
     /** Of one job. */
     private const MOST = 20_000;
+
+    /** A device's clock is believed within so many seconds. */
+    private const CLOCK_OFF = 120;
 
     public function __construct(private History $history)
     {
@@ -28,20 +30,23 @@ final readonly class JobFactBook
 
     /**
      * @param  list<array<string, mixed>>  $facts
+     * @param  ?Carbon  $sentAt  by the clock of the device: where that is minutes off, moments are moved by as much
      *
      * @throws ValidationException
      * @throws FactConflict
      */
-    public function add(Job $job, User $user, array $facts): void
+    public function add(Job $job, User $user, array $facts, ?Carbon $sentAt = null): void
     {
+        $facts = $this->corrected($facts, $sentAt);
         $this->history->changing($job, function () use ($job, $user, $facts): void {
             $known = JobFact::query()->whereKey(array_column($facts, 'id'))->get()->keyBy('id');
             $parts = $this->partsByRelease($job, array_filter(array_column($facts, 'release')));
             $rows = [];
             foreach ($facts as $i => $fact) {
-                $row = $this->row($parts, $job, $user, $i, $fact);
                 $kept = $known[$fact['id']] ?? null;
-                if ($kept !== null && [$kept->job_id, $kept->kind, $kept->part, $kept->withdraws] !== [$job->id, $row['kind'], $row['part'], $fact['withdraws'] ?? []]) {
+                // What is here already was let through once.
+                $row = $this->row($parts, $job, $user, $i, $kept === null ? $fact : array_replace_recursive($fact, ['body' => ['anyway' => true]]));
+                if ($kept !== null && ([$kept->job_id, $kept->kind, $kept->part, $kept->withdraws] !== [$job->id, $row['kind'], $row['part'], $fact['withdraws'] ?? []] || $kept->body != json_decode($row['body'] ?? 'null', true))) {
                     throw FactConflict::at($i, $fact);
                 }
                 if ($kept === null) {
@@ -56,6 +61,30 @@ final readonly class JobFactBook
             }
             Cutting::count($job);
         });
+    }
+
+    /**
+     * Moments by a clock that is more than two minutes off, moved to those of this one.
+     *
+     * @param  list<array<string, mixed>>  $facts
+     * @return list<array<string, mixed>>
+     */
+    private function corrected(array $facts, ?Carbon $sentAt): array
+    {
+        $off = $sentAt === null ? 0 : Carbon::now()->getTimestamp() - $sentAt->getTimestamp();
+        if (abs($off) <= self::CLOCK_OFF) {
+            return $facts;
+        }
+        $moved = fn (mixed $at): mixed => is_string($at) && strtotime($at) !== false ? Carbon::parse($at)->addSeconds($off)->toIso8601ZuluString('millisecond') : $at;
+
+        return array_map(function (array $fact) use ($moved, $off): array {
+            $fact['at'] = $moved($fact['at']);
+            if ($fact['kind'] === LogFacts::HOURS && is_array($fact['body'] ?? null)) {
+                $fact['body'] = ['from' => $moved($fact['body']['from'] ?? null), 'to' => $moved($fact['body']['to'] ?? null), 'clock' => $off] + $fact['body'];
+            }
+
+            return $fact;
+        }, $facts);
     }
 
     /**
@@ -89,59 +118,29 @@ final readonly class JobFactBook
         if ($fact['kind'] === Ticks::BOUGHT && $part === null) {
             throw ValidationException::withMessages(["facts.$i.part" => 'Say what was bought: a line of the list has a key.']);
         }
+        $body = $this->body($job, $i, $fact);
 
         return [
             'id' => $fact['id'], 'job_id' => $job->id, 'release_id' => $release, 'user_id' => $user->id, 'author' => $user->name,
             'device' => $fact['device'], 'sequence' => $fact['sequence'], 'kind' => $fact['kind'], 'part' => $part,
-            'body' => $this->body($job, $i, $fact),
+            'body' => $body === null ? null : json_encode($body, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
             'withdraws' => json_encode($fact['withdraws'] ?? [], JSON_THROW_ON_ERROR),
             'at' => FactBook::believed($fact['at'])->format('Y-m-d H:i:s.vP'), 'recorded_at' => Carbon::now()->format('Y-m-d H:i:s.vP'),
         ];
     }
 
-    /** @param array<string, mixed> $fact */
-    private function body(Job $job, int $i, array $fact): ?string
+    /**
+     * @param  array<string, mixed>  $fact
+     * @return array<string, mixed>|null
+     */
+    private function body(Job $job, int $i, array $fact): ?array
     {
-        return match ($fact['kind']) {
-            Ticks::SPOILED => json_encode(['why' => $fact['why'] ?? 'other', 'remains' => $this->remains($job, $i, $fact)], JSON_THROW_ON_ERROR),
-            Ticks::AS_CUT => json_encode($this->asCut($job, $i, $fact), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
-            Ticks::BOUGHT => json_encode(['amount' => (int) ($fact['amount'] ?? 1)], JSON_THROW_ON_ERROR),
-            default => null,
+        $lengths = new TypedLengths($job);
+
+        return match (true) {
+            in_array($fact['kind'], FittingFacts::KINDS, true) => (new FittingBodies($job, $lengths))->read($i, $fact),
+            in_array($fact['kind'], LogFacts::KINDS, true) => (new LogBodies($job, $lengths))->read($i, $fact),
+            default => (new SawBodies($lengths))->read($i, $fact),
         };
-    }
-
-    /**
-     * @param  array<string, mixed>  $fact
-     * @return list<array{int, int}> extents along and across the grain of the sheet, nm
-     */
-    private function remains(Job $job, int $i, array $fact): array
-    {
-        return array_map(fn (array $one): array => [
-            $this->length($job, "facts.$i.remains", 'What remains, along the grain', $one['along'] ?? ''),
-            $this->length($job, "facts.$i.remains", 'What remains, across the grain', $one['across'] ?? ''),
-        ], array_values($fact['remains'] ?? []));
-    }
-
-    /**
-     * @param  array<string, mixed>  $fact
-     * @return array{dimension: string, text: string, nm: int}
-     */
-    private function asCut(Job $job, int $i, array $fact): array
-    {
-        $text = $fact['text'] ?? '';
-
-        return ['dimension' => $fact['dimension'] ?? 'length', 'text' => $text, 'nm' => $this->length($job, "facts.$i.text", 'As cut', $text)];
-    }
-
-    /** @throws ValidationException */
-    private function length(Job $job, string $field, string $label, string $text): int
-    {
-        try {
-            $length = (new LengthReader(LengthFormat::of($job->choices['measure'])->unit))->read($text);
-        } catch (Unreadable $unreadable) {
-            throw ValidationException::withMessages([$field => "$label: {$unreadable->getMessage()}"]);
-        }
-
-        return $length->nanometres() > 0 ? $length->nanometres() : throw ValidationException::withMessages([$field => "$label: It is more than 0."]);
     }
 }

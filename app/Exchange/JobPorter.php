@@ -41,10 +41,12 @@ final class JobPorter
                 // The ways in belong to a home: one that has none yet takes over those that came with the job.
                 $home->update(['ways_in' => $document['ways_in']]);
             }
+            $renamed = [];
             foreach ($document['spaces'] as $position => $entry) {
                 $choices = array_diff_key($entry, ['id' => 1, 'takes' => 1]);
                 $choices['layout'] = LayoutDocument::renamed($choices['layout'], fn () => (string) str()->uuid());
                 $space = $job->spaces()->create(['choices' => $choices, 'position' => $position]);
+                $renamed[$entry['id']] = $space->id;
                 $device = (string) str()->uuid();
                 $struck = array_filter($record['takes'] ?? [], fn (array $take) => $take['space'] === $entry['id']);
                 $sequence = 0;
@@ -59,9 +61,28 @@ final class JobPorter
                     ]);
                 }
             }
+            $job->update(['choices' => ['installing' => self::fitting($document['installing'], $renamed)] + $job->choices]);
 
             return $job;
         });
+    }
+
+    /**
+     * Of fitting day all but the wishes for its order, which name what has other names now; walls are those of the new spaces.
+     *
+     * @param  array<string, mixed>  $fitting
+     * @param  array<string, string>  $renamed  ids of spaces, by those of the file
+     * @return array<string, mixed>
+     */
+    private static function fitting(array $fitting, array $renamed): array
+    {
+        $walls = [];
+        foreach ($fitting['walls'] ?? [] as $wall => $kind) {
+            [$space, $number] = explode('/', $wall.'/');
+            $walls += isset($renamed[$space]) ? ["$renamed[$space]/$number" => $kind] : [];
+        }
+
+        return ['walls' => $walls, 'before' => []] + $fitting;
     }
 
     /** @param array<string, mixed> $take */

@@ -22,6 +22,7 @@ use Incastro\Planning\SawChoices;
  * @property array<string, int> $at_hand  base units by the key of what is bought
  * @property list<array{code: string, part: string, material: string, name: string, thickness: int, length: int, width: int, place: string, job: string, reserved: ?string}> $offcuts  on its shelf, sizes in nm
  * @property int $offcut_number  the last that was written on one
+ * @property array<string, mixed> $habits  what its lessons became: rules and thicknesses of new jobs, drying times, pace, names of people
  * @property User $user
  * @property Collection<int, Job> $jobs
  */
@@ -29,13 +30,13 @@ final class Home extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['name', 'ways_in', 'saws', 'at_hand', 'offcuts', 'offcut_number'];
+    protected $fillable = ['name', 'ways_in', 'saws', 'at_hand', 'offcuts', 'offcut_number', 'habits'];
 
-    protected $attributes = ['ways_in' => '[]', 'at_hand' => '{}', 'offcuts' => '[]', 'offcut_number' => 0];
+    protected $attributes = ['ways_in' => '[]', 'at_hand' => '{}', 'offcuts' => '[]', 'offcut_number' => 0, 'habits' => '{}'];
 
     protected function casts(): array
     {
-        return ['ways_in' => 'array', 'saws' => 'array', 'at_hand' => 'array', 'offcuts' => 'array', 'offcut_number' => 'integer'];
+        return ['ways_in' => 'array', 'saws' => 'array', 'at_hand' => 'array', 'offcuts' => 'array', 'offcut_number' => 'integer', 'habits' => 'array'];
     }
 
     /**

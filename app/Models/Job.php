@@ -20,6 +20,7 @@ use Illuminate\Support\Carbon;
  * @property int $version
  * @property ?int $cuts_in_all  of its newest release; null while there is none
  * @property int $cuts_made
+ * @property array{fitting?: list<array{id: string, kind: string, part: ?string, body: ?array<string, mixed>, at: string}>, log?: string} $noted  what stands of fitting day, and how much the log holds
  * @property Carbon $updated_at
  * @property ?Carbon $deleted_at  when it was taken out
  * @property Home $home
@@ -33,11 +34,11 @@ final class Job extends Model
 
     protected $fillable = ['choices'];
 
-    protected $attributes = ['version' => 1, 'cuts_in_all' => null, 'cuts_made' => 0];
+    protected $attributes = ['version' => 1, 'cuts_in_all' => null, 'cuts_made' => 0, 'noted' => '{}'];
 
     protected function casts(): array
     {
-        return ['choices' => 'array', 'version' => 'integer', 'cuts_in_all' => 'integer', 'cuts_made' => 'integer'];
+        return ['choices' => 'array', 'version' => 'integer', 'cuts_in_all' => 'integer', 'cuts_made' => 'integer', 'noted' => 'array'];
     }
 
     /** @return BelongsTo<Home, $this> */

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * Something that happened to a job outside its plan, only ever added: a cut, a size as it was cut, a piece spoiled, something bought, or
+ * Something that happened to a job outside its plan, only ever added: at the saw, in the shop, on fitting day, or what the log is told; or
  * the withdrawal of such.
  *
  * @property string $id
@@ -19,7 +19,7 @@ use Illuminate\Support\Carbon;
  * @property string $author
  * @property string $device
  * @property int $sequence
- * @property string $kind  one of Incastro\Saw\Ticks
+ * @property string $kind  one of Incastro\Saw\Ticks, Incastro\Install\FittingFacts or Incastro\Log\LogFacts
  * @property ?string $part  id of a part at the saw, key of an item in the shop
  * @property ?array<string, mixed> $body
  * @property list<string> $withdraws
@@ -42,10 +42,13 @@ final class JobFact extends Model
         return ['body' => 'array', 'withdraws' => 'array', 'sequence' => 'integer', 'at' => 'datetime'];
     }
 
-    /** @return list<Told> all of a job, as they arrived */
-    public static function ofJob(string $job): array
+    /**
+     * @param  list<string>|null  $kinds  null: all
+     * @return list<Told> of a job, as they arrived
+     */
+    public static function ofJob(string $job, ?array $kinds = null): array
     {
-        return array_values(self::query()->where('job_id', $job)->oldest('recorded_at')->oldest('sequence')->get()->map(fn (self $fact) => $fact->told())->all());
+        return array_values(self::query()->where('job_id', $job)->when($kinds !== null, fn ($query) => $query->whereIn('kind', $kinds ?? []))->oldest('recorded_at')->oldest('sequence')->get()->map(fn (self $fact) => $fact->told())->all());
     }
 
     /** @return Told */

@@ -121,13 +121,12 @@ final readonly class Cutting
         };
     }
 
-    /** Writes down with the job how far its newest release has come, so that no other answer of it need ask the saw's facts. */
+    /** Writes down with the job how far its newest release and fitting day have come and what the log holds, so that no other answer of it need ask its facts. */
     public static function count(Job $job): void
     {
+        $facts = JobFact::ofJob($job->id);
         $cuts = Release::query()->where('job_id', $job->id)->latest('number')->first(['id', 'cuts'])?->cuts;
-        if ($cuts !== null) {
-            $job->forceFill(['cuts_in_all' => count($cuts), 'cuts_made' => count(array_intersect_key(array_flip($cuts), Ticks::cut(JobFact::ofJob($job->id))))])->save();
-        }
+        $job->forceFill(['noted' => ['fitting' => FittingStation::standing($facts), 'log' => LogStation::fact($facts)]] + ($cuts === null ? [] : ['cuts_in_all' => count($cuts), 'cuts_made' => count(array_intersect_key(array_flip($cuts), Ticks::cut($facts)))]))->save();
     }
 
     /**

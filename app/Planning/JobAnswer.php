@@ -22,7 +22,7 @@ use Incastro\Rules\Rule;
 /** What every change of a job is answered with: verdict, tape, choices, and the open station. */
 final readonly class JobAnswer
 {
-    public const STATIONS = ['measure', 'fit', 'pieces', 'sheets', 'saw'];
+    public const STATIONS = ['measure', 'fit', 'pieces', 'sheets', 'saw', 'install', 'log'];
 
     public function __construct(private Planner $planner, private History $history, private StageMemory $memory)
     {
@@ -45,6 +45,7 @@ final readonly class JobAnswer
             $this->sketchAnew($job, $plan);
         }
         $writer = new PlanWriter($plan);
+        $fitting = FittingStation::of($job, $plan);
         $space = $plan->space($spaceId ?? '') ?? $plan->spaces[0] ?? null;
 
         return [
@@ -54,22 +55,24 @@ final readonly class JobAnswer
                 'spaces' => $job->spaces->map(fn (Space $space) => ['id' => $space->id, 'version' => $space->version, 'choices' => $space->choices])->all(),
             ],
             'space' => $space?->space->id,
-            'verdict' => self::counting($job, $writer->verdict()),
-            'tape' => $writer->tape() + ['saw' => Cutting::fact($job)],
+            'verdict' => self::counting($job, $fitting, $writer->verdict()),
+            'tape' => $writer->tape() + ['saw' => Cutting::fact($job), 'install' => $fitting->fact(), 'log' => $job->noted['log'] ?? 'nothing written'],
             'history' => $this->history->labels($job, $user),
-            'station' => $station === null || $space === null ? null : $this->station($job, $plan, $writer, $station, $space, $knownRelease),
+            'station' => $station === null || $space === null ? null : $this->station($job, $plan, $writer, $fitting, $station, $space, $knownRelease),
         ];
     }
 
     /**
-     * From the release on the verdict of what fits says how far the cutting has come.
+     * From the release on the verdict of what fits says how far the cutting has come, and from the first step on how far the fitting.
      *
      * @param  array{state: string, sentence: string}  $verdict
      * @return array{state: string, sentence: string}
      */
-    private static function counting(Job $job, array $verdict): array
+    private static function counting(Job $job, FittingStation $fitting, array $verdict): array
     {
-        return $verdict['state'] === 'fits' && $job->cuts_in_all > 0 ? ['sentence' => $verdict['sentence'].' '.ucfirst(Cutting::fact($job)).'.'] + $verdict : $verdict;
+        $said = $fitting->sentence() ?: ($job->cuts_in_all > 0 ? ucfirst(Cutting::fact($job)).'.' : '');
+
+        return $verdict['state'] === 'fits' && $said !== '' ? ['sentence' => $verdict['sentence'].' '.$said] + $verdict : $verdict;
     }
 
     /** The list of jobs drew a draft of the sheets: what is better since then, it shows too. */
@@ -110,7 +113,7 @@ final readonly class JobAnswer
     }
 
     /** @return array<string, mixed> */
-    private function station(Job $job, Plan $plan, PlanWriter $writer, string $station, SpacePlan $space, ?string $knownRelease): array
+    private function station(Job $job, Plan $plan, PlanWriter $writer, FittingStation $fitting, string $station, SpacePlan $space, ?string $knownRelease): array
     {
         return ['name' => $station] + match ($station) {
             'measure' => $writer->measure($space),
@@ -118,6 +121,8 @@ final readonly class JobAnswer
             'pieces' => $writer->pieces(),
             'sheets' => $writer->sheets() + ['improving' => $this->improving($job, $plan), 'kept' => $this->kept($plan)] + ['to_buy' => Shopping::station($job, $plan)],
             'saw' => Cutting::station($job, $plan, $knownRelease),
+            'install' => $fitting->station(),
+            'log' => LogStation::of($job, $plan, $fitting)->station(),
             default => throw ValidationException::withMessages(['station' => sprintf('“%s” is not a station.', $station)]),
         };
     }

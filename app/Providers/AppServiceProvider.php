@@ -6,21 +6,25 @@ namespace App\Providers;
 
 use App\Auth\QuietSessions;
 use App\Auth\UncommonPassword;
+use App\Photos\DatabaseDisk;
 use App\Planning\DatabaseMemory;
 use Illuminate\Auth\Events\Failed;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\DatabaseManager;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Filesystem\FilesystemAdapter;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Session;
+use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Validation\Rules\Password;
 use Incastro\Planning\StageMemory;
+use League\Flysystem\Filesystem;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -33,6 +37,11 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::shouldBeStrict(! $this->app->isProduction());
         Password::defaults(fn () => Password::min(12)->max(200)->rules([new UncommonPassword()]));
+        Storage::extend('database', function (Application $app, array $config): FilesystemAdapter {
+            $disk = new DatabaseDisk($app->make(DatabaseManager::class)->connection());
+
+            return new FilesystemAdapter(new Filesystem($disk, $config), $disk, $config);
+        });
         Session::extend('database', fn (Application $app) => new QuietSessions($app->make(DatabaseManager::class)->connection(config('session.connection')), config('session.table'), config('session.lifetime'), $app));
         // Addresses without a host: whatever a request calls this host, the page asks its own for its scripts.
         Vite::createAssetPathsUsing(fn (string $path) => '/'.ltrim($path, '/'));

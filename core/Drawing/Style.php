@@ -31,6 +31,8 @@ enum Style: string
     case Cut = 'cut';
     case Marked = 'marked';
     case Swing = 'swing';
+    case Kept = 'kept';
+    case Screw = 'screw';
     case Thing = 'thing';
     case ThingDistance = 'thing-distance';
 }

@@ -20,9 +20,9 @@ final class CsvRows
         return (string) stream_get_contents($file);
     }
 
-    /** A spreadsheet takes what begins like a formula for one, unless an apostrophe stands before it. */
+    /** A spreadsheet takes what begins like a formula for one, unless an apostrophe stands before it; a plain number is none. */
     private static function asText(string $field): string
     {
-        return preg_match('/^[=+\-@\t\r]/', $field) === 1 ? "'$field" : $field;
+        return preg_match('/^[=+\-@\t\r]/', $field) === 1 && preg_match('/^-\d+(\.\d+)?$/D', $field) !== 1 ? "'$field" : $field;
     }
 }

@@ -10,6 +10,7 @@ use Incastro\Install\Order;
 use Incastro\Install\Product;
 use Incastro\Install\Session;
 use Incastro\Install\Task;
+use Incastro\Install\Zone;
 
 /**
  * Reads what is to be done on fitting day and when there is time for it. Moments of sessions are local and turned into those of the epoch here,
@@ -23,8 +24,6 @@ final class InstallFile
 
     private const LONGEST_SESSION = 14 * 3600;
 
-    private const LOCAL = 'Y-m-d H:i';
-
     public readonly Order $order;
 
     /** @var list<Session> in their order, none over another */
@@ -35,7 +34,7 @@ final class InstallFile
 
     public readonly Climate $climate;
 
-    public readonly \DateTimeZone $zone;
+    public readonly Zone $zone;
 
     private readonly JsonFile $from;
 
@@ -43,12 +42,12 @@ final class InstallFile
     public function __construct(string $file, string $json)
     {
         $this->from = new JsonFile($file, $json, 'an object with tasks, sessions, climate, products and zone');
-        $zone = $this->from->data['zone'] ?? 'UTC';
-        if (! is_string($zone) || ! in_array($zone, \DateTimeZone::listIdentifiers(), true)) {
-            $this->from->fault('.zone', sprintf('“%s” is not a time zone, such as UTC or a name of an area.', is_scalar($zone) ? $zone : 'That'));
-            $zone = 'UTC';
+        $name = $this->from->data['zone'] ?? 'UTC';
+        $zone = is_string($name) ? Zone::named($name) : null;
+        if ($zone === null) {
+            $this->from->fault('.zone', sprintf('“%s” is not a time zone, such as UTC or a name of an area.', is_scalar($name) ? $name : 'That'));
         }
-        $this->zone = timezone_open($zone) ?: throw new \LogicException("$zone is among the zones.");
+        $this->zone = $zone ?? Zone::named('UTC') ?? throw new \LogicException('There is always UTC.');
         $climate = is_array($this->from->data['climate'] ?? null) ? $this->from->data['climate'] : [];
         $this->climate = new Climate($this->from->number($climate, 'celsius', '.climate', 1, 45, 20.0), $this->from->number($climate, 'humidity', '.climate', 1, 100, 50.0));
         if ($this->climate->damp > Climate::DAMPEST) {
@@ -62,25 +61,6 @@ final class InstallFile
         } catch (Circle $circle) {
             throw BadFile::at("$file:\$.tasks", $circle->getMessage());
         }
-    }
-
-    /** A moment as people of that place write it. */
-    public function local(int $moment): string
-    {
-        return $this->at($moment)->format(self::LOCAL);
-    }
-
-    /** Seconds by which its clocks go before UTC. */
-    public function offset(int $moment): int
-    {
-        return $this->at($moment)->getOffset();
-    }
-
-    private function at(int $moment): \DateTimeImmutable
-    {
-        $at = \DateTimeImmutable::createFromFormat('U', (string) $moment);
-
-        return ($at === false ? throw new \LogicException('A moment is a number.') : $at)->setTimezone($this->zone);
     }
 
     /** @return list<Task> */
@@ -144,7 +124,7 @@ final class InstallFile
             $session = new Session($id, $start, $end, (int) $this->from->number($entry, 'people', $path, 1, 3, 1.0), 60 * (int) $this->from->number($entry, 'set_up', $path, 0, 120, Session::SET_UP / 60), 60 * (int) $this->from->number($entry, 'clear', $path, 0, 120, Session::CLEAR / 60));
             foreach ($sessions as $other) {
                 if ($session->start < $other->end && $other->start < $session->end) {
-                    $this->from->fault("$path.start", sprintf('It lies over the session that begins at %s.', $this->local($other->start)));
+                    $this->from->fault("$path.start", sprintf('It lies over the session that begins at %s.', $this->zone->local($other->start)));
                 }
             }
             $sessions[] = $session;
@@ -157,14 +137,12 @@ final class InstallFile
     /** @param array<mixed> $entry */
     private function moment(array $entry, string $key, string $path): int
     {
-        $given = is_string($entry[$key] ?? null) ? str_replace('T', ' ', $entry[$key]) : '';
-        $at = \DateTimeImmutable::createFromFormat('!'.self::LOCAL, $given, $this->zone);
-        if ($at === false || $at->format(self::LOCAL) !== $given) {
-            $this->from->fault("$path.$key", sprintf('“%s” is not a day and an hour, such as 2027-03-06T09:00.', $given));
-
-            return 0;
+        $given = is_string($entry[$key] ?? null) ? $entry[$key] : '';
+        $at = $this->zone->moment($given);
+        if ($at === null) {
+            $this->from->fault("$path.$key", sprintf('“%s” is not a day and an hour, such as 2027-03-06T09:00.', str_replace('T', ' ', $given)));
         }
 
-        return $at->getTimestamp();
+        return $at ?? 0;
     }
 }

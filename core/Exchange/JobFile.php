@@ -12,6 +12,7 @@ use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unit;
 use Incastro\Measure\Unreadable;
 use Incastro\Planning\ExtraChoices;
+use Incastro\Planning\FittingChoices;
 use Incastro\Planning\JobChoices;
 use Incastro\Planning\Layout\LayoutDocument;
 use Incastro\Planning\Layout\LayoutMarks;
@@ -47,6 +48,9 @@ final class JobFile
         $document['rules'] = (object) $document['rules'];
         foreach (['uses', 'schools', 'tools'] as $map) {
             $document[$map] = (object) $document[$map];
+        }
+        foreach (['hours', 'minutes', 'dates', 'walls'] as $map) {
+            $document['installing'][$map] = (object) ($document['installing'][$map] ?? []);
         }
         foreach ($document['spaces'] as $i => $space) {
             $document['spaces'][$i]['layout'] = self::withMaps($space['layout']);
@@ -115,6 +119,7 @@ final class JobFile
         $decoded = JobUpgrade::toFormat3($decoded);
         self::checkLayouts($file, $decoded['job']);
         self::checkTakes($file, $decoded['job']);
+        self::checkFitting($file, $decoded['job']['installing']);
         self::checkRecord($file, $decoded);
         // Bringing it up to date plans with it: what it says must be right before.
         $decoded = JobUpgrade::toNewest($decoded);
@@ -130,6 +135,19 @@ final class JobFile
         $struck = array_map(fn (array $take) => self::truly($take, $decoded['job']['measure']), array_values($decoded['record']['takes'] ?? []));
 
         return ['job' => $decoded['job'], 'record' => ['takes' => $struck]];
+    }
+
+    /**
+     * @param  array<string, mixed>  $fitting
+     *
+     * @throws BadFile
+     */
+    private static function checkFitting(string $file, array $fitting): void
+    {
+        $fault = FittingChoices::fault($fitting);
+        if ($fault !== null) {
+            throw BadFile::at("$file:\$.job.installing", $fault);
+        }
     }
 
     /** @return non-empty-list<Fault> */

@@ -140,6 +140,12 @@ final readonly class ToBuyWriter
         ];
     }
 
+    /** What the whole list costs as far as prices are known, minor units. */
+    public function total(): int
+    {
+        return ToBuy::price($this->lines)['minor'];
+    }
+
     private function money(?int $minor): string
     {
         return $minor === null ? '?' : sprintf('%s %.2f', $this->plan->job->currency, $minor / 100);

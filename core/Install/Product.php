@@ -68,4 +68,56 @@ enum Product: string
     {
         return (int) round(3600.0 * ($hours ?? $this->hours()) * ($this->isByDepth() ? $depth / self::DEPTH : 1.0) * $climate->factor($this->water()));
     }
+
+    /** The same paint, up to the moment at which doors may be hung. */
+    public function toHang(): self
+    {
+        return match ($this) {
+            self::PaintCoat => self::PaintHang,
+            self::SolventCoat => self::SolventHang,
+            default => $this,
+        };
+    }
+
+    /** The same, up to the moment at which it may be loaded and shut. */
+    public function toLoad(): self
+    {
+        return match ($this) {
+            self::PaintCoat => self::PaintLoad,
+            self::SolventCoat => self::SolventLoad,
+            self::GlueClamps => self::GlueLoad,
+            default => $this,
+        };
+    }
+
+    /** Whether somebody’s touch says that it is dry: for sanding, caulking and the next coat, never for load, doors or what stands on it. */
+    public function isByTouch(): bool
+    {
+        return in_array($this, [self::Filler, self::TwoPartFiller, self::PrimerWater, self::PrimerSolvent, self::PrimerShellac, self::Caulk, self::PaintCoat, self::SolventCoat, self::VarnishWater, self::VarnishOil], true);
+    }
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::GlueClamps => 'wood glue, clamps off',
+            self::GlueLoad => 'wood glue, loaded',
+            self::Adhesive => 'construction adhesive',
+            self::Filler => 'filler',
+            self::TwoPartFiller => 'two-part filler',
+            self::PrimerWater => 'primer, water',
+            self::PrimerSolvent => 'primer, solvent',
+            self::PrimerShellac => 'primer, shellac',
+            self::Caulk => 'caulk',
+            self::PaintCoat => 'paint, water: next coat',
+            self::PaintHang => 'paint, water: doors hung',
+            self::PaintLoad => 'paint, water: loaded',
+            self::SolventCoat => 'paint, solvent: next coat',
+            self::SolventHang => 'paint, solvent: doors hung',
+            self::SolventLoad => 'paint, solvent: loaded',
+            self::VarnishWater => 'varnish, water',
+            self::VarnishOil => 'varnish, oil',
+            self::Levelling => 'levelling compound',
+            self::Plaster => 'plaster',
+        };
+    }
 }

@@ -27,6 +27,12 @@ final readonly class Session
         return $this->end - $this->clear;
     }
 
+    /** What is left of it from a moment on, set up already. */
+    public function from(int $now): self
+    {
+        return new self($this->id, $now, $this->end, $this->people, 0, $this->clear);
+    }
+
     public function with(int $people): self
     {
         return new self($this->id, $this->start, $this->end, $people, $this->setUp, $this->clear);

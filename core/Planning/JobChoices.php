@@ -42,6 +42,7 @@ final class JobChoices
             'rules' => [],
             'sheets' => CuttingChoices::defaults(),
             'buying' => BuyChoices::defaults(),
+            'installing' => FittingChoices::defaults(),
         ] + (new UsualMaterials($unit))->document();
     }
 
@@ -53,7 +54,7 @@ final class JobChoices
      */
     public static function since(array $document): array
     {
-        return ['schools' => [], 'tools' => [], 'articles' => self::defaults('', $document['measure'])['articles'], 'sheets' => CuttingChoices::defaults(), 'buying' => BuyChoices::defaults()];
+        return ['schools' => [], 'tools' => [], 'articles' => self::defaults('', $document['measure'])['articles'], 'sheets' => CuttingChoices::defaults(), 'buying' => BuyChoices::defaults(), 'installing' => FittingChoices::defaults()];
     }
 
     /**
@@ -74,6 +75,9 @@ final class JobChoices
         }
         if ($parts[0] === 'buying') {
             return BuyChoices::apply($document, $edit);
+        }
+        if ($parts[0] === 'installing') {
+            return FittingChoices::apply($document, $edit, $format);
         }
         if ($parts[0] === 'articles') {
             return ArticleChoices::apply($document, $edit, $format);

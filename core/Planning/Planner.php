@@ -28,6 +28,8 @@ use Incastro\Fit\FittedRun;
 use Incastro\Fit\LayoutFitter;
 use Incastro\Fit\Marks;
 use Incastro\Fit\Terms;
+use Incastro\Install\BoxOrder;
+use Incastro\Install\FittingWishes;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Code;
 use Incastro\Rules\Finding;
@@ -227,9 +229,15 @@ final readonly class Planner
         foreach ($layout->surfaces as $s => $surface) {
             array_push($findings, ...$surface->findings, ...$assemblies[count($layout->runs) + $s]->findings);
         }
-        $findings = [...$findings, ...UnknownKinds::findings($space->layout), ...UnknownKinds::nowhere($space->layout, $room->shape), ...(new Tooling($job->rules))->findings($layout->runs, $assemblies), ...(new Meetings($layout, $terms))->findings(), ...(new Swings($layout, $assemblies, $terms))->findings(), ...$going->findings($carried, $layout)];
+        $findings = [...$findings, ...UnknownKinds::findings($space->layout), ...UnknownKinds::nowhere($space->layout, $room->shape), ...(new Tooling($job->rules))->findings($layout->runs, $assemblies), ...(new Meetings($layout, $terms))->findings(), ...(new Swings($layout, $assemblies, $terms))->findings(), ...$going->findings($carried, $layout), ...$this->neither($layout)];
 
         return [$layout, $assemblies, $carried, [...$findings, ...(new Cuttable($job))->findings($layout, $assemblies), ...(new Assembled($layout, $assemblies, $terms, $space->layout->openings, $findings))->findings()]];
+    }
+
+    /** @return list<Finding> boxes of which neither goes in after the other */
+    private function neither(FittedLayout $layout): array
+    {
+        return array_map(fn (array $pair) => Finding::clash(Code::GoingInNeither, sprintf('Neither %s nor %s goes in after the other: each stands on the last bit of the other’s way. Split one of them, or make one shallower.', $pair[0]->mark, $pair[1]->mark), $pair[0]->id)->about([$pair[1]->id]), (new BoxOrder($layout, new FittingWishes()))->neither());
     }
 
     /**

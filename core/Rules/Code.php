@@ -49,6 +49,7 @@ enum Code: string
     case FrontScrapes = 'front-scrapes';
     case FrontTwice = 'front-twice';
     case GoingInMouth = 'going-in-mouth';
+    case GoingInNeither = 'going-in-neither';
     case GoingInSlid = 'going-in-slid';
     case GoingInStoodUp = 'going-in-stood-up';
     case GoingInWayIn = 'going-in-way-in';

@@ -161,7 +161,7 @@ start_fpm() {
         printf '[global]\npid = %s\nerror_log = %s\n[incastro]\nlisten = 127.0.0.1:%s\n' "$VAR/run/fpm.pid" "$VAR/log/fpm.log" "$FPM_PORT"
         printf 'pm = static\npm.max_children = 4\nclear_env = yes\ncatch_workers_output = yes\n'
         [ "$(id -u)" = 0 ] && printf 'user = root\ngroup = root\n'
-        printf 'php_admin_value[memory_limit] = 256M\nphp_admin_value[opcache.validate_timestamps] = 1\nphp_admin_value[upload_max_filesize] = 8M\nphp_admin_value[post_max_size] = 9M\n'
+        printf 'php_admin_value[memory_limit] = 256M\nphp_admin_value[opcache.validate_timestamps] = 1\nphp_admin_value[upload_max_filesize] = 15M\nphp_admin_value[post_max_size] = 16M\n'
         fpm_environment
     } >"$VAR/fpm.conf")
     # Only loopback is served, as the user who started it; a real host runs it as www-data (README).

@@ -9,6 +9,7 @@ use App\Editing\History;
 use App\Models\Fact;
 use App\Models\Job;
 use App\Models\Space;
+use App\Planning\FittingEdits;
 use App\Planning\JobAnswer;
 use App\Planning\NewSpace;
 use Illuminate\Http\JsonResponse;
@@ -25,7 +26,7 @@ final class EditController extends Controller
     {
     }
 
-    public function edit(Request $request, Job $job): JsonResponse
+    public function edit(Request $request, Job $job, FittingEdits $fitting): JsonResponse
     {
         $data = $request->validate([
             'target' => ['required', 'uuid'],
@@ -33,7 +34,9 @@ final class EditController extends Controller
             'path' => ['required', 'string', 'max:120'],
             'value' => ['present'],
         ]);
-        $this->history->edit($job, $this->person($request), $data['target'], (int) $data['version'], new Edit($data['path'], $data['value']));
+        $edit = new Edit($data['path'], $data['value']);
+        $fitting->refuse($job, $edit);
+        $this->history->edit($job, $this->person($request), $data['target'], (int) $data['version'], $edit);
 
         return $this->answered($request, $job);
     }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Editing\History;
 use App\Models\Home;
 use App\Models\Job;
+use App\Planning\HomeLessons;
 use App\Planning\JobAnswer;
 use App\Planning\NewSpace;
 use Illuminate\Http\JsonResponse;
@@ -32,7 +33,7 @@ final class JobController extends Controller
         ]);
         self::refuseMore($home);
         $job = DB::transaction(function () use ($home, $data): Job {
-            $job = $home->jobs()->create(['choices' => JobChoices::defaults(trim($data['name']), $data['measure'])]);
+            $job = $home->jobs()->create(['choices' => HomeLessons::applied($home, JobChoices::defaults(trim($data['name']), $data['measure']))]);
             $job->spaces()->create(['choices' => NewSpace::choices($data['space'], $data['measure'], $data)]);
 
             return $job;

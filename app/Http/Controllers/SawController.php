@@ -17,15 +17,18 @@ use App\Planning\Shelf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 use Incastro\Exchange\CuttingCsv;
 use Incastro\Exchange\LabelGrid;
 use Incastro\Exchange\LabelsPdf;
 use Incastro\Exchange\YardSheetPdf;
+use Incastro\Install\FittingFacts;
+use Incastro\Log\LogFacts;
 use Incastro\Measure\LengthFormat;
 use Incastro\Saw\Ticks;
 
-/** Releasing a job for cutting, and what happens at the saw and in the shop. Both are answered as every change of a job is. */
+/** Releasing a job for cutting, and what happens to it outside its plan: at the saw, in the shop, on fitting day. Both are answered as every change of a job is. */
 final class SawController extends Controller
 {
     private const WHY_SPOILED = ['wrong side of the line', 'guide slipped', 'split', 'upside down', 'wrong mark', 'other'];
@@ -49,11 +52,13 @@ final class SawController extends Controller
             'facts.*.id' => ['required', 'uuid'],
             'facts.*.device' => ['required', 'uuid'],
             'facts.*.sequence' => ['required', 'integer', 'min:0'],
-            'facts.*.kind' => ['required', Rule::in([...Ticks::AT_THE_SAW, Ticks::BOUGHT, Ticks::WITHDRAWAL])],
+            'facts.*.kind' => ['required', Rule::in([...Ticks::AT_THE_SAW, Ticks::BOUGHT, Ticks::WITHDRAWAL, ...FittingFacts::KINDS, ...LogFacts::KINDS])],
             'facts.*.release' => ['nullable', 'uuid'],
             'facts.*.amount' => ['nullable', 'integer', 'min:1', 'max:1000000'],
             'facts.*.at' => ['bail', 'required', 'string', 'max:40', 'date'],
-            'facts.*.part' => ['nullable', 'string', 'max:120'],
+            'facts.*.part' => ['nullable', 'string', 'max:160'],
+            'facts.*.body' => ['nullable', 'array', 'max:20'],
+            'sent_at' => ['sometimes', 'string', 'max:40', 'date'],
             'facts.*.dimension' => ['nullable', Rule::in(['length', 'width', 'thickness'])],
             'facts.*.text' => ['nullable', 'string', 'max:200'],
             'facts.*.why' => ['nullable', Rule::in(self::WHY_SPOILED)],
@@ -65,7 +70,7 @@ final class SawController extends Controller
             'station' => ['sometimes', 'nullable', Rule::in(JobAnswer::STATIONS)],
             'space' => ['sometimes', 'nullable', 'uuid'],
         ]);
-        $book->add($job, $this->person($request), $data['facts']);
+        $book->add($job, $this->person($request), $data['facts'], isset($data['sent_at']) ? Carbon::parse($data['sent_at']) : null);
 
         // Whoever ticks has the release already: it is not sent with every cut.
         return response()->json($this->answer->of($job, $this->person($request), $data['station'] ?? null, $data['space'] ?? null, $data['facts'][0]['release'] ?? null));

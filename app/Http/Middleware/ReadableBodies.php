@@ -15,10 +15,12 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class ReadableBodies
 {
-    /** Bytes: of the largest layout there is; and of a file that is sent. */
+    /** Bytes: of the largest layout there is; of a file that is sent; and of a photo. */
     private const LARGEST = 524_288;
 
     private const LARGEST_FILE = 8_388_608;
+
+    private const LARGEST_PHOTO = 16_777_216;
 
     /** And of what anybody sends who is not signed in: a name, an address, a password. */
     public const LARGEST_OF_STRANGERS = 8_192;
@@ -43,7 +45,11 @@ final class ReadableBodies
      */
     public static function refusal(string $path, string $query, int $length, string $body, bool $mayBeKnown): ?array
     {
-        $largest = str_ends_with($path, '/import') || str_ends_with($path, '/readings.csv') ? self::LARGEST_FILE : self::LARGEST;
+        $largest = match (true) {
+            str_ends_with($path, '/photos') => self::LARGEST_PHOTO,
+            str_ends_with($path, '/import'), str_ends_with($path, '/readings.csv') => self::LARGEST_FILE,
+            default => self::LARGEST,
+        };
         if (max($length, strlen($body)) > $largest) {
             return [413, sprintf('What was sent is larger than %d kB, which no document of this application is.', $largest / 1024)];
         }

@@ -6,6 +6,7 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
+use Incastro\Fit\Holds\GoesOnLast;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
@@ -38,7 +39,7 @@ use Incastro\Units\SurfaceUnit;
  * its hooks half a pitch aside. Lr = W − 2·u0, n = ⌊(Lr − 2·e)/pitch⌋ + 1 hooks, the lower rail one fewer.
  */
 #[About('hook-rail', 'Hook rail', 'A board with coat hooks on studs, in one row or two.', 'On a wall', 'R')]
-final readonly class HookRail implements SurfaceUnit
+final readonly class HookRail implements SurfaceUnit, GoesOnLast
 {
     /** A stud's screws are spread where a hook's own screw comes this near, mm. */
     private const NEAR = 25.0;

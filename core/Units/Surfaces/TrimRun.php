@@ -6,6 +6,7 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
+use Incastro\Fit\Holds\GoesOnLast;
 use Incastro\Geometry\Mitre;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
@@ -49,7 +50,7 @@ use Incastro\Units\TrimSpring;
  * the plane that halves it: so far from the corner as it stands off the wall times cot(A/2). Its length is told to its long points.
  */
 #[About('trim-run', 'Skirting, rail or crown', 'A strip along a wall, cut at its ends to what it meets.', 'On a wall', 'M')]
-final readonly class TrimRun implements SurfaceUnit
+final readonly class TrimRun implements SurfaceUnit, GoesOnLast
 {
     /** A corner off square by less than this is square, degrees. */
     private const SQUARE = 0.5;

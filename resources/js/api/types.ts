@@ -527,8 +527,202 @@ export interface Cutting {
   done: Record<string, string>
 }
 
-/** What is noted at the saw and in the shop. */
-export type FactKind = 'cut' | 'as_cut' | 'spoiled' | 'bought' | 'withdrawal'
+/** What is noted at the saw, in the shop, on fitting day, and what the log is told. */
+export type FactKind =
+  | 'cut'
+  | 'as_cut'
+  | 'spoiled'
+  | 'bought'
+  | 'withdrawal'
+  | 'task_done'
+  | 'check'
+  | 'touch'
+  | 'climate'
+  | 'stud'
+  | 'hours'
+  | 'money'
+  | 'built'
+  | 'problem'
+  | 'fit'
+  | 'photo'
+  | 'note'
+
+/** A fact as the job has it. */
+export interface JobFact {
+  id: string
+  kind: FactKind
+  part: string | null
+  body: Record<string, unknown> | null
+  withdraws: string[]
+  device: string
+  author: string
+  at: string
+}
+
+/** A moment, seconds of the epoch, and as it is said in the job's time zone. */
+export interface When {
+  at: number
+  text: string
+}
+
+export interface FittingCheck {
+  key: string
+  label: string
+  fields: string[]
+  ends: [string, string] | null
+  allowed: string
+  expected: string | null
+  believed: [number, number] | null
+  read: { ids: string[]; texts: string[]; left: boolean; is: 'within' | 'out'; says: string } | null
+  table: { nm: number; is: 'within' | 'out'; says: string }[]
+}
+
+export interface FittingTask {
+  id: string
+  kind: string
+  name: string
+  minutes: number
+  people: number
+  words: string[]
+  tools: string[]
+  caution: string | null
+  problem: string | null
+  wall: string | null
+  done: boolean
+  done_at: When | null
+  /** Names of what is to be done before it, ids of all that it needs, and names of what waits for it. */
+  after: string[]
+  needs: string[]
+  before: string[]
+  ready: boolean
+  dry: When | null
+  /** The thing of which somebody licensed is to note a day. */
+  licensed: string | null
+  session: string | null
+  start: When | null
+  applies: string | null
+  may_be_left: boolean
+  screws: { at: string; words: string; found: boolean; warning: string | null }[]
+  checks: FittingCheck[]
+}
+
+export interface FittingWall {
+  key: string
+  name: string
+  length: string
+  kind: string
+  drawing: Drawing
+  studs: {
+    found: string[]
+    expected: string[]
+    noted: { id: string; text: string; hit: boolean }[]
+    says: string
+  }
+}
+
+export interface InstallStation {
+  name: 'install'
+  tasks: FittingTask[]
+  now: string[]
+  done: number
+  sentence: string
+  sessions: {
+    id: string
+    day: string
+    hours: string
+    people: number
+    past: boolean
+    start: string
+    end: string
+  }[]
+  end: When | null
+  bound: When | null
+  proven: boolean
+  chain: string[]
+  helps: { sentence: string; start: string | null; end: string | null }[]
+  unplaced: Record<string, string>
+  drying: { task: string; name: string; product: string; for: string; until: When }[]
+  walls: FittingWall[]
+  refused: string[]
+  kinds: { value: string; label: string; minutes: number; per: string }[]
+  facts: JobFact[]
+  pieces: string
+}
+
+export interface Installing {
+  zone: string
+  set_up: number
+  clear: number
+  celsius: number
+  humidity: number
+  coldest: number
+  primer: string
+  paint: string
+  coats: number
+  wallboard: { nm: number; typed: string } | null
+  hours: Record<string, number>
+  minutes: Record<string, number>
+  before: [string, string][]
+  dates: Record<string, string>
+  walls: Record<string, string>
+  sessions: { id: string; start: string; end: string; people: number; note: string; cancelled: boolean }[]
+}
+
+interface Named {
+  value: string
+  label: string
+}
+
+export interface LogStation {
+  name: 'log'
+  hours: {
+    all: string
+    kinds: {
+      kind: string
+      label: string
+      actual: string
+      estimate: string | null
+      actual_seconds: number
+      estimate_seconds: number | null
+    }[]
+    people: { name: string; text: string }[]
+    running: {
+      id: string
+      person: string
+      work: string
+      label: string
+      from: number
+      forgotten: boolean
+    }[]
+  }
+  money: {
+    paid: string
+    paid_minor: number
+    estimate: string | null
+    estimate_minor: number | null
+    shops: { name: string; text: string }[]
+  }
+  sizes: { mark: string; what: string; planned: string | null; cut: string | null; built: string | null }[]
+  problems: { id: string | null; what: string; where: string; words: string; at: string }[]
+  entries: { id: string; kind: FactKind; who: string; text: string; at: string }[]
+  by_itself: string[]
+  superseded: string[]
+  photos: { id: string; fact: string; caption: string; where: string; at: string; removed: boolean }[]
+  offcuts: string[]
+  people: string[]
+  boxes: { id: string; mark: string }[]
+  facts: JobFact[]
+  kinds: { work: Named[]; problem: Named[]; fit: Named[] }
+}
+
+export interface Lesson {
+  about: string
+  title: string
+  suggestion: string
+  evidence: string[]
+  count: number
+  changes: boolean
+}
 
 export interface SawFact {
   id: string
@@ -572,7 +766,7 @@ export interface SawStation {
   } | null
 }
 
-export type StationName = 'measure' | 'fit' | 'pieces' | 'sheets' | 'saw'
+export type StationName = 'measure' | 'fit' | 'pieces' | 'sheets' | 'saw' | 'install' | 'log'
 
 export interface Rule {
   name: string
@@ -757,6 +951,7 @@ export interface JobAnswer {
       currency: string
       skirting_stays: boolean
       painted: boolean
+      installing: Installing
       sheets: {
         objective: string
         keeps_first: string | null
@@ -782,7 +977,15 @@ export interface JobAnswer {
   verdict: Verdict
   tape: Record<StationName, string>
   history: { undo: string | null; redo: string | null }
-  station: MeasureStation | FitStation | PiecesStation | SheetsStation | SawStation | null
+  station:
+    | MeasureStation
+    | FitStation
+    | PiecesStation
+    | SheetsStation
+    | SawStation
+    | InstallStation
+    | LogStation
+    | null
 }
 
 export interface JobSketch {

@@ -449,6 +449,16 @@ g.marked path {
   stroke: var(--chalk);
   stroke-width: 1.4;
 }
+g.kept path {
+  fill: url(#waste);
+  stroke: var(--brick);
+  stroke-width: 0.6px;
+  fill-opacity: 0.7;
+}
+g.screw path {
+  fill: var(--brick);
+  stroke: var(--brick);
+}
 g.hidden path {
   stroke: var(--chalk);
   stroke-dasharray: 6 5;

@@ -97,7 +97,7 @@ export const useJob = defineStore('job', () => {
     })
 
   const outbox = useOutbox()
-  outbox.connect(opened, (got) => {
+  const received = (got: unknown) => {
     const sent = whole(got as JobAnswer)
     // What waited may belong to another job than the one that is open now.
     if (sent.job.id !== job.value?.id) return
@@ -113,6 +113,9 @@ export const useJob = defineStore('job', () => {
     void remember(sent)
     refused.value = {}
     trouble.value = ''
+  }
+  outbox.connect(opened, received, () => {
+    if (job.value) void load(job.value.id, open.value)
   })
 
   /** An answer to a tick leaves the release out that this device has: it is put in again. */
@@ -189,7 +192,7 @@ export const useJob = defineStore('job', () => {
   }
 
   /**
-   * Notes what happened at the saw or in the shop: it counts from here on, is written down on this device, and sent when the
+   * Notes what happened at the saw, in the shop or on fitting day, or what the log is told: it counts from here on, is written down on this device, and sent when the
    * server can be reached.
    */
   async function note(
@@ -204,6 +207,17 @@ export const useJob = defineStore('job', () => {
     })
     const id = done[0]?.id ?? crypto.randomUUID()
     await outbox.add({ id, space: '', job: job.value.id, slot: '', label, text, end: null, facts: [], done })
+    void outbox.send()
+  }
+
+  /** Sends a photo with what it shows: it waits on this device like all else that is noted. */
+  async function photograph(photo: Blob, caption: string, where: string): Promise<void> {
+    if (!job.value) return
+    const { taken_at, ...made } = fact()
+    const body = { photo: crypto.randomUUID(), caption, where }
+    const done: Done[] = [{ ...made, at: taken_at, kind: 'photo', part: null, body, withdraws: [] }]
+    const waits = { space: '', job: job.value.id, slot: '', text: caption, end: null, facts: [], done }
+    await outbox.add({ id: made.id, label: 'Photo', photo, ...waits })
     void outbox.send()
   }
 
@@ -268,6 +282,7 @@ export const useJob = defineStore('job', () => {
     edit,
     take,
     note,
+    photograph,
     release,
     withdraw,
     receive,

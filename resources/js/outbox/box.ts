@@ -16,7 +16,7 @@ export interface Fact {
   withdraws?: string
 }
 
-/** Something that happened at the saw or in the shop, as the server takes it. */
+/** Something that happened at the saw, in the shop or on fitting day, or that the log is told, as the server takes it. */
 export interface Done {
   id: string
   device: string
@@ -29,6 +29,8 @@ export interface Done {
   dimension?: string
   text?: string
   why?: string
+  /** What else is told of it, by its kind. */
+  body?: Record<string, unknown>
   /** Of what is spoiled: rectangles as typed, along and across the grain. */
   remains?: { along: string; across: string }[]
   withdraws: string[]
@@ -49,6 +51,8 @@ export interface Waiting {
   text: string
   end: string | null
   facts: Fact[]
+  /** A photo goes on its own, with the fact that tells what it shows. */
+  photo?: Blob
   /** The server's sentence, when it would not take it. */
   refused?: string
   /** How often the server failed over this one. */

@@ -37,6 +37,8 @@ export const useOutbox = defineStore('outbox', () => {
   /** What comes with a reading when it is sent, and what is done with the answer. */
   let opened: () => Record<string, unknown> = () => ({})
   let answered: (answer: unknown) => void = () => undefined
+  /** And when a photo has come there: it is answered by its name alone. */
+  let arrived: () => void = () => undefined
 
   const unsent = computed(() => waiting.value.filter((one) => !one.refused))
   const refused = computed(() => waiting.value.filter((one) => one.refused))
@@ -44,9 +46,10 @@ export const useOutbox = defineStore('outbox', () => {
   const isAside = (one: Waiting) => (one.failures ?? 0) >= TRIES
   const aside = computed(() => unsent.value.filter(isAside))
 
-  function connect(station: typeof opened, receive: typeof answered) {
+  function connect(station: typeof opened, receive: typeof answered, photo: typeof arrived) {
     opened = station
     answered = receive
+    arrived = photo
   }
 
   async function belongTo(name: string | null) {
@@ -130,16 +133,24 @@ export const useOutbox = defineStore('outbox', () => {
   /** Sends one; whether the others may follow. */
   async function sendOne(one: Waiting): Promise<boolean> {
     try {
-      const body = { facts: one.done ?? one.facts, ...opened() }
+      // With the clock of this device as it is now: one that is off is known by that.
+      const body = {
+        facts: one.done ?? one.facts,
+        ...opened(),
+        ...(one.job ? { sent_at: new Date().toISOString() } : {}),
+      }
       trying = new AbortController()
       const patience = AbortSignal.any([trying.signal, AbortSignal.timeout(PATIENCE)])
-      const to = one.job ? `/api/jobs/${one.job}/facts` : `/api/spaces/${one.space}/facts`
-      const answer = await api('POST', to, body, patience)
+      const to = one.job
+        ? `/api/jobs/${one.job}/${one.photo ? 'photos' : 'facts'}`
+        : `/api/spaces/${one.space}/facts`
+      const answer = await api('POST', to, one.photo ? photographed(one) : body, patience)
       pause = AGAIN
       // A tick is in the answer before it stops waiting: in between it would not count.
-      if (one.job) answered(answer)
+      if (one.job && !one.photo) answered(answer)
       await drop(one)
-      if (!one.job) answered(answer)
+      if (one.photo) arrived()
+      else if (!one.job) answered(answer)
       return true
     } catch (error) {
       if (!(error instanceof Refused)) throw error
@@ -147,7 +158,12 @@ export const useOutbox = defineStore('outbox', () => {
         // Kept with the reason, so that nothing typed is lost, and the others go on.
         const refused = Object.values(error.fields).join(' ') || error.message
         update(one.id, { refused })
-        await box.change(JSON.parse(JSON.stringify({ ...one, refused })) as Waiting).catch(() => undefined)
+        await box
+          .change({
+            ...(JSON.parse(JSON.stringify({ ...one, refused })) as Waiting),
+            ...(one.photo ? { photo: one.photo } : {}),
+          })
+          .catch(() => undefined)
         return true
       }
       if (error.status === 401) {
@@ -165,6 +181,23 @@ export const useOutbox = defineStore('outbox', () => {
       later('busy')
       return false
     }
+  }
+
+  /** A photo as it is sent: its bytes, and the fact that it is. */
+  function photographed(one: Waiting): FormData {
+    const form = new FormData()
+    const fact = one.done?.[0]
+    const told: Record<string, unknown> = {
+      ...fact?.body,
+      fact: fact?.id,
+      device: fact?.device,
+      sequence: fact?.sequence,
+      at: fact?.at,
+      id: fact?.body?.photo,
+    }
+    for (const [name, value] of Object.entries(told)) form.append(name, String(value ?? ''))
+    if (one.photo) form.append('photo', one.photo, 'photo.jpg')
+    return form
   }
 
   let trying = new AbortController()

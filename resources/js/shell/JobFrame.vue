@@ -16,7 +16,7 @@ import OutboxBar from './OutboxBar.vue'
 import TapeStrip from './TapeStrip.vue'
 import TopBar from './TopBar.vue'
 
-const STATIONS: StationName[] = ['measure', 'fit', 'pieces', 'sheets', 'saw']
+const STATIONS: StationName[] = ['measure', 'fit', 'pieces', 'sheets', 'saw', 'install', 'log']
 
 const job = useJob()
 const route = useRoute()
@@ -48,7 +48,9 @@ const reached = computed(() => {
   if (!answer) return 0
   if (answer.tape.pieces === 'none yet') return 1
   if (answer.verdict.state !== 'fits') return 2
-  return answer.tape.saw === 'not released' ? 4 : 5
+  if (answer.tape.saw === 'not released') return 4
+  if (answer.tape.saw !== 'all cut') return 5
+  return answer.tape.install === 'all fitted' ? 7 : 6
 })
 
 const spaces = computed(
@@ -144,7 +146,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
     <People v-model:visible="peopleOpen" :job="id" />
     <Dialog v-model:visible="keysOpen" modal header="Keys" :style="{ width: '460px' }">
       <dl class="keys">
-        <dt><kbd>1</kbd> – <kbd>5</kbd></dt>
+        <dt><kbd>1</kbd> – <kbd>7</kbd></dt>
         <dd>go to a station</dd>
         <dt><kbd>Enter</kbd></dt>
         <dd>keep a reading and go on to the next</dd>

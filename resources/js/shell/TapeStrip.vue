@@ -17,13 +17,16 @@ const stations: { name: StationName; title: string }[] = [
   { name: 'pieces', title: 'Pieces' },
   { name: 'sheets', title: 'Sheets' },
   { name: 'saw', title: 'Saw' },
+  { name: 'install', title: 'Install' },
+  { name: 'log', title: 'Log' },
 ]
 
 const strip = ref<HTMLElement | null>(null)
 const { width } = useElementSize(strip)
-const MARK = 200
+/** All marks are as wide, and no wider than all have room for. */
+const MARK = computed(() => Math.min(200, (width.value - 20) / stations.length))
 /** The tape ends between two marks, never through a word. */
-const pulled = computed(() => Math.min(width.value, 20 + props.reached * MARK - 12))
+const pulled = computed(() => Math.min(width.value, 20 + props.reached * MARK.value - 12))
 </script>
 
 <template>
@@ -79,7 +82,8 @@ const pulled = computed(() => Math.min(width.value, 20 + props.reached * MARK - 
 .mark {
   position: relative;
   z-index: 1;
-  width: 200px;
+  flex: 0 1 200px;
+  min-width: 0;
   padding: 8px 12px 0;
   color: var(--ink);
   text-decoration: none;
@@ -107,7 +111,9 @@ const pulled = computed(() => Math.min(width.value, 20 + props.reached * MARK - 
 }
 .fact {
   display: block;
+  overflow: hidden;
   font-size: 14px;
+  text-overflow: ellipsis;
   white-space: nowrap;
 }
 @media (max-width: 760px) {
@@ -134,10 +140,6 @@ const pulled = computed(() => Math.min(width.value, 20 + props.reached * MARK - 
   }
   .mark kbd {
     display: none;
-  }
-  .fact {
-    overflow: hidden;
-    text-overflow: ellipsis;
   }
 }
 </style>

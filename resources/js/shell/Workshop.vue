@@ -9,6 +9,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
+import HomeLessons from './HomeLessons.vue'
 import HomeSaws from './HomeSaws.vue'
 import OffcutShelf from './OffcutShelf.vue'
 import TopBar from './TopBar.vue'
@@ -119,6 +120,7 @@ const fault = (way: WayIn, field: string) => refused.value[`ways_in.${way.id}.${
     </section>
     <OffcutShelf :home="home" @taken="client.invalidateQueries({ queryKey: ['homes'] })" />
     <HomeSaws :home="home" :refused="refused" @change="(path, value) => send('saws', path, value)" />
+    <HomeLessons :home="home.id" />
   </main>
 </template>
 

@@ -30,6 +30,8 @@ export const router = createRouter({
         { path: 'pieces', component: () => import('@/pieces/PiecesStation.vue') },
         { path: 'sheets', component: () => import('@/sheets/SheetsStation.vue') },
         { path: 'saw', component: () => import('@/saw/SawStation.vue') },
+        { path: 'install', component: () => import('@/install/InstallStation.vue') },
+        { path: 'log', component: () => import('@/log/LogStation.vue') },
       ],
     },
     { path: '/:other(.*)*', component: () => import('./NotFound.vue') },

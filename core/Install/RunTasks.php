@@ -1,0 +1,263 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Install;
+
+use Incastro\Check\Carried;
+use Incastro\Fit\Box;
+use Incastro\Fit\Closing\Closing;
+use Incastro\Fit\Closing\FittedEdge;
+use Incastro\Fit\Closing\Side;
+use Incastro\Fit\FittedCell;
+use Incastro\Fit\FittedLayout;
+use Incastro\Fit\FittedRun;
+use Incastro\Fit\FittedSurface;
+use Incastro\Fit\Holds\RestsOnWalls;
+use Incastro\Fit\Members\Beside;
+use Incastro\Fit\Members\Over;
+use Incastro\Fit\Members\Under;
+use Incastro\Fit\Terms;
+use Incastro\Install\Checks\GapUnderLevel;
+use Incastro\Install\Checks\Within;
+use Incastro\Measure\Working;
+use Incastro\Measure\WorkingStep;
+use Incastro\Units\Assembly;
+use Incastro\Units\Make\ShimPack;
+use Incastro\Units\Movement;
+use Incastro\Units\Part;
+use Incastro\Units\Placed;
+
+/** The tasks of one run besides its boxes: plinths, tops, panels, edges, frames, what stands by itself, and what is hung last. */
+final readonly class RunTasks
+{
+    /** A plinth takes longer by this for each bearer, minutes. */
+    private const A_BEARER = 10.0;
+
+    /** The longest level that is at hand, and a short one; mm and inches. */
+    private const LEVELS = [[600.0, 24.0], [1200.0, 48.0]];
+
+    private const CLOSED = [Closing::Scribe, Closing::Filler, Closing::Trim];
+
+    /** @param list<Carried> $carried */
+    public function __construct(private string $space, private Terms $terms, private FittedLayout $layout, private FittedRun $run, private Assembly $assembly, private array $carried, private WallStuds $studs, private BoxOrder $order, private FittingWishes $wishes)
+    {
+    }
+
+    /** @return list<FittingTask> */
+    public function all(): array
+    {
+        $boxes = new BoxTasks($this->space, $this->terms, $this->run, $this->assembly, $this->carried, $this->studs, $this->order, $this->wishes);
+        $tasks = [
+            ...array_merge([], ...array_map($this->plinth(...), $this->run->under())),
+            ...$boxes->all(),
+            ...array_map($this->top(...), $this->tops()),
+            ...array_map($this->panel(...), $this->run->beside()),
+            ...array_merge([], ...array_map($this->frame(...), $this->run->boxes)),
+            ...array_map($this->edge(...), array_values(array_filter($this->run->edges, fn (FittedEdge $edge) => $edge->side !== Side::Foot && $edge->side !== Side::Back && in_array($edge->closing, self::CLOSED, true) && $this->run->box($edge->owner) !== null))),
+            ...array_merge([], ...array_map($this->toe(...), $this->run->under())),
+            ...array_merge([], ...array_map($this->unit(...), array_values(array_filter($this->run->cells, fn (FittedCell $cell) => $cell->boxId === null && $cell->tier->isBuilt())))),
+            ...array_merge([], ...array_map($this->hung(...), $this->run->boxes)),
+        ];
+
+        return array_map(fn (FittingTask $task) => $task->kind === TaskKind::Plinth || $task->kind === TaskKind::BoxIn || $task->kind === TaskKind::Unit ? $task->after($this->surfacesBefore()) : $task, $tasks);
+    }
+
+    /** @return list<Need> what lies on this wall before furniture comes */
+    private function surfacesBefore(): array
+    {
+        $surfaces = array_filter($this->layout->surfaces, fn (FittedSurface $surface) => $surface->frame->wall === $this->run->frame->wall && WallTasks::isBefore($surface));
+
+        return array_map(fn (FittedSurface $surface) => Need::custom(FittingTask::id(TaskKind::Surface, $surface->surface->id)), array_values($surfaces));
+    }
+
+    /** @return list<FittingTask> */
+    private function plinth(Under $under): array
+    {
+        $bearers = array_values(array_filter($this->assembly->placed, fn (Placed $one) => $one->owner === $under->id && str_contains($one->piece->key, ':bearer-')));
+        $apart = count($bearers) < 2 ? $under->length->result->toDouble() : ($under->length->result->toDouble() - $this->terms->board()) / (count($bearers) - 1);
+        $level = $this->terms->rules->either(...self::LEVELS[$under->length->result->toDouble() > self::LEVELS[1][0] ? 1 : 0])->toDouble();
+        $short = $this->terms->rules->either(...self::LEVELS[0])->toDouble();
+        $format = $this->terms->format;
+        $place = [$under->u, $under->end(), 0.0, $under->height->toDouble()];
+        $packs = $this->packs($under, $bearers);
+
+        return [
+            new FittingTask(TaskKind::Plinth, $under->id, "$under->mark set and shimmed", $this->wishes->minutes(TaskKind::Plinth) + self::A_BEARER * count($bearers), needs: [$this->after(TaskKind::Level, $this->space)], words: ['Shims under every bearer, back and front, by the drawing; glue or pin them and trim them flush. Two spare of each size lie ready. * is a tapered pair, driven until the level reads within.'], checks: [
+                new GapUnderLevel('level-along', 'Level, left to right', ['left end', 'right end'], $level, max($apart, 1.0), $format),
+                new GapUnderLevel('level-across', 'Level, back to front', ['back', 'front'], $short, $under->depth->result->toDouble(), $format),
+            ], packs: $packs, wall: $this->run->frame->wall, place: $place),
+            new FittingTask(TaskKind::PlinthFixed, $under->id, "$under->mark fixed", $this->wishes->minutes(TaskKind::PlinthFixed), needs: [$this->after(TaskKind::Plinth, $under->id)], words: ['Through its rear rail into studs or sole plate. No screw goes into a floor that may be heated.'], packs: $packs, wall: $this->run->frame->wall, place: $place),
+        ];
+    }
+
+    /**
+     * @param  list<Placed>  $bearers
+     * @return list<array{u: float, v: float, text: string}>
+     */
+    private function packs(Under $under, array $bearers): array
+    {
+        $packs = [];
+        foreach ($bearers as $i => $bearer) {
+            foreach (['back' => $bearer->bounds->v0, 'front' => $bearer->bounds->v1] as $end => $v) {
+                $pack = $this->assembly->decisions[ShimPack::name(sprintf('%s-bearer-%d', $under->mark, $i + 1), $end)] ?? null;
+                $packs[] = ['u' => ($bearer->bounds->u0 + $bearer->bounds->u1) / 2, 'v' => $v, 'text' => $pack === null ? '–' : $this->stacked($pack)];
+            }
+        }
+
+        return $packs;
+    }
+
+    /** "3 + 1", a tapered pair as such. */
+    private function stacked(Working $pack): string
+    {
+        return implode(' + ', array_map(fn (WorkingStep $step) => $this->terms->format->fine()->withoutUnit($step->value).($step->label === 'shim' ? '' : '*'), $pack->steps));
+    }
+
+    /** @return list<Over> one of each member that lies over cells */
+    private function tops(): array
+    {
+        $tops = [];
+        foreach ($this->run->over() as $over) {
+            $tops[$over->memberId()] ??= $over;
+        }
+
+        return array_values($tops);
+    }
+
+    private function top(Over $over): FittingTask
+    {
+        $under = array_filter($this->run->boxes, fn (Box $box) => min($over->end(), $box->right()) - max($over->u, $box->u) > 1.0 && $box->highest() <= $over->z + 1.0);
+        $boards = array_values(array_filter($this->assembly->placed, fn (Placed $one) => $one->owner === $over->id));
+        $weight = Weight::of($boards, $over->length->result->toDouble(), 0.0);
+
+        return new FittingTask(TaskKind::Top, $over->memberId(), "$over->mark scribed and fixed", $this->wishes->minutes(TaskKind::Top), min(3, $weight->people()), [...$this->fixed(array_values($under)), ...$this->standing($over)], [$weight->words(), 'Lay it on, scribe it to the walls, fix it from below. Cut-outs go by the maker’s sheet.'], [Within::topToWall($this->terms->format)], wall: $this->run->frame->wall, place: [$over->u, $over->end(), $over->z, $over->top], kilograms: $weight->kilograms);
+    }
+
+    /** @return list<Need> what stands by itself under a top */
+    private function standing(Over $over): array
+    {
+        $cells = array_filter($this->run->cells, fn (FittedCell $cell) => $cell->boxId === null && $cell->tier->isBuilt() && min($over->end(), $cell->end()) - max($over->u, $cell->u) > 1.0 && $cell->z < $over->z);
+
+        return array_map(fn (FittedCell $cell) => $this->after(TaskKind::Unit, $cell->tier->id), array_values($cells));
+    }
+
+    private function panel(Beside $panel): FittingTask
+    {
+        return new FittingTask(TaskKind::Panel, $panel->memberId(), "$panel->mark scribed and fixed", $this->wishes->minutes(TaskKind::Panel), needs: $this->fixed(array_values(array_filter($this->run->boxes, fn (Box $box) => str_contains($panel->side, $box->id)))), words: ['Stand it in place, scribe its back edge to the wall, screw it on from inside the box.'], wall: $this->run->frame->wall, place: [$panel->u, $panel->u + $this->terms->board(), $panel->z, $panel->z + $panel->height->result->toDouble()]);
+    }
+
+    private function edge(FittedEdge $edge): FittingTask
+    {
+        $box = $this->run->box($edge->owner);
+        $where = match ($edge->side) {
+            Side::Left => 'left',
+            Side::Right => 'right',
+            default => 'top',
+        };
+        $name = match ($edge->closing) {
+            Closing::Filler => 'filler, scribed',
+            Closing::Trim => 'cover trim',
+            default => 'scribe, cut, fit',
+        };
+        $words = [ucfirst(rtrim($edge->reason, '.')).'.'.($edge->scribe === null ? '' : ' Its line is on the Fit page, and full size as a template.')];
+        $needs = $box === null ? [] : [...$this->fixed([$box]), $this->after(TaskKind::Frame, $box->id)];
+
+        return new FittingTask(TaskKind::Edge, $edge->key(), sprintf('%s, %s: %s', $box->mark ?? '', $where, $name), $this->wishes->minutes(TaskKind::Edge), needs: $needs, words: $words, wall: $this->run->frame->wall, place: $box === null ? null : $this->beside($box, $edge->side));
+    }
+
+    /** @return array{float, float, float, float} */
+    private function beside(Box $box, Side $side): array
+    {
+        return match ($side) {
+            Side::Left => [$box->u - 40.0, $box->u, $box->z, $box->highest()],
+            Side::Right => [$box->right(), $box->right() + 40.0, $box->z, $box->highest()],
+            default => [$box->u, $box->right(), $box->highest(), $box->highest() + 40.0],
+        };
+    }
+
+    /** @return list<FittingTask> */
+    private function frame(Box $box): array
+    {
+        $moving = $this->moving();
+        $strips = array_filter($this->assembly->placed, fn (Placed $one) => $one->owner === $box->id && $one->part === Part::Face && ! isset($moving[$one->piece->key]));
+        if ($strips === []) {
+            return [];
+        }
+
+        return [new FittingTask(TaskKind::Frame, $box->id, "Face frame of $box->mark", $this->wishes->minutes(TaskKind::Frame), needs: $this->fixed([$box]), words: [sprintf('%d pieces: dry first, then glued and pinned, flush inside.', count($strips))], wall: $this->run->frame->wall, place: $this->place($box))];
+    }
+
+    /** @return list<FittingTask> */
+    private function toe(Under $under): array
+    {
+        if (array_filter($this->assembly->placed, fn (Placed $one) => $one->owner === $under->id && str_ends_with($one->piece->key, ':toe-board')) === []) {
+            return [];
+        }
+
+        return [new FittingTask(TaskKind::Toe, $under->id, "Toe board of $under->mark", $this->wishes->minutes(TaskKind::Toe, $under->length->result->toDouble() / 1000), needs: $this->fixed($under->boxes), words: ['Scribed to the floor; it hides the shims.'], wall: $this->run->frame->wall, place: [$under->u, $under->end(), 0.0, $under->height->toDouble()])];
+    }
+
+    /** @return list<FittingTask> */
+    private function unit(FittedCell $cell): array
+    {
+        $name = $cell->label();
+        $needs = [$this->after(TaskKind::Level, $this->space), $this->after(TaskKind::Studs, $this->space.'/'.$this->run->frame->wall)];
+        $place = [$cell->u, $cell->end(), $cell->z, $cell->z + max($cell->left, $cell->right)];
+        $tasks = [];
+        if ($cell->tier->holds instanceof RestsOnWalls) {
+            $tasks[] = new FittingTask(TaskKind::Cleats, $cell->tier->id, sprintf('Cleats for %s', lcfirst($name)), $this->wishes->minutes(TaskKind::Cleats, max(1, $cell->boards())), needs: $needs, words: ['Each one level, screwed to every stud that it meets.'], checks: [new GapUnderLevel('level', 'Level', ['left end', 'right end'], $this->terms->rules->either(...self::LEVELS[0])->toDouble(), $cell->width->result->toDouble(), $this->terms->format)], wall: $this->run->frame->wall, place: $place);
+            $needs = [$this->after(TaskKind::Cleats, $cell->tier->id)];
+        }
+        $beside = array_filter($this->run->boxes, fn (Box $box) => abs($box->right() - $cell->u) < 5.0 || abs($box->u - $cell->end()) < 5.0);
+        $soft = array_map(fn (Need $need) => Need::custom($need->task), $this->fixed(array_values($beside)));
+
+        return [...$tasks, new FittingTask(TaskKind::Unit, $cell->tier->id, $name, $this->wishes->minutes(TaskKind::Unit), needs: [...$needs, ...$soft], words: ['Set it by the level line, and fix it as its pieces say.'], wall: $this->run->frame->wall, place: $place)];
+    }
+
+    /** @return list<FittingTask> what is hung in a box, and pulls */
+    private function hung(Box $box): array
+    {
+        $moves = array_values(array_filter($this->assembly->movements, fn (Movement $one) => $box->id === $one->tier || $box->holds($one->tier)));
+        $moving = $this->moving();
+        $shelves = array_filter($this->assembly->placed, fn (Placed $one) => $one->owner === $box->id && $one->part === Part::Loose && ! isset($moving[$one->piece->key]));
+        $count = count($moves) + ($shelves === [] ? 0 : 1);
+        if ($count === 0) {
+            return [];
+        }
+        $group = $this->order->group($box->id)[0]->id;
+        $needs = [...$this->fixed([$box]), $this->after(TaskKind::Proved, $group), $this->after(TaskKind::Frame, $box->id)];
+        $what = array_values(array_filter([$moves === [] ? '' : sprintf('%d %s', count($moves), count($moves) === 1 ? 'door or drawer' : 'doors and drawers'), $shelves === [] ? '' : 'loose shelves']));
+        $tasks = [new FittingTask(TaskKind::Hung, $box->id, sprintf('%s: %s in', $box->mark, implode(', ', $what)), $this->wishes->minutes(TaskKind::Hung, $count), needs: $needs, words: ['Set hinges and slides by their marks, then even the reveals.'], checks: $moves === [] ? [] : [Within::reveals($this->terms->format)], wall: $this->run->frame->wall, place: $this->place($box))];
+
+        return $moves === [] ? $tasks : [...$tasks, new FittingTask(TaskKind::Pulls, $box->id, "$box->mark: pulls, catches and stays", $this->wishes->minutes(TaskKind::Pulls, count($moves)), needs: [$this->after(TaskKind::Hung, $box->id)], words: ['One template for all of a row.'], wall: $this->run->frame->wall, place: $this->place($box))];
+    }
+
+    /**
+     * @param  list<Box>  $boxes
+     * @return list<Need> that these are fixed, each with its group
+     */
+    private function fixed(array $boxes): array
+    {
+        $groups = array_unique(array_map(fn (Box $box) => $this->order->group($box->id)[0]->id, $boxes));
+
+        return array_map(fn (string $first) => $this->after(TaskKind::Fixed, $first), array_values($groups));
+    }
+
+    /** @return array<string, true> */
+    private function moving(): array
+    {
+        return array_fill_keys(array_merge([], ...array_map(fn (Movement $one) => $one->moving, $this->assembly->movements)), true);
+    }
+
+    /** @return array{float, float, float, float} */
+    private function place(Box $box): array
+    {
+        return [$box->u, $box->right(), $box->z, $box->highest()];
+    }
+
+    private function after(TaskKind $kind, string $owner): Need
+    {
+        return new Need(FittingTask::id($kind, $owner));
+    }
+}

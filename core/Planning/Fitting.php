@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Planning;
+
+use Incastro\Fit\Terms;
+use Incastro\Install\FittingDay;
+use Incastro\Install\FittingTask;
+use Incastro\Install\FittingWishes;
+use Incastro\Install\Progress;
+use Incastro\Install\SpaceTasks;
+use Incastro\Install\WallStuds;
+use Incastro\Survey\Things\Face;
+use Incastro\Survey\Things\ThingKind;
+
+/** Fitting day of a whole job: the tasks of all its spaces, by its wishes, as far as it has come. */
+final class Fitting
+{
+    public readonly FittingDay $day;
+
+    /** @var array<string, list<FittingTask>> by space */
+    public readonly array $tasks;
+
+    /**
+     * @param  array<string, list<array{u: float, hit: bool}>>  $found  studs and probes on fitting day, by space and wall ("SPACE/0"); mm
+     */
+    public function __construct(public readonly Plan $plan, public readonly FittingWishes $wishes, Progress $progress, private readonly array $found = [])
+    {
+        $tasks = [];
+        foreach ($plan->spaces as $space) {
+            $tasks[$space->space->id] = $space->layout === null || $space->survey->room === null ? [] : (new SpaceTasks($space->space->id, $this->terms($space), $space->layout, $space->assemblies, $space->carried, $this->studs($space), $wishes))->all();
+        }
+        $this->tasks = $tasks;
+        $this->day = new FittingDay(array_merge([], ...array_values($tasks)), $wishes, $progress);
+    }
+
+    /** @throws \LogicException where its room is not known */
+    public function terms(SpacePlan $space): Terms
+    {
+        $room = $space->survey->room ?? throw new \LogicException('Tasks follow from a room.');
+
+        return new Terms($room->with($space->space->things), $this->plan->job->rules, $this->plan->job->materials, $this->plan->job->format);
+    }
+
+    /** @return array<int, WallStuds> by wall: those that were noted with the things of the room, and those of fitting day */
+    public function studs(SpacePlan $space): array
+    {
+        $room = $space->survey->room;
+        $studs = [];
+        foreach ($room?->shape->walls() ?? [] as $wall) {
+            $length = $room?->frame($wall)->length() ?? 0.0;
+            $noted = $this->found["{$space->space->id}/$wall"] ?? [];
+            $things = array_filter($space->space->things, fn ($thing) => $thing->kind === ThingKind::Stud && $thing->face === Face::Wall && $thing->wall === $wall);
+            $hits = array_column(array_filter($noted, fn (array $one) => $one['hit']), 'u');
+            $studs[$wall] = WallStuds::of([...array_values(array_map(fn ($thing) => $thing->left($length) + $thing->width / 2, $things)), ...$hits], array_column(array_filter($noted, fn (array $one) => ! $one['hit']), 'u'), $length);
+        }
+
+        return $studs;
+    }
+}

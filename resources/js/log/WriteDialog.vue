@@ -1,0 +1,241 @@
+<script setup lang="ts">
+import type { LogStation } from '@/api/types'
+import { useJob } from '@/job/store'
+import LengthField from '@/tape/LengthField.vue'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import SelectButton from 'primevue/selectbutton'
+import Textarea from 'primevue/textarea'
+import { computed, ref } from 'vue'
+import { session } from '@/shell/session'
+import PhotoButton from './PhotoButton.vue'
+
+/** What happened, in a few presses: what went wrong, how a box went in, what was paid, how long it took, a size as built, a note. */
+const props = defineProps<{ station: LogStation }>()
+const visible = defineModel<boolean>('visible', { required: true })
+const job = useJob()
+
+const SORTS = [
+  { value: 'problem', label: 'Went wrong' },
+  { value: 'fit', label: 'How it fitted' },
+  { value: 'hours', label: 'Hours' },
+  { value: 'money', label: 'Paid' },
+  { value: 'built', label: 'As built' },
+  { value: 'note', label: 'Note' },
+]
+const sort = ref('problem')
+const blank = () => ({
+  problem: 'other',
+  where: '',
+  amount: '',
+  words: '',
+  how: 'freely',
+  by: '',
+  box: '',
+  typed: '',
+  work: 'install',
+  person: '',
+  what: '',
+  paid: '',
+  shop: '',
+  size: '',
+})
+const form = ref(blank())
+const kept = ref('')
+
+const unit = computed(() => job.job?.unit ?? 'mm')
+const people = computed(() => [...new Set([session.value?.user?.name ?? 'me', ...props.station.people])])
+const isWhole = computed(() => {
+  const now = form.value
+  switch (sort.value) {
+    case 'fit':
+      return now.box !== '' && (now.how === 'freely' || now.how === 'tight' || now.by !== '')
+    case 'hours':
+      return now.typed.trim() !== ''
+    case 'money':
+      return now.what.trim() !== '' && now.paid.trim() !== ''
+    case 'built':
+      return now.what.trim() !== '' && now.size !== ''
+    case 'note':
+      return now.words.trim() !== ''
+    default:
+      return true
+  }
+})
+
+async function keep() {
+  const now = form.value
+  const bodies: Record<string, [string | null, string, Record<string, unknown>]> = {
+    problem: [
+      null,
+      now.problem,
+      { problem: now.problem, where: now.where, amount: now.amount, words: now.words },
+    ],
+    fit: [now.box, now.how, { how: now.how, by: now.by, words: now.words }],
+    hours: [
+      null,
+      now.typed,
+      {
+        person: now.person || (people.value[0] ?? ''),
+        work: now.work,
+        typed: now.typed,
+        from: new Date().toISOString(),
+      },
+    ],
+    money: [null, now.paid, { what: now.what, amount: now.paid, shop: now.shop }],
+    built: [now.where || null, now.size, { what: now.what, text: now.size }],
+    note: [null, now.words.slice(0, 40), { words: now.words }],
+  }
+  const [part, text, body] = bodies[sort.value] ?? [null, '', {}]
+  await job.note(SORTS.find((one) => one.value === sort.value)?.label ?? 'Log', text, [
+    { kind: sort.value as 'note', part, body, withdraws: [] },
+  ])
+  form.value = blank()
+  kept.value = 'Kept. Another?'
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="visible"
+    modal
+    header="Write what happened"
+    :style="{ width: '520px' }"
+    @hide="kept = ''"
+  >
+    <SelectButton
+      v-model="sort"
+      :options="SORTS"
+      option-label="label"
+      option-value="value"
+      :allow-empty="false"
+      aria-label="What to write"
+      class="sorts"
+    />
+    <form class="form" @submit.prevent="keep">
+      <template v-if="sort === 'problem'">
+        <label for="log-problem">What</label>
+        <Select
+          v-model="form.problem"
+          input-id="log-problem"
+          :options="station.kinds.problem"
+          option-label="label"
+          option-value="value"
+        />
+        <label for="log-where">Where (piece, edge, box; may be empty)</label>
+        <InputText id="log-where" v-model="form.where" />
+        <LengthField
+          label="By how much (may be empty)"
+          :text="form.amount"
+          :unit="unit"
+          when-empty=""
+          @change="(text: string) => (form.amount = text)"
+        />
+      </template>
+      <template v-if="sort === 'fit'">
+        <label for="log-box">Box</label>
+        <Select
+          v-model="form.box"
+          input-id="log-box"
+          :options="station.boxes"
+          option-label="mark"
+          option-value="id"
+          placeholder="which box"
+        />
+        <label for="log-how">It</label>
+        <Select
+          v-model="form.how"
+          input-id="log-how"
+          :options="station.kinds.fit"
+          option-label="label"
+          option-value="value"
+        />
+        <LengthField
+          v-if="form.how === 'jammed' || form.how === 'loose'"
+          label="By how much"
+          :text="form.by"
+          :unit="unit"
+          when-empty=""
+          @change="(text: string) => (form.by = text)"
+        />
+      </template>
+      <template v-if="sort === 'hours'">
+        <label for="log-work">Worked at</label>
+        <Select
+          v-model="form.work"
+          input-id="log-work"
+          :options="station.kinds.work"
+          option-label="label"
+          option-value="value"
+        />
+        <label for="log-person">Who</label>
+        <Select
+          v-model="form.person"
+          input-id="log-person"
+          :options="people"
+          :placeholder="people[0]"
+          editable
+        />
+        <label for="log-typed">How long: 2:30 or 150 min</label>
+        <InputText id="log-typed" v-model="form.typed" class="measure" autocomplete="off" />
+      </template>
+      <template v-if="sort === 'money'">
+        <label for="log-what">What</label><InputText id="log-what" v-model="form.what" />
+        <label for="log-paid">Amount, {{ job.job?.choices.currency }} (returned: with a minus)</label>
+        <InputText id="log-paid" v-model="form.paid" class="measure" autocomplete="off" />
+        <label for="log-shop">Shop (may be empty)</label><InputText id="log-shop" v-model="form.shop" />
+      </template>
+      <template v-if="sort === 'built'">
+        <label for="log-built">What was measured</label><InputText id="log-built" v-model="form.what" />
+        <label for="log-built-where">Which box or opening</label
+        ><InputText id="log-built-where" v-model="form.where" />
+        <LengthField
+          label="As built"
+          :text="form.size"
+          :unit="unit"
+          when-empty=""
+          @change="(text: string) => (form.size = text)"
+        />
+      </template>
+      <template v-if="sort === 'problem' || sort === 'note' || sort === 'fit'">
+        <label for="log-words">Words</label>
+        <Textarea id="log-words" v-model="form.words" rows="3" maxlength="2000" />
+      </template>
+      <p class="soft" role="status">{{ kept }}</p>
+      <div class="buttons">
+        <Button type="submit" label="Keep it" :disabled="!isWhole" />
+        <PhotoButton :where="form.where" :caption="form.words.slice(0, 200)" />
+      </div>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+.sorts {
+  display: flex;
+  flex-wrap: wrap;
+}
+.sorts :deep(button) {
+  flex: 1 1 30%;
+  min-height: 44px;
+}
+.form {
+  display: grid;
+  gap: 4px;
+  margin-top: 12px;
+}
+.form > label {
+  margin-top: 6px;
+  color: var(--soft);
+  font-size: 14px;
+}
+.buttons {
+  display: flex;
+  gap: 10px;
+}
+.buttons :deep(button) {
+  min-height: 48px;
+}
+</style>
