@@ -7,7 +7,9 @@ namespace Incastro\Install;
 use Incastro\Fit\Box;
 use Incastro\Fit\Terms;
 use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
 use Incastro\Rules\Materials\ArticleKind;
+use Incastro\Rules\Materials\Catalogue;
 use Incastro\Survey\Room\RunFrame;
 use Incastro\Units\HungBox;
 use Incastro\Units\Part;
@@ -130,7 +132,7 @@ final readonly class Anchors
     {
         $packing = max(0.0, $box->v - $frame->backAt($line['u'], $z));
         $through = $nailer->bounds->v1 - $box->v;
-        [$length, $words] = self::length($through, $packing, $wallboard, $terms, $wall);
+        [$length, $words] = self::length($through, $packing, $wallboard, $wall, $terms->materials, $terms->format);
         $warning = $free->isNearEdge($line['u'], $z) ? 'Wiring may run so near a corner or the ceiling: detector first, then a fine pilot probe.' : null;
 
         return new ScrewPlace($nailer->piece->mark, $line['u'], $z, $isTop, $line['isFound'], $line['from'], $line['to'], $length, $packing, $words, $warning);
@@ -141,17 +143,16 @@ final readonly class Anchors
      *
      * @return array{?float, string}
      */
-    public static function length(float $through, float $packing, float $wallboard, Terms $terms, WallKind $wall): array
+    public static function length(float $through, float $packing, float $wallboard, WallKind $wall, Catalogue $materials, LengthFormat $format): array
     {
-        $format = $terms->format->fine();
-        $say = fn (float $mm): string => $format->write(Length::ofDouble($mm));
+        $say = fn (float $mm): string => $format->fine()->write(Length::ofDouble($mm));
         $before = $through + $packing + $wallboard;
         $parts = sprintf('%s nailer and back + %s packing + %s wallboard', $say($through), $say($packing), $say($wallboard));
-        $stack = $wall->stack($before, $terms->format->unit);
+        $stack = $wall->stack($before, $format->unit);
         if ($stack === null) {
             return [null, sprintf('%s before the metal stud: a fixing that is rated for it; of its rating a quarter counts.', $say($before))];
         }
-        $sold = array_map(fn (Length $one) => $one->toDouble(), $terms->materials->lengths(ArticleKind::StrongScrew, $terms->format->unit));
+        $sold = array_map(fn (Length $one) => $one->toDouble(), $materials->lengths(ArticleKind::StrongScrew, $format->unit));
         $length = $stack->longest($sold);
         $where = $wall->hasStuds() ? 'stud' : 'masonry';
         if ($length !== null) {

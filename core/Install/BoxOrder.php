@@ -39,7 +39,8 @@ final class BoxOrder
     /** @var list<array{string, string}> neither goes in after the other */
     private array $neither = [];
 
-    public function __construct(private readonly FittedLayout $layout, private readonly FittingWishes $wishes)
+    /** @param array<int, WallStuds> $studs by wall, as far as they are known */
+    public function __construct(private readonly FittedLayout $layout, private readonly FittingWishes $wishes, private readonly array $studs = [])
     {
         foreach ($layout->runs as $run) {
             foreach ($run->boxes as $box) {
@@ -147,10 +148,19 @@ final class BoxOrder
         usort($ids, function (string $one, string $other) use ($run): int {
             [$a, $b] = [$this->boxes[$one][1], $this->boxes[$other][1]];
 
-            return [$run($one), ! $a->has(HungBox::class), $this->corner($one), -round($a->highest() - $a->z), $a->u, $one] <=> [$run($other), ! $b->has(HungBox::class), $this->corner($other), -round($b->highest() - $b->z), $b->u, $other];
+            return [$run($one), ! $a->has(HungBox::class), ! $this->reachesStud($one), $this->corner($one), -round($a->highest() - $a->z), $a->u, $one] <=> [$run($other), ! $b->has(HungBox::class), ! $this->reachesStud($other), $this->corner($other), -round($b->highest() - $b->z), $b->u, $other];
         });
 
         return array_flip($ids);
+    }
+
+    /** Whether a known stud lies behind it; true of all where none is known: what has one holds what has none. */
+    private function reachesStud(string $id): bool
+    {
+        [$run, $box] = $this->boxes[$id];
+        $found = $this->studs[$run->frame->wall]->found ?? [];
+
+        return $found === [] || array_filter($found, fn (float $u) => $u > $box->u + self::BESIDE && $u < $box->right() - self::BESIDE) !== [];
     }
 
     /** 0 in a corner, 2 where a filler, a trim or a shadow gap closes its side, else 1. */

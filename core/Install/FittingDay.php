@@ -78,7 +78,7 @@ final readonly class FittingDay
     /** @return list<string> what may be done now, as listed */
     public function now(): array
     {
-        return array_values(array_filter(array_keys($this->precedence->tasks), fn (string $id) => ! $this->isDone($id) && ! $this->waitsForDate($id) && $this->isReady($id)));
+        return array_values(array_filter(array_keys($this->precedence->tasks), fn (string $id) => ! $this->isDone($id) && $this->held($this->precedence->tasks[$id]) === '' && $this->isReady($id)));
     }
 
     /**
@@ -176,7 +176,20 @@ final readonly class FittingDay
             }
         }
 
-        return new Task($task->id, (int) ceil($task->minutes), $task->people, $needs, $task->name, $this->waitsForDate($task->id) ? null : $this->readyAt($task->id));
+        return new Task($task->id, (int) ceil($task->minutes), $task->people, $needs, $task->name, $this->readyAt($task->id), $this->held($task));
+    }
+
+    /** Why it cannot be done at all as things are; empty where it can. */
+    public function held(FittingTask $task): string
+    {
+        $air = $this->wishes->climate;
+
+        return match (true) {
+            $this->waitsForDate($task->id) => sprintf('%s waits for a date.', $task->name),
+            $task->applies !== null && $air->celsius < $this->wishes->coldest => sprintf('%s: at %.0f °C it is not applied; %.0f °C is the least.', $task->name, $air->celsius, $this->wishes->coldest),
+            $task->applies !== null && $air->damp > Climate::DAMPEST => sprintf('%s: at %.0f %% it is not applied; %.0f %% is the most.', $task->name, $air->damp, Climate::DAMPEST),
+            default => '',
+        };
     }
 
     /** @return list<Session> what is left of them from now on */

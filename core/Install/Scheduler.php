@@ -88,7 +88,7 @@ final readonly class Scheduler
             $next ?? throw new \LogicException('An order has no circle.');
             unset($open[$next->id]);
             $lost = array_key_first(array_intersect_key($next->needs, $unplaced));
-            $one = $lost === null && $next->from !== null ? $this->earliest($next, $sessions, $placed) : null;
+            $one = $lost === null && $next->held === '' ? $this->earliest($next, $sessions, $placed) : null;
             if ($one === null) {
                 $unplaced[$next->id] = $lost === null ? $this->reason($next, $sessions) : sprintf('%s waits for %s.', $next->label(), $this->order->tasks[$lost]->label());
             } else {
@@ -106,7 +106,7 @@ final readonly class Scheduler
      */
     private function earliest(Task $task, array $sessions, array $placed): ?Placed
     {
-        $ready = max([$task->from ?? 0, ...array_map(fn (string $id, int $dry): int => $placed[$id]->end() + $dry, array_keys($task->needs), $task->needs)]);
+        $ready = max([$task->from, ...array_map(fn (string $id, int $dry): int => $placed[$id]->end() + $dry, array_keys($task->needs), $task->needs)]);
         foreach ($sessions as $session) {
             if ($session->people < $task->people || $session->closes() - max($ready, $session->opens()) < $task->seconds()) {
                 continue;
@@ -140,8 +140,8 @@ final readonly class Scheduler
     /** @param list<Session> $sessions */
     private function reason(Task $task, array $sessions): string
     {
-        if ($task->from === null) {
-            return sprintf('%s waits for a date.', $task->label());
+        if ($task->held !== '') {
+            return $task->held;
         }
         if ($sessions === []) {
             return 'Say when you have time, and dates appear.';

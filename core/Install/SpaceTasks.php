@@ -27,7 +27,7 @@ final readonly class SpaceTasks
     public function all(): array
     {
         $walls = new WallTasks($this->space, $this->terms, $this->layout, $this->wishes);
-        $order = new BoxOrder($this->layout, $this->wishes);
+        $order = new BoxOrder($this->layout, $this->wishes, $this->studs);
         $tasks = $walls->before();
         foreach ($this->layout->runs as $r => $run) {
             array_push($tasks, ...(new RunTasks($this->space, $this->terms, $this->layout, $run, $this->assemblies[$r], $this->carried, $this->studs[$run->frame->wall] ?? WallStuds::of([], [], $run->frame->length()), $order, $this->wishes))->all());

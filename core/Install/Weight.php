@@ -35,7 +35,13 @@ final readonly class Weight
      */
     public static function of(array $body, float $longest, float $middle): self
     {
-        return new self(self::HARDWARE * array_sum(array_map(fn (Placed $one) => $one->piece->weight(), $body)), $longest, $middle);
+        return self::weighing(array_sum(array_map(fn (Placed $one) => $one->piece->weight(), $body)), $longest, $middle);
+    }
+
+    /** @param float $wood kg, without what holds it together */
+    public static function weighing(float $wood, float $longest, float $middle): self
+    {
+        return new self(self::HARDWARE * $wood, $longest, $middle);
     }
 
     /**

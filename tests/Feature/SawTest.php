@@ -11,26 +11,16 @@ use Illuminate\Testing\TestResponse;
 use Incastro\Saw\Lying;
 use Incastro\Saw\Ticks;
 use Tests\AlcoveTestCase;
+use Tests\NotesFacts;
 
 /** Releasing a job, and what is ticked at the saw by several people and devices, in whatever order it arrives. */
 final class SawTest extends AlcoveTestCase
 {
-    private const DEVICE = '0b8f1f4e-3f0e-4c59-9d0c-0e5a3c8a2b11';
-
-    private int $sequence = 0;
+    use NotesFacts;
 
     private function release(): TestResponse
     {
         return $this->postJson("/api/jobs/{$this->job->id}/releases")->assertCreated();
-    }
-
-    /**
-     * @param  array<string, mixed>  $more
-     * @return array<string, mixed>
-     */
-    private function fact(string $kind, ?string $part, array $more = []): array
-    {
-        return $more + ['id' => (string) Str::uuid(), 'device' => self::DEVICE, 'sequence' => ++$this->sequence, 'kind' => $kind, 'part' => $part, 'at' => now()->toIso8601String(), 'withdraws' => []];
     }
 
     /** @param list<array<string, mixed>> $facts */

@@ -594,6 +594,8 @@ export interface FittingTask {
   after: string[]
   needs: string[]
   before: string[]
+  /** Why it cannot be done at all as things are; empty where it can. */
+  held: string
   ready: boolean
   dry: When | null
   /** The thing of which somebody licensed is to note a day. */

@@ -98,10 +98,10 @@ const trouble = computed(() =>
       <div><label for="when-from">Begins</label><InputText id="when-from" v-model="from" type="time" /></div>
       <div><label for="when-to">Ends</label><InputText id="when-to" v-model="to" type="time" /></div>
       <div>
-        <label for="when-people">With</label
+        <span id="when-people" class="label">With</span
         ><Select
           v-model="people"
-          input-id="when-people"
+          aria-labelledby="when-people"
           :options="PEOPLE"
           option-label="label"
           option-value="value"
@@ -167,9 +167,9 @@ const trouble = computed(() =>
     <h2>Paint, and the air of the room</h2>
     <div class="row">
       <div>
-        <label for="when-primer">Primer</label
+        <span id="when-primer" class="label">Primer</span
         ><Select
-          input-id="when-primer"
+          aria-labelledby="when-primer"
           :model-value="installing?.primer"
           :options="PRIMERS"
           option-label="label"
@@ -178,9 +178,9 @@ const trouble = computed(() =>
         />
       </div>
       <div>
-        <label for="when-paint">Paint</label
+        <span id="when-paint" class="label">Paint</span
         ><Select
-          input-id="when-paint"
+          aria-labelledby="when-paint"
           :model-value="installing?.paint"
           :options="PAINTS"
           option-label="label"
@@ -277,7 +277,8 @@ h2 {
   display: grid;
   gap: 2px;
 }
-.row label {
+.row label,
+.label {
   color: var(--soft);
   font-size: 14px;
 }

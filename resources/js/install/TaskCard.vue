@@ -102,14 +102,15 @@ async function done() {
     <p v-if="task.caution" class="caution">{{ task.caution }}</p>
     <p class="soft why">
       <template v-if="waits.length > 0">Waits for: {{ waits.map((one) => one.name).join(', ') }}. </template>
+      <template v-else-if="task.held && !isDone">{{ task.held }} </template>
       <template v-else-if="dries">All is done before it; dry {{ dries.text }}. </template>
       <template v-else-if="!isDone">All that it waits for is done. </template>
       <template v-if="task.before.length > 0">After it: {{ task.before.join(', ') }}.</template>
     </p>
     <div v-if="wide && !isDone" class="wish">
-      <label :for="`wish-${task.id}`">Do it before</label>
+      <span :id="`wish-${task.id}`">Do it before</span>
       <Select
-        :input-id="`wish-${task.id}`"
+        :aria-labelledby="`wish-${task.id}`"
         :model-value="null"
         :options="others"
         option-label="label"
@@ -204,7 +205,8 @@ async function done() {
 }
 .buttons {
   position: sticky;
-  bottom: 0;
+  /* Down to the edge of its card, past the padding. */
+  bottom: -14px;
   display: flex;
   flex-wrap: wrap;
   gap: 8px;

@@ -59,9 +59,9 @@ const takeBack = (id: string) =>
   <section class="wall">
     <h2>{{ wall.name }}</h2>
     <p>
-      <label :for="`kind-${wall.key}`" class="soft">It is </label>
+      <span :id="`kind-${wall.key}`" class="soft">It is </span>
       <Select
-        :input-id="`kind-${wall.key}`"
+        :aria-labelledby="`kind-${wall.key}`"
         :model-value="wall.kind"
         :options="KINDS"
         option-label="label"

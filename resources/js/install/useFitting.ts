@@ -39,7 +39,7 @@ export function useFitting() {
       .filter((need): need is FittingTask => need !== undefined && !isDone(need))
   const dries = (task: FittingTask) => (task.dry && task.dry.at > now() ? task.dry : null)
   const isReady = (task: FittingTask) =>
-    !isDone(task) && !task.licensed && waitsFor(task).length === 0 && dries(task) === null
+    !isDone(task) && task.held === '' && waitsFor(task).length === 0 && dries(task) === null
   const ready = computed(() => tasks.value.filter(isReady))
   /** In the order in which they are planned; what has no date yet follows. */
   const planned = computed(() =>

@@ -116,10 +116,10 @@ async function keep() {
     />
     <form class="form" @submit.prevent="keep">
       <template v-if="sort === 'problem'">
-        <label for="log-problem">What</label>
+        <span id="log-problem" class="label">What</span>
         <Select
           v-model="form.problem"
-          input-id="log-problem"
+          aria-labelledby="log-problem"
           :options="station.kinds.problem"
           option-label="label"
           option-value="value"
@@ -135,19 +135,19 @@ async function keep() {
         />
       </template>
       <template v-if="sort === 'fit'">
-        <label for="log-box">Box</label>
+        <span id="log-box" class="label">Box</span>
         <Select
           v-model="form.box"
-          input-id="log-box"
+          aria-labelledby="log-box"
           :options="station.boxes"
           option-label="mark"
           option-value="id"
           placeholder="which box"
         />
-        <label for="log-how">It</label>
+        <span id="log-how" class="label">It</span>
         <Select
           v-model="form.how"
-          input-id="log-how"
+          aria-labelledby="log-how"
           :options="station.kinds.fit"
           option-label="label"
           option-value="value"
@@ -162,18 +162,18 @@ async function keep() {
         />
       </template>
       <template v-if="sort === 'hours'">
-        <label for="log-work">Worked at</label>
+        <span id="log-work" class="label">Worked at</span>
         <Select
           v-model="form.work"
-          input-id="log-work"
+          aria-labelledby="log-work"
           :options="station.kinds.work"
           option-label="label"
           option-value="value"
         />
-        <label for="log-person">Who</label>
+        <span id="log-person" class="label">Who</span>
         <Select
           v-model="form.person"
-          input-id="log-person"
+          aria-labelledby="log-person"
           :options="people"
           :placeholder="people[0]"
           editable
@@ -226,7 +226,8 @@ async function keep() {
   gap: 4px;
   margin-top: 12px;
 }
-.form > label {
+.form > label,
+.form > .label {
   margin-top: 6px;
   color: var(--soft);
   font-size: 14px;
