@@ -83,7 +83,7 @@ final readonly class LogBodies
         match (true) {
             $begun->getTimestamp() > now()->getTimestamp() + self::AHEAD => self::refuse("$at.from", 'Begun: That is in the future.'),
             $ended !== null && $ended->getTimestamp() > now()->getTimestamp() + self::AHEAD => self::refuse("$at.to", 'Ended: That is in the future.'),
-            $ended !== null && $ended->lessThanOrEqualTo($begun) => self::refuse("$at.to", sprintf('Ended: That is before it began. Did it run past midnight, from %s to %s?', $begun->format('j F'), $begun->copy()->addDay()->format('j F'))),
+            $ended !== null && $ended->lessThan($begun) => self::refuse("$at.to", sprintf('Ended: That is before it began. Did it run past midnight, from %s to %s?', $begun->format('j F'), $begun->copy()->addDay()->format('j F'))),
             $ended !== null && $ended->getTimestamp() - $begun->getTimestamp() > self::LONGEST => self::refuse("$at.to", sprintf('Ended: That is %d hours. Nobody works longer than 16 at a stretch.', intdiv($ended->getTimestamp() - $begun->getTimestamp(), 3600))),
             default => null,
         };

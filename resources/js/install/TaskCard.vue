@@ -223,4 +223,16 @@ async function done() {
   max-width: 260px;
   font-size: 18px;
 }
+@media (max-width: 900px) {
+  /* What waits to be sent lies over the bottom: nothing is read between. */
+  .buttons::after {
+    position: absolute;
+    top: 100%;
+    right: -14px;
+    left: -14px;
+    height: 60px;
+    background: inherit;
+    content: '';
+  }
+}
 </style>
