@@ -130,3 +130,42 @@ test('a sum fills the field it was asked from', async ({ page }) => {
   await expect(dialog).toBeHidden()
   await expect(depth).toHaveValue('330 mm')
 })
+
+test('a sum opens again without a network, waits with what is typed, and is kept in the log', async ({
+  page,
+}) => {
+  await demoJob(page, 'landing-alcove')
+  const job = page.url()
+  await page.goto('/sums/divide?width=1203&count=4&measure=mm/1')
+  const answer = page.getByRole('region', { name: 'Answer' })
+  await expect(answer.locator('dd').first()).toContainText('287 mm')
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await page.reload()
+  await expect(answer.locator('dd').first()).toContainText('287 mm')
+  await page.getByRole('link', { name: 'All quick sums' }).click()
+  await expect(page.getByRole('heading', { name: 'Worked out last' })).toBeVisible()
+  await page.context().setOffline(true)
+  await page.locator('.last').getByRole('link').first().click()
+  await expect(answer.locator('dd').first()).toContainText('287 mm')
+  // A new one waits with its inputs, and is worked out by itself.
+  await type(page, ['Clear width or height', '1000'])
+  await expect(page.getByText('is worked out when it is back.')).toBeVisible()
+  await page.context().setOffline(false)
+  // (1000 − 3·18.1)/4 = 236.4.
+  await expect(answer.locator('dd').first()).toContainText('236 mm', { timeout: 20_000 })
+  await page.goto(job)
+  await page
+    .locator('.length')
+    .filter({ has: page.getByLabel('Depth', { exact: true }) })
+    .getByRole('button', { name: 'Quick sum' })
+    .first()
+    .click()
+  const dialog = page.getByRole('dialog', { name: 'Quick sum for “Depth”' })
+  await dialog.getByLabel('Clear width or height').fill('680')
+  await dialog.getByLabel('Clear width or height').press('Enter')
+  await dialog.getByRole('button', { name: /^Keep in the log of/ }).click()
+  await expect(dialog.getByRole('button', { name: 'Kept' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.goto(job.replace('fit', 'log'))
+  await expect(page.getByText(/\(680\): Each clear/)).toBeVisible()
+})

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import DrawingView from '@/drawing/DrawingView.vue'
+import Button from 'primevue/button'
 import TopBar from '@/shell/TopBar.vue'
 import { lastMeasure } from '@/shell/preferences'
+import { lastAnswers } from './lastAnswers'
 import { useSums } from './useSum'
 
 /** All quick sums, each with the drawing of its example. */
@@ -25,6 +27,18 @@ const { sums, error } = useSums(lastMeasure)
         </RouterLink>
       </li>
     </ul>
+    <section v-if="lastAnswers.length > 0" class="last">
+      <h2>Worked out last</h2>
+      <ol>
+        <li v-for="(one, i) in lastAnswers" :key="i">
+          <RouterLink :to="{ path: `/sums/${one.name}`, query: { ...one.typed, measure: one.measure } }">{{
+            one.label
+          }}</RouterLink>
+          <span class="measure">{{ one.says }}</span>
+        </li>
+      </ol>
+      <Button text severity="secondary" label="Forget them" @click="lastAnswers = []" />
+    </section>
   </main>
 </template>
 
@@ -41,6 +55,21 @@ ul {
   margin: 16px 0 0;
   padding: 0;
   list-style: none;
+}
+.last {
+  margin-top: 24px;
+}
+.last ol {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+.last li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  padding: 8px 0;
+  border-bottom: 1px dashed var(--line);
 }
 .card {
   display: grid;

@@ -5,7 +5,9 @@ import WorkingTable from '@/job/WorkingTable.vue'
 import { inSum } from '@/tape/inSum'
 import MeasureText from '@/tape/MeasureText.vue'
 import Button from 'primevue/button'
-import { provide, toRef } from 'vue'
+import { provide, ref, toRef, watch } from 'vue'
+import { useJob } from '@/job/store'
+import { inWords } from './lastAnswers'
 import { useSum } from './useSum'
 
 /** One sum: fields in the order of measuring, the drawing that carries the answer, and how it came about. */
@@ -23,6 +25,18 @@ const { sum, rows, unit, value, answer, card, isFaded, isExample, faults, troubl
   typed,
   toRef(props, 'measure'),
 )
+
+/** The job that was open last: its log may keep what was worked out. */
+const job = useJob()
+const kept = ref(false)
+watch(answer, () => (kept.value = false))
+async function keep() {
+  if (!sum.value || !answer.value) return
+  const given = Object.values(typed.value).join(', ')
+  const words = `${sum.value.label} (${given}): ${inWords(answer.value)}`
+  await job.note('Sum', words, [{ kind: 'note', part: null, body: { words }, withdraws: [] }])
+  kept.value = true
+}
 
 function set(field: string, given: unknown): void {
   const others = Object.entries(typed.value).filter(([name]) => name !== field)
@@ -84,7 +98,17 @@ function set(field: string, given: unknown): void {
             <WorkingTable v-if="one.working" class="working" :working="one.working" :caption="one.label" />
           </template>
         </details>
-        <a v-if="!isFaded" :href="card" download>Print a card for the workshop (PDF)</a>
+        <p v-if="!isFaded" class="links">
+          <a :href="card" download>Print a card for the workshop (PDF)</a>
+          <Button
+            v-if="job.job && !isExample"
+            text
+            size="small"
+            :label="kept ? 'Kept' : `Keep in the log of ${job.job.name}`"
+            :disabled="kept"
+            @click="keep"
+          />
+        </p>
       </section>
     </div>
   </div>
@@ -108,6 +132,12 @@ function set(field: string, given: unknown): void {
 }
 .faded {
   opacity: 0.45;
+}
+.links {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: center;
 }
 dl {
   margin: 12px 0;

@@ -2,7 +2,12 @@ import { api, Refused } from '@/api/client'
 import type { Parameter, SumAnswer, SumKind } from '@/api/types'
 import { meant } from '@/fit/meant'
 import { useQuery } from '@tanstack/vue-query'
+import { useIntervalFn } from '@vueuse/core'
 import { computed, ref, watch, type Ref } from 'vue'
+import { keepAnswer } from './lastAnswers'
+
+/** What waits for the network is asked again so often, ms. */
+const AGAIN = 5000
 
 /** The quick sums with their fields, as they are written in this unit. */
 export function useSums(measure: Ref<string>) {
@@ -12,6 +17,8 @@ export function useSums(measure: Ref<string>) {
       api<SumKind[]>('GET', `/api/sums?${String(new URLSearchParams({ measure: measure.value }))}`),
     staleTime: Infinity,
     retry: false,
+    // Without a network what was answered before is there still, and what was not says so.
+    networkMode: 'always',
   })
   return { sums: computed(() => data.value ?? []), error }
 }
@@ -35,21 +42,40 @@ export function useSum(name: Ref<string>, typed: Ref<Record<string, string>>, me
   })
 
   const query = computed(() => String(new URLSearchParams({ ...typed.value, measure: measure.value })))
-  const { data, error: failed } = useQuery({
+  const {
+    data,
+    error: failed,
+    refetch,
+  } = useQuery({
     queryKey: ['sum', name, query],
     queryFn: () => api<SumAnswer>('GET', `/api/sums/${name.value}?${query.value}`),
     enabled: computed(() => sum.value !== null),
     staleTime: Infinity,
     retry: false,
+    // Without a network what was answered before is there still, and what was not says so.
+    networkMode: 'always',
   })
   /** The last good answer stands, faded, while a new one cannot be had; before there is one, the example's drawing. */
   const last = ref<SumAnswer | null>(null)
   watch(name, () => (last.value = null))
-  watch(data, (answer) => answer && (last.value = answer), { immediate: true })
+  watch(
+    data,
+    (answer) => {
+      if (!answer) return
+      last.value = answer
+      if (sum.value && Object.keys(typed.value).length > 0)
+        keepAnswer(sum.value, typed.value, measure.value, answer)
+    },
+    { immediate: true },
+  )
   const example = computed<SumAnswer | null>(() =>
     sum.value ? { answers: [], says: [], formula: '', drawing: sum.value.drawing } : null,
   )
   const refusal = computed(() => (failed.value instanceof Refused ? failed.value : null))
+  // What was typed without a network is worked out by itself when it is back.
+  useIntervalFn(() => {
+    if (refusal.value?.status === 0) void refetch()
+  }, AGAIN)
   return {
     sum,
     rows,
