@@ -62,11 +62,6 @@ await shot('saw', async () => {
   await page.waitForTimeout(300)
 })
 await page.setViewportSize({ width: 1280, height: 800 })
-await shot('rules', async () => {
-  await open('fit')
-  await page.getByRole('button', { name: /rules and materials/ }).click()
-  await page.getByRole('heading', { name: 'How it is made' }).scrollIntoViewIfNeeded()
-})
 await shot('fit-layouts', async () => {
   await open('fit')
   await page.getByRole('button', { name: 'Start from another layout' }).click()
@@ -108,14 +103,80 @@ const fit = async (name) => {
   // The little pictures of what a cell may hold come one by one.
   await page.waitForFunction(() => !document.querySelector('.tile .wait'), null, { timeout: 30_000 })
 }
-await shot('fit-stair', () => fit('Oar store'))
 await shot('fit', () => fit('Map wall'))
-await shot('fit-picker', async () => {
-  await fit('Map wall')
-  await page.locator('g.cell').nth(1).click({ position: { x: 20, y: 20 } })
-  await page.getByRole('button', { name: 'More for: What it holds' }).click()
-  await page.getByText('being worked out').first().waitFor({ state: 'hidden', timeout: 30_000 })
-  await page.waitForFunction(() => !document.body.textContent.includes('being worked out'), null, { timeout: 30_000 })
+// Fitting day of the map wall, begun on a Saturday: studs found, the plinth set, the first box in and out of square.
+const saturday = new Date(Date.now() + 7 * 86_400_000)
+saturday.setUTCDate(saturday.getUTCDate() + ((6 - saturday.getUTCDay() + 7) % 7))
+const fittingDay = async () => {
+  await other('Map wall')
+  await page.getByRole('link', { name: /^Install/ }).click()
+  if (await page.getByText('Say when you have time').isVisible()) {
+    await page.getByRole('button', { name: 'When…' }).click()
+    await page.getByLabel('From the day').fill(saturday.toISOString().slice(0, 10))
+    await page.getByRole('combobox', { name: 'With' }).click()
+    await page.getByRole('option', { name: '2 people' }).click()
+    await page.getByLabel('Weeks').fill('8')
+    await page.getByLabel('Weeks').press('Tab')
+    await page.getByRole('button', { name: '8 Saturdays' }).click()
+    await page.getByRole('listitem').nth(7).waitFor()
+    await page.keyboard.press('Escape')
+    await page.getByRole('button', { name: 'Wall', exact: true }).click()
+    for (const stud of ['1240', '1640', '2040', '2440']) {
+      await page.getByLabel('Found one here').fill(stud)
+      await page.getByLabel('Found one here').press('Enter')
+      await page.getByRole('button', { name: 'Stud', exact: true }).click()
+      await page.getByText(`${stud} mm stud`).waitFor()
+    }
+    await page.getByRole('button', { name: 'Now', exact: true }).click()
+    for (let i = 0; i < 7; i++) {
+      const name = await page.locator('.task h1').textContent()
+      await page.getByRole('button', { name: /^Done/ }).click()
+      await page.waitForFunction((was) => document.querySelector('.task h1')?.textContent !== was, name)
+    }
+    await page.getByLabel('Foot left to top right').fill('984')
+    await page.getByLabel('Foot right to top left').fill('981')
+    await page.getByLabel('Foot right to top left').press('Enter')
+    await page.getByText('too far right').waitFor()
+  }
+}
+await shot('install', fittingDay)
+await shot('log', async () => {
+  await other('Map wall')
+  await page.getByRole('link', { name: /^Log/ }).click()
+  await page.getByRole('button', { name: 'Write what happened' }).click()
+  const keep = async (sort, fill) => {
+    await page.getByRole('button', { name: sort, exact: true }).click()
+    await fill()
+    await page.getByRole('button', { name: 'Keep it' }).click()
+    await page.getByText('Kept. Another?').waitFor()
+  }
+  for (const [work, took] of [
+    ['Sawing', '6:30'],
+    ['Assembling', '4:10'],
+    ['Fitting', '3:35'],
+  ])
+    await keep('Hours', async () => {
+      await page.getByRole('combobox', { name: 'Worked at' }).last().click()
+      await page.getByRole('option', { name: work }).click()
+      await page.getByLabel(/How long/).fill(took)
+    })
+  for (const [what, paid, shop] of [
+    ['Eight sheets of birch ply', '498.00', 'Sheet yard'],
+    ['Hinges, screws, pins', '86.40', 'Hardware shop'],
+    ['One hinge too many', '-4.20', 'Hardware shop'],
+  ])
+    await keep('Paid', async () => {
+      await page.getByLabel('What', { exact: true }).fill(what)
+      await page.getByLabel(/Amount/).fill(paid)
+      await page.getByLabel(/Shop/).fill(shop)
+    })
+  await keep('Went wrong', async () => {
+    await page.getByRole('combobox', { name: 'What', exact: true }).click()
+    await page.getByRole('option', { name: 'A notch was cut twice' }).click()
+    await page.getByLabel(/Where/).fill('B1, behind')
+    await page.getByLabel('Words').fill('The pipe stands 4 mm further out than it was read.')
+  })
+  await page.keyboard.press('Escape')
 })
 await shot('sums', async () => {
   await page.goto(`${base}/sums/spacing?length=1900&width=70`)
@@ -128,6 +189,7 @@ await shot('measure-phone', async () => {
   await page.evaluate(() => document.querySelector('.station').scrollTo(0, 0))
 })
 await shot('fit-phone', () => fit('Oar store'))
+await shot('install-phone', fittingDay)
 await page.setViewportSize({ width: 1280, height: 800 })
 await shot('fit-round', async () => {
   await fit('Oar store')

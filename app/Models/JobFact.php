@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
  * Something that happened to a job outside its plan, only ever added: at the saw, in the shop, on fitting day, or what the log is told; or
@@ -43,17 +44,20 @@ final class JobFact extends Model
     }
 
     /**
+     * Rows and not models: a job may hold thousands.
+     *
      * @param  list<string>|null  $kinds  null: all
      * @return list<Told> of a job, as they arrived
      */
     public static function ofJob(string $job, ?array $kinds = null): array
     {
-        return array_values(self::query()->where('job_id', $job)->when($kinds !== null, fn ($query) => $query->whereIn('kind', $kinds ?? []))->oldest('recorded_at')->oldest('sequence')->get()->map(fn (self $fact) => $fact->told())->all());
-    }
+        $rows = DB::table('job_facts')->where('job_id', $job)->when($kinds !== null, fn ($query) => $query->whereIn('kind', $kinds ?? []))
+            ->orderBy('recorded_at')->orderBy('sequence')
+            ->selectRaw("id, kind, part, body, withdraws, device, author, to_char(at AT TIME ZONE 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS\"Z\"') AS at")->get();
 
-    /** @return Told */
-    public function told(): array
-    {
-        return ['id' => $this->id, 'kind' => $this->kind, 'part' => $this->part, 'body' => $this->body, 'withdraws' => $this->withdraws, 'device' => $this->device, 'author' => $this->author, 'at' => $this->at->toIso8601ZuluString()];
+        return array_values($rows->map(fn (object $row): array => [
+            'id' => (string) $row->id, 'kind' => (string) $row->kind, 'part' => $row->part, 'body' => $row->body === null ? null : json_decode($row->body, true),
+            'withdraws' => $row->withdraws === '[]' ? [] : json_decode($row->withdraws, true), 'device' => (string) $row->device, 'author' => (string) $row->author, 'at' => (string) $row->at,
+        ])->all());
     }
 }

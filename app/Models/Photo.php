@@ -7,8 +7,6 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
-use Incastro\Log\LogFacts;
-use Incastro\Saw\Ticks;
 
 /**
  * A photo of a job: its bytes lie on the disk for photos, what it shows is a fact of the log.
@@ -18,6 +16,8 @@ use Incastro\Saw\Ticks;
  * @property int $size  bytes, its thumbnail included
  * @property Carbon $created_at
  * @property ?Carbon $removed_at
+ *
+ * @phpstan-import-type Told from JobFact
  */
 final class Photo extends Model
 {
@@ -39,12 +39,15 @@ final class Photo extends Model
         return "photos/$this->job_id/$this->id".($isSmall ? '-small' : '').'.jpg';
     }
 
-    /** @return list<array{id: string, fact: string, caption: string, where: string, at: string, removed: bool}> the newest first */
-    public static function told(Job $job): array
+    /**
+     * @param  list<Told>  $facts  that tell of photos and stand
+     * @return list<array{id: string, fact: string, caption: string, where: string, at: string, removed: bool}> the newest first
+     */
+    public static function told(Job $job, array $facts): array
     {
         $photos = self::query()->where('job_id', $job->id)->get()->keyBy('id');
         $told = [];
-        foreach (Ticks::standing(JobFact::ofJob($job->id, [LogFacts::PHOTO, Ticks::WITHDRAWAL])) as $fact) {
+        foreach ($facts as $fact) {
             $photo = $photos[$fact['body']['photo'] ?? ''] ?? null;
             if ($photo !== null) {
                 $told[] = ['id' => $photo->id, 'fact' => $fact['id'], 'caption' => (string) ($fact['body']['caption'] ?? ''), 'where' => (string) ($fact['body']['where'] ?? ''), 'at' => $fact['at'], 'removed' => $photo->removed_at !== null];

@@ -6,7 +6,6 @@ namespace App\Planning;
 
 use App\Models\Job;
 use App\Models\JobFact;
-use Illuminate\Support\Carbon;
 use Incastro\Log\Hours;
 use Incastro\Log\LogFacts;
 use Incastro\Log\Stretch;
@@ -49,10 +48,10 @@ final readonly class JobLog
             $body = $fact['body'] ?? [];
             $kind = WorkKind::tryFrom($body['work'] ?? '') ?? WorkKind::Install;
             $person = ($body['person'] ?? '') ?: $fact['author'];
-            $from = Carbon::parse($body['from'] ?? $fact['at'])->getTimestamp();
+            $from = (int) strtotime($body['from'] ?? $fact['at']);
             $stretches[] = isset($body['minutes'])
                 ? Stretch::lasting($fact['id'], $person, $kind, $from, 60 * (int) $body['minutes'])
-                : Stretch::between($fact['id'], $person, $kind, $from, isset($body['to']) ? Carbon::parse($body['to'])->getTimestamp() : null);
+                : Stretch::between($fact['id'], $person, $kind, $from, isset($body['to']) ? (int) strtotime($body['to']) : null);
         }
 
         return new Hours($stretches);

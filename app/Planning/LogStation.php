@@ -84,7 +84,7 @@ final readonly class LogStation
             'entries' => $this->entries(),
             'by_itself' => $this->byItself(),
             'superseded' => $this->superseded(),
-            'photos' => Photo::told($this->job),
+            'photos' => Photo::told($this->job, $this->log->kind(LogFacts::PHOTO)),
             'offcuts' => array_values(array_map(fn (array $one): string => sprintf('%s: %s × %s, %s', $one['code'], $this->write($one['length']), $this->write($one['width']), $one['name']), array_filter($this->job->home->offcuts, fn (array $one) => $one['job'] === $this->job->id))),
             'people' => $this->job->home->habits['people'] ?? [],
             'boxes' => array_map(fn ($box): array => ['id' => $box->id, 'mark' => $box->mark], array_merge([], ...array_map(fn ($space) => $space->layout?->boxes() ?? [], $this->plan->spaces))),

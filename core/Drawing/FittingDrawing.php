@@ -32,6 +32,15 @@ final readonly class FittingDrawing
 
     private const STEPS = 16;
 
+    /** Wall beside a place, and beyond the wall's ends, mm; what is kept for texts above and below, of its height; and how wide at least, of that. */
+    private const BESIDE = 250.0;
+
+    private const MARGIN = 60.0;
+
+    private const ABOVE = 0.1;
+
+    private const UPRIGHT = 0.6;
+
     private float $length;
 
     private float $top;
@@ -39,8 +48,9 @@ final readonly class FittingDrawing
     /**
      * @param  list<array{FittedRun, Assembly}>  $runs  on this wall
      * @param  list<FittedSurface>  $surfaces  on this wall
+     * @param  list<string>  $sequence  ids of boxes as they go in
      */
-    public function __construct(private RunFrame $frame, private array $runs, private array $surfaces, private WallStuds $studs, private KeptFree $free, private LengthFormat $format)
+    public function __construct(private RunFrame $frame, private array $runs, private array $surfaces, private WallStuds $studs, private KeptFree $free, private LengthFormat $format, private array $sequence = [])
     {
         $this->length = $frame->length();
         $this->top = max($frame->ceilingAt(0.0, 0.0), $frame->ceilingAt($this->length, 0.0));
@@ -61,7 +71,12 @@ final readonly class FittingDrawing
             }
             foreach ($run->boxes as $box) {
                 $layers['furniture'][] = Outline::polygon(new Polygon([new Point($box->u, $box->z), new Point($box->right(), $box->z), new Point($box->right(), $box->topAt($box->right(), $box->v)), new Point($box->u, $box->topAt($box->u, $box->v))]), Style::Board);
-                $layers['names'][] = new Label(new DrawnPoint(($box->u + $box->right()) / 2, ($box->z + $box->highest()) / 2), $box->mark, Style::Label);
+                $middle = new DrawnPoint(($box->u + $box->right()) / 2, ($box->z + $box->highest()) / 2);
+                $layers['names'][] = new Label($middle, $box->mark, Style::Label);
+                $at = array_search($box->id, $this->sequence, true);
+                if ($at !== false && count($this->sequence) > 1) {
+                    $layers['names'][] = new Label($middle->plus(0.0, -0.045 * $this->top), sprintf('in as no. %d', $at + 1), Style::Label, room: $box->right() - $box->u, short: sprintf('no. %d', $at + 1));
+                }
             }
             foreach ($run->over() as $over) {
                 $layers['furniture'][] = Outline::rectangle($over->u, $over->z, $over->end() - $over->u, $over->top - $over->z, Style::Board);
@@ -74,6 +89,23 @@ final readonly class FittingDrawing
         }
 
         return new Drawing($name, $layers);
+    }
+
+    /**
+     * What of the wall is looked at for a task: its place with some of the wall beside it, and room for what is written above and below; all of the
+     * wall where it has no place; mm.
+     *
+     * @return array{x: float, y: float, width: float, height: float}
+     */
+    public function shown(?FittingTask $task): array
+    {
+        $high = (1 + 2 * self::ABOVE) * $this->top;
+        [$from, $to] = $task?->place === null ? [0.0, $this->length] : [$task->place[0] - self::BESIDE, $task->place[1] + self::BESIDE];
+        // A narrow place is not drawn any larger than the height allows.
+        $wide = min($this->length + 2 * self::MARGIN, max($to - $from, self::UPRIGHT * $high));
+        $x = max(-self::MARGIN, min($this->length + self::MARGIN - $wide, ($from + $to - $wide) / 2));
+
+        return ['x' => $x, 'y' => -self::ABOVE * $this->top, 'width' => $wide, 'height' => $high];
     }
 
     private function house(): Outline
@@ -100,7 +132,7 @@ final readonly class FittingDrawing
         $line = fn (float $u, Style $style): Outline => new Outline([new DrawnPoint($u, 0.0), new DrawnPoint($u, $this->frame->ceilingAt($u, 0.0))], false, $style);
         $shapes = [];
         foreach ($this->studs->found as $u) {
-            array_push($shapes, $line($u, Style::Plumb), new Label(new DrawnPoint($u, $this->top + 0.03 * $this->top), $this->write($u), Style::Measure));
+            array_push($shapes, $line($u, Style::Plumb), new Label(new DrawnPoint($u, 1.02 * $this->top), $this->write($u), Style::Measure, anchor: 'start', turned: true));
         }
         foreach ($this->studs->expected as $one) {
             array_push($shapes, Outline::rectangle($one['from'], 0.0, $one['to'] - $one['from'], $this->frame->ceilingAt($one['u'], 0.0), Style::Gap), $line($one['u'], Style::Hidden));
@@ -120,11 +152,8 @@ final readonly class FittingDrawing
         foreach ($task->screws as $screw) {
             array_push($shapes, $this->screw($screw));
         }
-        foreach ($this->columns($task->screws) as [$u, $z, $text]) {
-            $shapes[] = new Label(new DrawnPoint($u, $z), $text, Style::Measure);
-        }
-        foreach ($task->screws === [] ? $this->packs($task) : [] as [$u, $text]) {
-            $shapes[] = new Label(new DrawnPoint($u, -0.04 * $this->top), $text, Style::Measure);
+        foreach ($task->screws === [] ? $this->bearers($task) : [] as $i => $u) {
+            $shapes[] = new Label(new DrawnPoint($u, -0.035 * $this->top), (string) ($i + 1), Style::Measure);
         }
 
         return $shapes;
@@ -137,36 +166,14 @@ final readonly class FittingDrawing
         return Outline::polygon(Polygon::oval(new Point($screw->u, $screw->z), 2 * $r, 2 * $r, self::CORNERS), $screw->isFound ? Style::Screw : Style::Hidden, 'screw');
     }
 
-    /**
-     * How far along the wall the screws of a nailer are, said once for each stud, over its highest.
-     *
-     * @param  list<ScrewPlace>  $screws
-     * @return list<array{float, float, string}>
-     */
-    private function columns(array $screws): array
+    /** @return list<float> where its bearers are, mm */
+    private function bearers(FittingTask $task): array
     {
-        $columns = [];
-        foreach ($screws as $screw) {
-            $key = (string) round($screw->u);
-            $columns[$key] = [$screw->u, max($screw->z, $columns[$key][1] ?? 0.0), $this->write($screw->u)];
-        }
-
-        return array_map(fn (array $one): array => [$one[0], $one[1] + 0.035 * $this->top, $one[2]], array_values($columns));
-    }
-
-    /** @return list<array{float, string}> what lies under each bearer: back, and front */
-    private function packs(FittingTask $task): array
-    {
-        $packs = [];
-        foreach ($task->packs as $pack) {
-            $packs[(string) round($pack['u'])][] = $pack['text'];
-        }
-
-        return array_map(fn (string|int $u, array $texts): array => [(float) $u, implode(' / ', $texts)], array_keys($packs), $packs);
+        return array_values(array_unique(array_column($task->packs, 'u')));
     }
 
     private function write(float $u): string
     {
-        return $this->format->write(Length::ofDouble($u));
+        return $this->format->withoutUnit(Length::ofDouble($u));
     }
 }

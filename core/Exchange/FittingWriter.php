@@ -7,6 +7,7 @@ namespace Incastro\Exchange;
 use Incastro\Drawing\FittingDrawing;
 use Incastro\Drawing\ScreenWriter;
 use Incastro\Fit\FittedSurface;
+use Incastro\Install\BoxOrder;
 use Incastro\Install\Check;
 use Incastro\Install\Checked;
 use Incastro\Install\FittingDay;
@@ -70,6 +71,7 @@ final readonly class FittingWriter
         $isDone = $this->day->isDone($task->id);
         $waits = $this->day->waitsFor($task->id);
         $ready = $this->day->readyAt($task->id);
+        $format = $this->fitting->plan->job->format;
         $name = fn (string $id): string => $this->day->precedence->tasks[$id]->name;
 
         return [
@@ -84,6 +86,7 @@ final readonly class FittingWriter
             'session' => $placed?->session->id, 'start' => $placed === null ? null : $this->when($placed->start),
             'applies' => $task->applies?->label(), 'may_be_left' => $task->kind->mayBeLeft(),
             'screws' => $this->screws($task->screws),
+            'packs' => $task->kind === TaskKind::Plinth ? array_map(fn (array $one): array => ['at' => $format->write(Length::ofDouble($one['u'])), 'text' => $one['text']], $task->packs) : [],
             'checks' => array_map(fn (Check $check): array => $this->check($task, $check, $isDone), $task->checks),
         ];
     }
@@ -182,6 +185,7 @@ final readonly class FittingWriter
                 continue;
             }
             $terms = $this->fitting->terms($space);
+            $sequence = (new BoxOrder($space->layout, $this->fitting->wishes, $this->fitting->studs($space)))->sequence();
             foreach ($this->fitting->studs($space) as $wall => $studs) {
                 $runs = [];
                 foreach ($space->layout->runs as $r => $run) {
@@ -195,11 +199,13 @@ final readonly class FittingWriter
                 }
                 $frame = $room->frame($wall);
                 $name = $room->shape->wallName($wall);
-                $drawing = (new FittingDrawing($frame, $runs, $surfaces, $studs, KeptFree::of($frame, $terms), $format))->draw("$name, seen from the room", array_values(array_filter($tasks, fn (FittingTask $task) => $task->wall === $wall)));
+                $drawing = new FittingDrawing($frame, $runs, $surfaces, $studs, KeptFree::of($frame, $terms), $format, $sequence);
+                $mine = array_values(array_filter($tasks, fn (FittingTask $task) => $task->wall === $wall));
+                $drawn = $drawing->draw("$name, seen from the room", $mine);
                 $key = "{$space->space->id}/$wall";
                 $walls[] = [
                     'key' => $key, 'name' => ucfirst($name).(count($this->fitting->plan->spaces) > 1 ? ', '.$space->space->name : ''), 'length' => $format->write(Length::ofDouble($frame->length())),
-                    'kind' => $this->fitting->wishes->wall($space->space->id, $wall)->value, 'drawing' => ScreenWriter::write($drawing),
+                    'kind' => $this->fitting->wishes->wall($space->space->id, $wall)->value, 'drawing' => ScreenWriter::write($drawn), 'shown' => (object) array_map(fn (FittingTask $task): array => $drawing->shown($task), array_column(array_filter($mine, fn (FittingTask $task) => $task->place !== null), null, 'id')),
                     'studs' => $this->studsOf($studs, $this->studs[$key] ?? []),
                 ];
             }

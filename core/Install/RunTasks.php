@@ -111,7 +111,11 @@ final readonly class RunTasks
     /** "3 + 1", a tapered pair as such. */
     private function stacked(Working $pack): string
     {
-        return implode(' + ', array_map(fn (WorkingStep $step) => $this->terms->format->fine()->withoutUnit($step->value).($step->label === 'shim' ? '' : '*'), $pack->steps));
+        $format = $this->terms->format->fine();
+        // A tapered pair that is thinner than what is written is driven until the level reads within.
+        $write = fn (WorkingStep $step): string => $step->label === 'shim' ? $format->withoutUnit($step->value) : ltrim($format->withoutUnit($step->value).'*', '0');
+
+        return implode(' + ', array_map(fn (WorkingStep $step): string => str_starts_with($write($step), '.') ? '0'.$write($step) : $write($step), $pack->steps));
     }
 
     /** @return list<Over> one of each member that lies over cells */

@@ -170,6 +170,16 @@ final class LogTest extends AlcoveTestCase
         $this->as($this->person('two@example.org'))->getJson("/api/jobs/{$this->job->id}/photos/$photo->id")->assertNotFound();
     }
 
+    public function test_photos_go_with_their_job(): void
+    {
+        $this->photo(self::jpeg(60, 40))->assertCreated();
+        self::assertSame(2, DB::table('blobs')->count());
+        $this->artisan('incastro:prune')->expectsOutputToContain('photos: 0');
+        $this->job->forceDelete();
+        $this->artisan('incastro:prune')->expectsOutputToContain('photos: 2');
+        self::assertSame(0, DB::table('blobs')->count());
+    }
+
     public function test_a_lesson_taken_over_is_how_the_next_job_begins(): void
     {
         $box = $this->getJson("/api/jobs/{$this->job->id}?station=log")->json('station.boxes.0.id');

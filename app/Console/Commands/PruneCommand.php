@@ -7,10 +7,12 @@ namespace App\Console\Commands;
 use App\Models\EditRecord;
 use App\Models\Invitation;
 use App\Models\Job;
+use App\Models\Photo;
 use App\Models\Space;
 use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 
 /** Removes what nobody can reach any more: run once a day by the schedule. */
 final class PruneCommand extends Command
@@ -29,6 +31,7 @@ final class PruneCommand extends Command
         $counts = [
             'jobs' => Job::onlyTrashed()->where('deleted_at', '<', $goesFor)->forceDelete(),
             'spaces' => $this->spaces($goesFor),
+            'photos' => $this->photos(),
             'invitations' => Invitation::query()->where('expires_at', '<', $now)->delete(),
             'sessions' => DB::table('sessions')->where('last_activity', '<', $now->copy()->subMinutes(config('session.lifetime'))->getTimestamp())->delete()
                 + DB::table('sessions')->whereNull('user_id')->where('last_activity', '<', $now->copy()->subHours(self::STRANGERS)->getTimestamp())->delete(),
@@ -51,6 +54,16 @@ final class PruneCommand extends Command
         EditRecord::query()->whereIn('target', $ids)->delete();
 
         return (int) Space::onlyTrashed()->whereKey($ids)->forceDelete();
+    }
+
+    /** Files of photos whose job is gone. */
+    private function photos(): int
+    {
+        $disk = Storage::disk(config('incastro.photos'));
+        $gone = array_values(array_filter($disk->allFiles('photos'), fn (string $path) => Photo::query()->whereKey(substr(basename($path), 0, 36))->doesntExist()));
+        $disk->delete($gone);
+
+        return count($gone);
     }
 
     /** Those that nobody read for long, and of the others the longest unread beyond what all may take. */

@@ -605,6 +605,8 @@ export interface FittingTask {
   applies: string | null
   may_be_left: boolean
   screws: { at: string; words: string; found: boolean; warning: string | null }[]
+  /** Under each bearer, its back and then its front: how far along the wall, and what lies there. */
+  packs: { at: string; text: string }[]
   checks: FittingCheck[]
 }
 
@@ -614,6 +616,8 @@ export interface FittingWall {
   length: string
   kind: string
   drawing: Drawing
+  /** What of it is looked at for a step, by its id, mm. */
+  shown: Record<string, { x: number; y: number; width: number; height: number }>
   studs: {
     found: string[]
     expected: string[]

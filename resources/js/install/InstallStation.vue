@@ -51,6 +51,8 @@ const wall = computed(() => {
   const key = looks.value === 'wall' ? wallKey.value : (task.value?.wall ?? null)
   return walls.find((one) => one.key === key) ?? walls[0] ?? null
 })
+/** What of the wall is looked at: where the step at hand is done. */
+const part = computed(() => (looks.value === 'now' ? wall.value?.shown[task.value?.id ?? ''] : undefined))
 /** The wall with the layer of the step at hand alone. */
 const drawing = computed<Drawing | null>(() => {
   const whole = wall.value?.drawing
@@ -165,7 +167,13 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
           <span v-else-if="looks === 'now' && wall" class="soft">{{ wall.name }}</span>
         </header>
         <DryingList v-if="looks === 'drying'" :fitting="fitting" class="scroll" />
-        <DrawingView v-else-if="drawing" class="drawing" :drawing="drawing" :selected="task?.id" />
+        <DrawingView
+          v-else-if="drawing"
+          class="drawing"
+          :drawing="drawing"
+          :selected="task?.id"
+          :part="part"
+        />
       </section>
       <section class="card text scroll">
         <Message v-if="station.pieces && fitting.done.value === 0" severity="info" :closable="false">{{
