@@ -109,7 +109,8 @@ const saturday = new Date(Date.now() + 7 * 86_400_000)
 saturday.setUTCDate(saturday.getUTCDate() + ((6 - saturday.getUTCDay() + 7) % 7))
 const fittingDay = async () => {
   await other('Map wall')
-  await page.getByRole('link', { name: /^Install/ }).click()
+  await page.goto(page.url().replace(/measure$/, 'install'), { waitUntil: 'networkidle' })
+  await page.locator('.task h1').waitFor()
   if (await page.getByText('Say when you have time').isVisible()) {
     await page.getByRole('button', { name: 'When…' }).click()
     await page.getByLabel('From the day').fill(saturday.toISOString().slice(0, 10))
@@ -121,7 +122,7 @@ const fittingDay = async () => {
     await page.getByRole('listitem').nth(7).waitFor()
     await page.keyboard.press('Escape')
     await page.getByRole('button', { name: 'Wall', exact: true }).click()
-    for (const stud of ['1240', '1640', '2040', '2440']) {
+    for (const stud of ['1615', '2012', '2416']) {
       await page.getByLabel('Found one here').fill(stud)
       await page.getByLabel('Found one here').press('Enter')
       await page.getByRole('button', { name: 'Stud', exact: true }).click()

@@ -14,6 +14,9 @@ use Incastro\Install\WallStuds;
 use Incastro\Measure\Length;
 use Incastro\Planning\JobReader;
 use Incastro\Saw\Ticks;
+use Incastro\Survey\Things\Face;
+use Incastro\Survey\Things\Thing;
+use Incastro\Survey\Things\ThingKind;
 
 /** What is kept of something that was noted on fitting day: readings of checks, touches, the air of the room, studs. */
 final readonly class FittingBodies
@@ -89,7 +92,7 @@ final readonly class FittingBodies
         $typed = [$body['u'] ?? '', ...(($body['other'] ?? '') === '' ? [] : [$body['other']])];
         $read = array_map(fn (mixed $text): float => $this->lengths->read($field, 'Along the wall', $text)->toDouble(), $typed);
         $u = array_sum($read) / count($read);
-        $length = $this->wallLength($space, (int) $number) ?? self::refuse("facts.$i.part", 'This wall is not one of the job.');
+        [$length, $studs] = $this->wall($space, (int) $number) ?? self::refuse("facts.$i.part", 'This wall is not one of the job.');
         $write = fn (float $mm): string => $this->lengths->format->write(Length::ofDouble($mm));
         $isAnyway = ($body['anyway'] ?? false) === true;
         if ($u < 0.0 || $u > $length) {
@@ -100,7 +103,7 @@ final readonly class FittingBodies
             self::refuse($field, sprintf('Along the wall: edges %s apart are no usual stud (%s). Two studs, or one edge of another? Send it again if it is so.', $write($width), implode(', ', array_map($write, self::WIDTHS))));
         }
         $same = $this->lengths->format->unit->isMetric() ? WallStuds::SAME[0] : WallStuds::SAME[1] * 25.4;
-        foreach ($isAnyway || ($body['hit'] ?? true) !== true ? [] : $this->noted($wall) as $other) {
+        foreach ($isAnyway || ($body['hit'] ?? true) !== true ? [] : $studs as $other) {
             if (abs($other - $u) < $same) {
                 self::refuse($field, sprintf('Along the wall: same stud as at %s? Send it again if there are two.', $write($other)));
             }
@@ -109,7 +112,8 @@ final readonly class FittingBodies
         return ['u' => $u, 'texts' => array_map(fn (mixed $text): string => is_scalar($text) ? (string) $text : '', $typed), 'hit' => ($body['hit'] ?? true) === true];
     }
 
-    private function wallLength(string $space, int $wall): ?float
+    /** @return array{float, list<float>}|null length of a wall, and studs that are noted on it with the things of the room or on fitting day; mm */
+    private function wall(string $space, int $wall): ?array
     {
         try {
             $planned = JobReader::read(JobDocument::of($this->job))->space($space);
@@ -117,16 +121,15 @@ final readonly class FittingBodies
             return null;
         }
         $room = $planned->survey($this->lengths->format)->room;
-
-        return $room === null || ! in_array($wall, $room->shape->walls(), true) ? null : $room->frame($wall)->length();
-    }
-
-    /** @return list<float> studs that are noted on a wall, mm */
-    private function noted(string $wall): array
-    {
+        if ($room === null || ! in_array($wall, $room->shape->walls(), true)) {
+            return null;
+        }
+        $length = $room->frame($wall)->length();
+        $things = array_filter($planned->things, fn (Thing $thing) => $thing->kind === ThingKind::Stud && $thing->face === Face::Wall && $thing->wall === $wall);
         $facts = new FittingFacts(Ticks::standing(JobFact::ofJob($this->job->id, [FittingFacts::STUD, Ticks::WITHDRAWAL])));
+        $found = array_filter($facts->studs()["$space/$wall"] ?? [], fn (array $one) => $one['hit']);
 
-        return array_column(array_filter($facts->studs()[$wall] ?? [], fn (array $one) => $one['hit']), 'u');
+        return [$length, [...array_values(array_map(fn (Thing $thing): float => $thing->left($length) + $thing->width / 2, $things)), ...array_column($found, 'u')]];
     }
 
     /** @throws ValidationException */

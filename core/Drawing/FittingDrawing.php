@@ -72,11 +72,9 @@ final readonly class FittingDrawing
             foreach ($run->boxes as $box) {
                 $layers['furniture'][] = Outline::polygon(new Polygon([new Point($box->u, $box->z), new Point($box->right(), $box->z), new Point($box->right(), $box->topAt($box->right(), $box->v)), new Point($box->u, $box->topAt($box->u, $box->v))]), Style::Board);
                 $middle = new DrawnPoint(($box->u + $box->right()) / 2, ($box->z + $box->highest()) / 2);
-                $layers['names'][] = new Label($middle, $box->mark, Style::Label);
                 $at = array_search($box->id, $this->sequence, true);
-                if ($at !== false && count($this->sequence) > 1) {
-                    $layers['names'][] = new Label($middle->plus(0.0, -0.045 * $this->top), sprintf('in as no. %d', $at + 1), Style::Label, room: $box->right() - $box->u, short: sprintf('no. %d', $at + 1));
-                }
+                $isOneOfMany = $at !== false && count($this->sequence) > 1;
+                $layers['names'][] = new Label($middle, $isOneOfMany ? sprintf('%s, in as no. %d', $box->mark, $at + 1) : $box->mark, Style::Label, room: $isOneOfMany ? $box->right() - $box->u : null, short: $box->mark);
             }
             foreach ($run->over() as $over) {
                 $layers['furniture'][] = Outline::rectangle($over->u, $over->z, $over->end() - $over->u, $over->top - $over->z, Style::Board);

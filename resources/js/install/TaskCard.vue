@@ -268,15 +268,13 @@ async function done() {
   font-size: 18px;
 }
 @media (max-width: 900px) {
-  /* What waits to be sent lies over the bottom: nothing is read between. */
-  .buttons::after {
-    position: absolute;
-    top: 100%;
-    right: -14px;
-    left: -14px;
-    height: 60px;
-    background: inherit;
-    content: '';
+  .buttons {
+    /* Down to the edge of the screen, past what is kept free there. */
+    bottom: -56px;
+  }
+  /* What waits to be sent lies over the bottom: the buttons stand above it. */
+  :global(.outbox ~ .station .buttons) {
+    bottom: 0;
   }
 }
 </style>
