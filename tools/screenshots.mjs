@@ -134,8 +134,9 @@ const fittingDay = async () => {
       await page.getByRole('button', { name: /^Done/ }).click()
       await page.waitForFunction((was) => document.querySelector('.task h1')?.textContent !== was, name)
     }
-    await page.getByLabel('Foot left to top right').fill('984')
-    await page.getByLabel('Foot right to top left').fill('981')
+    const about = Number(/about (\d+)/.exec((await page.locator('.check').first().textContent()) ?? '')?.[1])
+    await page.getByLabel('Foot left to top right').fill(String(about + 2))
+    await page.getByLabel('Foot right to top left').fill(String(about - 1))
     await page.getByLabel('Foot right to top left').press('Enter')
     await page.getByText('too far right').waitFor()
   }
