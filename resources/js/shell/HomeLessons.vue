@@ -4,7 +4,8 @@ import type { Lesson } from '@/api/types'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
+import { useRoute } from 'vue-router'
 
 /** What the jobs of a home teach: evidence, what would be changed, and whether it is taken over. And who works here, by name. */
 const props = defineProps<{ home: string }>()
@@ -18,6 +19,12 @@ const key = computed(() => ['lessons', props.home])
 const { data } = useQuery({
   queryKey: key,
   queryFn: () => api<Told>('GET', `/api/homes/${props.home}/lessons`),
+})
+const route = useRoute()
+const section = useTemplateRef('section')
+// The log leads here: past the ways in and the saws.
+onMounted(() => {
+  if (route.hash === '#lessons') section.value?.scrollIntoView()
 })
 const trouble = ref('')
 const said = ref('')
@@ -48,7 +55,7 @@ async function addPerson() {
 </script>
 
 <template>
-  <section id="lessons" class="card">
+  <section id="lessons" ref="section" class="card">
     <h2>What the jobs here teach</h2>
     <p class="soft">
       From the last ten jobs: sizes as cut, how boxes went in, what went wrong, hours. Nothing changes by

@@ -247,6 +247,8 @@ final class FilesTest extends TestCase
             'a run along no wall' => ['job.spaces.0.layout.runs.0.wall', 4, '$.job.spaces[0].layout.runs[0].wall: The plan of this space has 4 corners and as many sides, counted from 0; 4 is none of them.'],
             'one id twice' => ['job.spaces.0.layout.members.0.id', '@tier', '$.job.spaces[0].layout: Every part of a layout has an id of its own; two bear “'],
             'another format' => ['format', 7, '$.format: This is not one of the allowed values.'],
+            'a zone that is none' => ['job.installing.zone', 'Nowhere/Land', '$.job.installing: “Nowhere/Land” is not a time zone'],
+            'a session that ends first' => ['job.installing.sessions', [['id' => 'a', 'start' => '2027-03-06T09:00', 'end' => '2027-03-06T08:00', 'people' => 1, 'note' => '', 'cancelled' => false]], '$.job.installing: End: 2027-03-06 08:00 is before it begins'],
             'an unknown rule' => ['job.rules', ['glue' => 1], '$.job.rules: glue is not known here.'],
         ];
     }
@@ -259,6 +261,9 @@ final class FilesTest extends TestCase
         // Empty maps are objects in a file.
         foreach (['rules', 'schools', 'tools'] as $map) {
             $data['job'][$map] = (object) $data['job'][$map];
+        }
+        foreach (['hours', 'minutes', 'dates', 'walls'] as $map) {
+            $data['job']['installing'][$map] = (object) $data['job']['installing'][$map];
         }
         if (($data['job']['spaces'][0]['layout']['closings'] ?? null) === []) {
             $data['job']['spaces'][0]['layout']['closings'] = (object) [];
