@@ -27,10 +27,10 @@ final class MoneyReader
         $digits = ltrim($plain, '-');
         $minor = match (true) {
             // Both marks: the last parts the cents.
-            preg_match('/^\d{1,3}(?:,\d{3})+\.\d{1,2}$/D', $digits) === 1 => self::minor(str_replace(',', '', $digits)),
-            preg_match('/^\d{1,3}(?:\.\d{3})+,\d{1,2}$/D', $digits) === 1 => self::minor(str_replace(['.', ','], ['', '.'], $digits)),
+            preg_match('/^\d{1,3}(?:,\d{3}){1,2}\.\d{1,2}$/D', $digits) === 1 => self::minor(str_replace(',', '', $digits)),
+            preg_match('/^\d{1,3}(?:\.\d{3}){1,2},\d{1,2}$/D', $digits) === 1 => self::minor(str_replace(['.', ','], ['', '.'], $digits)),
             preg_match('/^\d{1,3}[.,]\d{3}$/D', $digits) === 1 => throw new Unreadable(sprintf('“%s” may be %s or %s: type it with two places, or without a mark.', $typed, preg_replace('/[.,]/', '', $digits).'.00', str_replace(',', '.', $digits))),
-            preg_match('/^\d+(?:[.,]\d{1,2})?$/D', $digits) === 1 => self::minor(str_replace(',', '.', $digits)),
+            preg_match('/^\d{1,9}(?:[.,]\d{1,2})?$/D', $digits) === 1 => self::minor(str_replace(',', '.', $digits)),
             default => throw new Unreadable(sprintf('“%s” is not an amount, such as 27.50.', $typed)),
         };
         if ($minor > self::MOST) {

@@ -33,7 +33,7 @@ final class Requests
     /** @return array{string, string, string, string} kind, method, address and body */
     public function next(): array
     {
-        $kind = $this->dice->pick(['edit', 'edit', 'edit', 'edit', 'layout', 'layout', 'layout', 'layout', 'facts', 'facts', 'facts', 'facts', 'import', 'ways', 'csv', 'step', 'practice', 'job', 'space', 'home', 'account', 'account', 'people', 'read', 'read', 'raw']);
+        $kind = $this->dice->pick(['edit', 'edit', 'edit', 'edit', 'layout', 'layout', 'layout', 'layout', 'facts', 'facts', 'facts', 'facts', 'noted', 'noted', 'noted', 'fitting', 'fitting', 'lessons', 'import', 'ways', 'csv', 'step', 'practice', 'job', 'space', 'home', 'account', 'account', 'people', 'read', 'read', 'raw']);
         [$method, $address, $body] = $this->{$kind}();
         if (is_array($body) && $body !== []) {
             for ($i = $this->dice->pick([0, 0, 0, 1, 2, 3]); $i > 0; $i--) {
@@ -153,6 +153,39 @@ final class Requests
         return ['POST', "/api/spaces/$space->id/facts", ['facts' => array_map($fact, range(1, $this->dice->whole(1, 4))), 'station' => 'measure']];
     }
 
+    /** @return array{string, string, array<string, mixed>} what is noted of a job on fitting day and in its log */
+    private function noted(): array
+    {
+        $job = $this->anyJob();
+        $text = fn () => $this->dice->pick(['12', '2:30', '27.50', '2474', $this->text()]);
+        $fact = fn () => [
+            'id' => $this->uuid(), 'device' => '0b8f1f4e-3f0e-4c59-9d0c-0e5a3c8a2b12', 'sequence' => ++$this->sequence, 'at' => $this->dice->pick(['2026-03-15T10:00:00Z', '0001-01-01', 'now', '2026-13-40']),
+            'kind' => $this->dice->pick(['task_done', 'check', 'touch', 'climate', 'stud', 'hours', 'money', 'built', 'problem', 'fit', 'photo', 'note', 'withdrawal']),
+            'part' => $this->dice->pick([null, 'strip:x', 'plumb:x', $this->anySpace($job)->id.'/0', $this->text()]), 'withdraws' => $this->dice->pick([[], [$this->uuid()]]),
+            'body' => ['check' => 'square', 'texts' => [$text(), $text()], 'u' => $text(), 'other' => $text(), 'celsius' => $text(), 'humidity' => '50', 'says' => 'dry', 'person' => $this->text(), 'work' => 'saw', 'typed' => $text(), 'from' => $this->dice->pick(['2026-03-15T10:00:00Z', $this->text()]), 'to' => null, 'what' => 'x', 'amount' => $text(), 'text' => $text(), 'problem' => 'other', 'how' => 'jammed', 'by' => $text(), 'words' => $this->text(), 'photo' => $this->uuid()],
+        ];
+
+        return ['POST', "/api/jobs/$job->id/facts", ['facts' => array_map($fact, range(1, $this->dice->whole(1, 3))), 'station' => $this->dice->pick(['install', 'log']), 'sent_at' => $this->dice->pick(['2026-03-15T10:00:00Z', 'now'])]];
+    }
+
+    /** @return array{string, string, array<string, mixed>} choices about fitting day */
+    private function fitting(): array
+    {
+        $job = $this->anyJob();
+        $path = $this->dice->pick(['zone', 'set_up', 'celsius', 'humidity', 'coats', 'primer', 'wallboard', 'before', 'sessions', 'sessions.add', 'sessions.s1', 'hours.filler', 'minutes.level', 'minutes.x', 'dates.x', 'walls.x/0', 'nothing']);
+        $value = $this->dice->pick(['Europe/Berlin', 20, null, '2027-03-06', 'masonry', [['strip:x', 'level:x']], ['start' => '2099-03-06T09:00', 'end' => '2099-03-06T13:00', 'people' => 2, 'weeks' => 3, 'note' => ''], [['id' => 'a', 'start' => '2099-03-06T09:00', 'end' => '2099-03-06T13:00', 'people' => 1, 'note' => '', 'cancelled' => false]]]);
+
+        return ['POST', "/api/jobs/$job->id/edits", ['target' => $job->id, 'version' => $job->version, 'path' => "installing.$path", 'value' => $value, 'station' => $this->dice->pick(['install', 'log'])]];
+    }
+
+    /** @return array{string, string, array<string, mixed>} */
+    private function lessons(): array
+    {
+        return $this->dice->chance(0.5)
+            ? ['POST', '/api/homes/'.$this->homeId().'/lessons', ['about' => $this->dice->pick(['jams', 'notch-twice', $this->text()]), 'take' => true]]
+            : ['POST', '/api/homes/'.$this->homeId().'/people', ['people' => ['Ada', $this->text()]]];
+    }
+
     /** @return array{string, string, array<string, mixed>|string} */
     private function import(): array
     {
@@ -251,7 +284,7 @@ final class Requests
         return ['GET', $this->dice->pick([
             "/api/jobs/{$space->job_id}?station=$odd", "/api/jobs/{$space->job_id}?station=sheets&space=$odd", "/api/jobs/$odd", "/api/spaces/{$space->id}/view?view=plan&run=$odd&at=$odd", "/api/spaces/{$space->id}/scribe-line?edge=$odd",
             "/api/spaces/{$space->id}/pieces/$odd", "/api/spaces/{$space->id}/pieces/$odd/file?kind=$odd", "/api/jobs/{$space->job_id}/rules/$odd", "/api/spaces/{$space->id}/cells/$odd/sketch?kind=$odd", "/api/spaces/{$space->id}/template?edge=$odd&kind=$odd",
-            "/api/spaces/{$space->id}/readings.csv", "/api/jobs/{$space->job_id}/export", "/api/jobs/{$space->job_id}/history", '/api/homes', "/api/spaces/{$space->id}/elevation.svg?run=$odd", "/api/spaces/{$space->id}/ways-out?code=$odd&place=$odd",
+            "/api/spaces/{$space->id}/readings.csv", "/api/jobs/{$space->job_id}/export", "/api/jobs/{$space->job_id}/history", "/api/jobs/{$space->job_id}?station=install", "/api/jobs/{$space->job_id}?station=log", "/api/jobs/{$space->job_id}/install.ics", "/api/jobs/{$space->job_id}/log.pdf", "/api/jobs/{$space->job_id}/log/money.csv", "/api/jobs/{$space->job_id}/photos/$odd", '/api/homes/'.$this->homeId().'/lessons', '/api/homes', "/api/spaces/{$space->id}/elevation.svg?run=$odd", "/api/spaces/{$space->id}/ways-out?code=$odd&place=$odd",
         ]), []];
     }
 

@@ -101,6 +101,7 @@ final class LogTest extends TestCase
         yield 'another currency' => ['$ 12', 'This job counts in €.'];
         yield 'a word' => ['twelve', 'is not an amount'];
         yield 'a fortune' => ['99999999', 'more than a job costs'];
+        yield 'more digits than there is money' => ['9223372036854775808', 'is not an amount'];
     }
 
     #[DataProvider('amounts')]
