@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Drawing;
 
+use Incastro\Fit\Box;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\FittedSurface;
 use Incastro\Geometry\Point;
@@ -70,7 +71,7 @@ final readonly class FittingDrawing
                 }
             }
             foreach ($run->boxes as $box) {
-                $layers['furniture'][] = Outline::polygon(new Polygon([new Point($box->u, $box->z), new Point($box->right(), $box->z), new Point($box->right(), $box->topAt($box->right(), $box->v)), new Point($box->u, $box->topAt($box->u, $box->v))]), Style::Board);
+                $layers['furniture'][] = Outline::polygon(self::seen($box), Style::Board);
                 $middle = new DrawnPoint(($box->u + $box->right()) / 2, ($box->z + $box->highest()) / 2);
                 $at = array_search($box->id, $this->sequence, true);
                 $isOneOfMany = $at !== false && count($this->sequence) > 1;
@@ -145,7 +146,7 @@ final readonly class FittingDrawing
         $shapes = [];
         if ($task->place !== null) {
             [$u0, $u1, $z0, $z1] = $task->place;
-            $shapes[] = Outline::rectangle($u0, $z0, $u1 - $u0, $z1 - $z0, Style::Cell, $task->id);
+            $shapes[] = Outline::polygon($this->boxAt($task->place) ?? Polygon::rectangle($u0, $z0, $u1 - $u0, $z1 - $z0), Style::Cell, $task->id);
         }
         foreach ($task->screws as $screw) {
             array_push($shapes, $this->screw($screw));
@@ -155,6 +156,29 @@ final readonly class FittingDrawing
         }
 
         return $shapes;
+    }
+
+    /**
+     * The outline of the box that a place is the bounds of; null where it is another place.
+     *
+     * @param  array{float, float, float, float}  $place
+     */
+    private function boxAt(array $place): ?Polygon
+    {
+        foreach ($this->runs as [$run]) {
+            foreach ($run->boxes as $box) {
+                if ($place === [$box->u, $box->right(), $box->z, $box->highest()]) {
+                    return self::seen($box);
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private static function seen(Box $box): Polygon
+    {
+        return new Polygon([new Point($box->u, $box->z), new Point($box->right(), $box->z), new Point($box->right(), $box->topAt($box->right(), $box->v)), new Point($box->u, $box->topAt($box->u, $box->v))]);
     }
 
     private function screw(ScrewPlace $screw): Outline

@@ -210,7 +210,7 @@ final readonly class RunTasks
         $place = [$cell->u, $cell->end(), $cell->z, $cell->z + max($cell->left, $cell->right)];
         $tasks = [];
         if ($cell->tier->holds instanceof RestsOnWalls) {
-            $tasks[] = new FittingTask(TaskKind::Cleats, $cell->tier->id, sprintf('Cleats for %s', lcfirst($name)), $this->wishes->minutes(TaskKind::Cleats, max(1, $cell->boards())), needs: $needs, words: ['Each one level, screwed to every stud that it meets.'], checks: [new GapUnderLevel('level', 'Level', ['left end', 'right end'], $this->terms->rules->either(...self::LEVELS[0])->toDouble(), $cell->width->result->toDouble(), $this->terms->format)], wall: $this->run->frame->wall, place: $place);
+            $tasks[] = new FittingTask(TaskKind::Cleats, $cell->tier->id, sprintf('Cleats for %d boards', max(1, $cell->boards())), $this->wishes->minutes(TaskKind::Cleats, max(1, $cell->boards())), needs: $needs, words: ['Each one level, screwed to every stud that it meets.'], checks: [new GapUnderLevel('level', 'Level', ['left end', 'right end'], $this->terms->rules->either(...self::LEVELS[0])->toDouble(), $cell->width->result->toDouble(), $this->terms->format)], wall: $this->run->frame->wall, place: $place);
             $needs = [$this->after(TaskKind::Cleats, $cell->tier->id)];
         }
         $beside = array_filter($this->run->boxes, fn (Box $box) => abs($box->right() - $cell->u) < 5.0 || abs($box->u - $cell->end()) < 5.0);

@@ -146,3 +146,29 @@ test('studs are found along the wall, and screws go into them', async ({ page })
   await expect(page.getByText('B1-nailer-top: 120 mm along the wall')).toBeVisible()
   await expect(page.getByText('in the stud').first()).toBeVisible()
 })
+
+test('every step is ticked to the end: what dries says until when, and three questions are asked', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await landingAlcove(page, 'install')
+  const all = Number(/(\d+) steps/.exec((await tape(page).locator('.fact').textContent()) ?? '')?.[1])
+  for (let i = 1; i < all; i++) {
+    const name = await tick(page)
+    if (name.startsWith('Fill')) {
+      await page.getByRole('button', { name: 'Drying', exact: true }).click()
+      await expect(page.getByText('for: Sand')).toBeVisible()
+      await page.getByRole('button', { name: 'Still tacky' }).click()
+      await page.getByRole('button', { name: 'Now', exact: true }).click()
+    }
+  }
+  await page.getByRole('button', { name: /^Done/ }).click()
+  await expect(page.getByRole('heading', { name: 'All fitted' })).toBeVisible()
+  await expect(page.getByText(/Heavy loads, and doors shut, from/)).toBeVisible()
+  await expect(page.locator('.verdict')).toContainText('All fitted.')
+  await page.getByRole('link', { name: 'To the Log' }).click()
+  await page.getByLabel('What would you do otherwise?').fill('Read the stair twice.')
+  await page.getByRole('button', { name: 'Keep the answers' }).click()
+  await expect(page.getByText('What would you do otherwise? Read the stair twice.')).toBeVisible()
+  await expect(page.getByText(new RegExp(`${all} steps of fitting`))).toBeVisible()
+})

@@ -5,6 +5,7 @@ import { useStanding } from '@/outbox/standing'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import AlbumView from './AlbumView.vue'
+import ClosingQuestions from './ClosingQuestions.vue'
 import RunningClock from './RunningClock.vue'
 import WriteDialog from './WriteDialog.vue'
 
@@ -74,6 +75,7 @@ const isStanding = (id: string | null) => id === null || standing.value.some((fa
       </div>
     </section>
     <section class="sums">
+      <ClosingQuestions v-if="job.answer?.tape.install === 'all fitted'" />
       <div class="card">
         <h2>
           Hours <span class="measure">{{ station.hours.all }}</span>
