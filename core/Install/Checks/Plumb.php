@@ -4,22 +4,19 @@ declare(strict_types=1);
 
 namespace Incastro\Install\Checks;
 
-use Incastro\Install\Check;
-use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 
 /**
  * A level stood upright against a box: the gap where it leans away. To its side it is shimmed at its foot by gap × width / length of the level;
  * from back to front it is packed behind its top by gap × height / length, or shimmed under its face.
  */
-final readonly class Plumb implements Check
+final readonly class Plumb extends ByLevel
 {
-    private const SHARE = 1 / 1200;
-
     private const ENDS = [['Top leans left', 'Top leans right'], ['Top leans back', 'Top leans out']];
 
-    public function __construct(private bool $isToFront, private float $width, private float $height, private float $depth, private float $level, private LengthFormat $format)
+    public function __construct(private bool $isToFront, private float $width, private float $height, private float $depth, float $level, LengthFormat $format)
     {
+        parent::__construct($level, $format);
     }
 
     public function key(): string
@@ -43,21 +40,6 @@ final readonly class Plumb implements Check
         return self::ENDS[(int) $this->isToFront];
     }
 
-    public function expected(): null
-    {
-        return null;
-    }
-
-    public function limit(): float
-    {
-        return $this->level * self::SHARE;
-    }
-
-    public function allowed(): string
-    {
-        return sprintf('up to %s in %s', $this->fine($this->limit()), $this->format->write(Length::ofDouble($this->level)));
-    }
-
     public function remedy(float $reading): string
     {
         $by = fn (float $over): string => $this->fine(abs($reading) * $over / $this->level);
@@ -68,10 +50,5 @@ final readonly class Plumb implements Check
             $reading < 0.0 => sprintf('Then pack %s behind it at the top.', $by($this->height)),
             default => sprintf('Then shim %s under its front edge.', $by($this->depth)),
         };
-    }
-
-    private function fine(float $millimetres): string
-    {
-        return $this->format->fine()->write(Length::ofDouble($millimetres));
     }
 }

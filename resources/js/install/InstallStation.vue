@@ -244,16 +244,6 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
   align-self: start;
   max-width: 560px;
 }
-.go {
-  display: inline-block;
-  min-height: 44px;
-  padding: 10px 18px;
-  border-radius: 8px;
-  background: var(--chalk);
-  color: var(--on-chalk);
-  font-weight: 600;
-  text-decoration: none;
-}
 .steps,
 .scroll {
   overflow: auto;

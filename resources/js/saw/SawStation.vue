@@ -321,16 +321,6 @@ const hours = (minutes: number) =>
   align-self: start;
   max-width: 560px;
 }
-.go {
-  display: inline-block;
-  min-height: 44px;
-  padding: 10px 18px;
-  border-radius: 8px;
-  background: var(--chalk);
-  color: var(--on-chalk);
-  font-weight: 600;
-  text-decoration: none;
-}
 .where {
   display: flex;
   flex-wrap: wrap;
