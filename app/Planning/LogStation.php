@@ -101,7 +101,7 @@ final readonly class LogStation
     private function hours(Hours $hours): array
     {
         $estimates = $this->estimates();
-        $byKind = $hours->byKind();
+        [$byKind, $byPerson] = [$hours->byKind(), $hours->byPerson()];
         $rows = [];
         foreach (WorkKind::cases() as $kind) {
             $actual = $byKind[$kind->value] ?? 0;
@@ -112,8 +112,8 @@ final readonly class LogStation
         }
 
         return [
-            'all' => self::long($hours->seconds()), 'kinds' => $rows,
-            'people' => array_map(fn (string $person, int $seconds): array => ['name' => $person, 'text' => self::long($seconds)], array_keys($hours->byPerson()), array_values($hours->byPerson())),
+            'all' => self::long(array_sum($byPerson)), 'kinds' => $rows,
+            'people' => array_map(fn (string $person, int $seconds): array => ['name' => $person, 'text' => self::long($seconds)], array_keys($byPerson), array_values($byPerson)),
             'running' => array_map(fn ($one): array => ['id' => $one->id, 'person' => $one->person, 'work' => $one->kind->value, 'label' => $one->kind->label(), 'from' => $one->from, 'forgotten' => now()->getTimestamp() - $one->from > Hours::FORGOTTEN], $hours->running()),
         ];
     }
@@ -206,23 +206,21 @@ final readonly class LogStation
     /** @return list<array{id: string, kind: string, who: string, text: string, at: string}> the newest first */
     private function entries(): array
     {
+        $told = array_filter($this->log->standing, fn (array $fact) => in_array($fact['kind'], [LogFacts::HOURS, LogFacts::MONEY, LogFacts::BUILT, LogFacts::NOTE], true));
+        usort($told, fn (array $one, array $other) => [$other['at'], $other['id']] <=> [$one['at'], $one['id']]);
         $entries = [];
-        foreach ($this->log->standing as $fact) {
+        foreach (array_slice($told, 0, self::SHOWN) as $fact) {
             $body = $fact['body'] ?? [];
             $text = match ($fact['kind']) {
                 LogFacts::HOURS => sprintf('%s: %s', ($body['person'] ?? '') ?: $fact['author'], (WorkKind::tryFrom($body['work'] ?? '')?->label() ?? '').', '.$this->stretch($body)),
                 LogFacts::MONEY => sprintf('%s: %s %s', $body['what'] ?? '', $this->job->choices['currency'], number_format(($body['minor'] ?? 0) / 100, 2, '.', '')).(($body['minor'] ?? 0) < 0 ? ', returned' : ''),
                 LogFacts::BUILT => sprintf('%s as built: %s', $body['what'] ?? '', $this->write((int) ($body['nm'] ?? 0))),
-                LogFacts::NOTE => (string) ($body['words'] ?? ''),
-                default => null,
+                default => (string) ($body['words'] ?? ''),
             };
-            if ($text !== null) {
-                $entries[] = ['id' => $fact['id'], 'kind' => $fact['kind'], 'who' => $fact['author'], 'text' => $text, 'at' => $fact['at']];
-            }
+            $entries[] = ['id' => $fact['id'], 'kind' => $fact['kind'], 'who' => $fact['author'], 'text' => $text, 'at' => $fact['at']];
         }
-        usort($entries, fn (array $one, array $other) => [$other['at'], $other['id']] <=> [$one['at'], $one['id']]);
 
-        return array_slice($entries, 0, self::SHOWN);
+        return $entries;
     }
 
     /** @param array<string, mixed> $body */
