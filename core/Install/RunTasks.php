@@ -205,18 +205,31 @@ final readonly class RunTasks
     /** @return list<FittingTask> */
     private function unit(FittedCell $cell): array
     {
-        $name = $cell->label();
+        $mark = $this->mark($cell->tier->id);
+        $name = $mark.lcfirst($cell->label());
         $needs = [$this->after(TaskKind::Level, $this->space), $this->after(TaskKind::Studs, $this->space.'/'.$this->run->frame->wall)];
         $place = [$cell->u, $cell->end(), $cell->z, $cell->z + max($cell->left, $cell->right)];
         $tasks = [];
         if ($cell->tier->holds instanceof RestsOnWalls) {
-            $tasks[] = new FittingTask(TaskKind::Cleats, $cell->tier->id, sprintf('Cleats for %d boards', max(1, $cell->boards())), $this->wishes->minutes(TaskKind::Cleats, max(1, $cell->boards())), needs: $needs, words: ['Each one level, screwed to every stud that it meets.'], checks: [new GapUnderLevel('level', 'Level', ['left end', 'right end'], $this->terms->rules->either(...self::LEVELS[0])->toDouble(), $cell->width->result->toDouble(), $this->terms->format)], wall: $this->run->frame->wall, place: $place);
+            $tasks[] = new FittingTask(TaskKind::Cleats, $cell->tier->id, sprintf('%scleats for %d boards', $mark, max(1, $cell->boards())), $this->wishes->minutes(TaskKind::Cleats, max(1, $cell->boards())), needs: $needs, words: ['Each one level, screwed to every stud that it meets.'], checks: [new GapUnderLevel('level', 'Level', ['left end', 'right end'], $this->terms->rules->either(...self::LEVELS[0])->toDouble(), $cell->width->result->toDouble(), $this->terms->format)], wall: $this->run->frame->wall, place: $place);
             $needs = [$this->after(TaskKind::Cleats, $cell->tier->id)];
         }
         $beside = array_filter($this->run->boxes, fn (Box $box) => abs($box->right() - $cell->u) < 5.0 || abs($box->u - $cell->end()) < 5.0);
         $soft = array_map(fn (Need $need) => Need::custom($need->task), $this->fixed(array_values($beside)));
 
         return [...$tasks, new FittingTask(TaskKind::Unit, $cell->tier->id, $name, $this->wishes->minutes(TaskKind::Unit), needs: [...$needs, ...$soft], words: ['Set it by the level line, and fix it as its pieces say.'], wall: $this->run->frame->wall, place: $place)];
+    }
+
+    /** The mark that begins those of its pieces, to begin a name with: "T1: ". */
+    private function mark(string $owner): string
+    {
+        foreach ($this->assembly->placed as $one) {
+            if ($one->owner === $owner) {
+                return explode('-', $one->piece->mark)[0].': ';
+            }
+        }
+
+        return '';
     }
 
     /** @return list<FittingTask> what is hung in a box, and pulls */

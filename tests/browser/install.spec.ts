@@ -172,3 +172,21 @@ test('every step is ticked to the end: what dries says until when, and three que
   await expect(page.getByText('What would you do otherwise? Read the stair twice.')).toBeVisible()
   await expect(page.getByText(new RegExp(`${all} steps of fitting`))).toBeVisible()
 })
+
+test('what is typed stays in its field while the server still answers the tick before it', async ({
+  page,
+}) => {
+  await landingAlcove(page, 'install')
+  for (let i = 0; i < 3; i++) await tick(page)
+  await page.route('**/facts', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 1500))
+    await route.continue()
+  })
+  const answered = page.waitForResponse(/\/facts$/)
+  await tick(page)
+  await expect(stepNow(page)).toHaveText('P1 set and shimmed')
+  await page.getByLabel('Gap under the level').first().fill('1.5')
+  await answered
+  await expect(tape(page)).toContainText('step 5 of')
+  await expect(page.getByLabel('Gap under the level').first()).toHaveValue('1.5')
+})

@@ -20,8 +20,9 @@ const id = useId()
 const said = computed(() => props.fitting.judged(props.task, props.check))
 const texts = ref<string[]>([])
 const end = ref<number | null>(null)
+// What is typed stays while the server answers.
 watch(
-  () => [props.task.id, props.check.key],
+  [() => props.task.id, () => props.check.key],
   () => {
     texts.value = said.value?.texts.slice() ?? []
     end.value = null
