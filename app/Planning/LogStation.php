@@ -241,11 +241,11 @@ final readonly class LogStation
         $days = [];
         foreach ($this->log->standing as $fact) {
             $what = match ($fact['kind']) {
-                Ticks::CUT => 'cuts',
-                Ticks::AS_CUT => 'sizes as cut',
-                Ticks::SPOILED => 'pieces spoiled',
-                FittingFacts::DONE => 'steps of fitting',
-                FittingFacts::CHECK => 'checks read',
+                Ticks::CUT => 'cut',
+                Ticks::AS_CUT => 'size as cut',
+                Ticks::SPOILED => 'piece spoiled',
+                FittingFacts::DONE => 'step of fitting',
+                FittingFacts::CHECK => 'check read',
                 default => null,
             };
             if ($what !== null) {
@@ -256,7 +256,7 @@ final readonly class LogStation
         krsort($days);
         $zone = $this->fitting->zone();
 
-        return array_map(fn (string $day, array $counts): string => $zone->day((int) strtotime("$day 12:00 UTC")).': '.implode(', ', array_map(fn (string $what, int $count): string => "$count $what", array_keys($counts), $counts)), array_keys($days), $days);
+        return array_map(fn (string $day, array $counts): string => $zone->day((int) strtotime("$day 12:00 UTC")).': '.implode(', ', array_map(fn (string $what, int $count): string => $count === 1 ? "1 $what" : $count.' '.preg_replace('/^\w+/', '$0s', $what), array_keys($counts), $counts)), array_keys($days), $days);
     }
 
     /** @return list<string> steps that were done and that the plan no longer has */
