@@ -245,7 +245,7 @@ final readonly class RunTasks
         $group = $this->order->group($box->id)[0]->id;
         $needs = [...$this->fixed([$box]), $this->after(TaskKind::Proved, $group), $this->after(TaskKind::Frame, $box->id)];
         $what = array_values(array_filter([$moves === [] ? '' : sprintf('%d %s', count($moves), count($moves) === 1 ? 'door or drawer' : 'doors and drawers'), $shelves === [] ? '' : 'loose shelves']));
-        $tasks = [new FittingTask(TaskKind::Hung, $box->id, sprintf('%s: %s in', $box->mark, implode(', ', $what)), $this->wishes->minutes(TaskKind::Hung, $count), needs: $needs, words: ['Set hinges and slides by their marks, then even the reveals.'], checks: $moves === [] ? [] : [Within::reveals($this->terms->format)], wall: $this->run->frame->wall, place: $this->place($box))];
+        $tasks = [new FittingTask(TaskKind::Hung, $box->id, sprintf('%s: %s in', $box->mark, implode(', ', $what)), $this->wishes->minutes(TaskKind::Hung, $count), needs: $needs, words: [$moves === [] ? 'Pins in at one height all round, then the shelves on them.' : 'Set hinges and slides by their marks, then even the reveals.'], checks: $moves === [] ? [] : [Within::reveals($this->terms->format)], wall: $this->run->frame->wall, place: $this->place($box))];
 
         return $moves === [] ? $tasks : [...$tasks, new FittingTask(TaskKind::Pulls, $box->id, "$box->mark: pulls, catches and stays", $this->wishes->minutes(TaskKind::Pulls, count($moves)), needs: [$this->after(TaskKind::Hung, $box->id)], words: ['One template for all of a row.'], wall: $this->run->frame->wall, place: $this->place($box))];
     }
