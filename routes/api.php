@@ -100,10 +100,12 @@ Route::middleware(['auth:sanctum', SignedInLately::class, 'throttle:person'])->g
         Route::get('/jobs/{job}/yard.pdf', [SawController::class, 'yard'])->middleware('throttle:costly');
         Route::get('/jobs/{job}/labels.pdf', [SawController::class, 'labels'])->middleware('throttle:costly');
         Route::post('/jobs/{job}/facts', [SawController::class, 'facts']);
+        Route::get('/jobs/{job}/install', [InstallController::class, 'show']);
         Route::get('/jobs/{job}/install.ics', [InstallController::class, 'calendar'])->middleware('throttle:costly');
         Route::post('/jobs/{job}/photos', [PhotoController::class, 'store']);
         Route::get('/jobs/{job}/photos/{photo}', [PhotoController::class, 'show'])->whereUuid('photo');
         Route::delete('/jobs/{job}/photos/{photo}', [PhotoController::class, 'destroy'])->whereUuid('photo');
+        Route::get('/jobs/{job}/log', [LogController::class, 'show']);
         Route::get('/jobs/{job}/log.pdf', [LogController::class, 'report'])->middleware('throttle:costly');
         Route::get('/jobs/{job}/log/{table}.csv', [LogController::class, 'table'])->whereIn('table', ['hours', 'money'])->middleware('throttle:costly');
         Route::get('/jobs/{job}/units', [UnitController::class, 'index']);

@@ -8,6 +8,7 @@ use App\Models\Job;
 use App\Models\JobFact;
 use Incastro\Exchange\FittingCalendar;
 use Incastro\Exchange\FittingWriter;
+use Incastro\Install\Checked;
 use Incastro\Install\FittingFacts;
 use Incastro\Install\FittingTask;
 use Incastro\Install\TaskKind;
@@ -87,6 +88,23 @@ final readonly class FittingStation
     public function name(string $task): string
     {
         return $this->fitting->day->precedence->tasks[$task]->name ?? TaskKind::tryFrom(explode(':', $task)[0])?->label() ?? $task;
+    }
+
+    /** @return list<array{task: string, label: string, read: string, within: bool}> what was read on fitting day, in the order of its steps */
+    public function checks(): array
+    {
+        $noted = $this->noted->checks();
+        $checks = [];
+        foreach ($this->fitting->day->precedence->tasks as $task) {
+            foreach ($task->checks as $check) {
+                $read = $noted["$task->id#{$check->key()}"] ?? null;
+                if ($read !== null) {
+                    $checks[] = ['task' => $task->name, 'label' => $check->label(), 'read' => implode(' · ', $read['texts']), 'within' => (new Checked($check, $this->fitting->plan->job->format))->isWithin($read['reading'])];
+                }
+            }
+        }
+
+        return $checks;
     }
 
     /** How far fitting has come, for the tape. */

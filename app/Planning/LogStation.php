@@ -81,6 +81,7 @@ final readonly class LogStation
             'money' => $this->money(),
             'sizes' => $this->sizes(),
             'problems' => [...$this->problems(), ...$this->leftSo()],
+            'checks' => $this->fitting->checks(),
             'entries' => $this->entries(),
             'by_itself' => $this->byItself(),
             'superseded' => $this->superseded(),

@@ -26,6 +26,7 @@ final readonly class LogPdf
         self::table($pdf, 'Money', ['Where', 'Paid'], [110, 70], array_map(fn (array $one): array => [$one['name'], $one['text']], $station['money']['shops']));
         self::table($pdf, 'Sizes', ['Piece', 'What', 'Planned', 'As cut', 'As built'], [50, 40, 30, 30, 30], array_map(fn (array $one): array => [$one['mark'], $one['what'], $one['planned'] ?? '', $one['cut'] ?? '', $one['built'] ?? ''], $station['sizes']));
         self::table($pdf, 'What went wrong', ['What', 'Where', 'Words'], [60, 40, 80], array_map(fn (array $one): array => [$one['what'], $one['where'], $one['words']], $station['problems']));
+        self::table($pdf, 'Read on fitting day', ['Step', 'What', 'Read', 'Within'], [70, 50, 40, 20], array_map(fn (array $one): array => [$one['task'], $one['label'], $one['read'], $one['within'] ? 'yes' : 'no'], $station['checks']));
         self::table($pdf, 'Written by itself', ['Day'], [180], array_map(fn (string $one): array => [$one], $station['by_itself']));
         self::table($pdf, 'Entries', ['When', 'Who', 'What'], [40, 30, 110], array_map(fn (array $one): array => [str_replace(['T', 'Z'], [' ', ''], substr($one['at'], 0, 16)), $one['who'], $one['text']], $station['entries']));
         self::table($pdf, 'Offcuts kept', ['Offcut'], [180], array_map(fn (string $one): array => [$one], $station['offcuts']));

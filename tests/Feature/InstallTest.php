@@ -129,7 +129,11 @@ final class InstallTest extends AlcoveTestCase
         $read(['check' => 'plumb-side', 'texts' => []])->assertStatus(422)->assertJsonPath('errors', ['facts.0.body.texts' => ['Type what you read.']]);
         // Left so, it is kept as a problem in the log.
         $read(['check' => 'plumb-side', 'texts' => ['3'], 'end' => 0, 'left' => true])->assertOk();
-        $problems = $this->getJson("/api/jobs/{$this->job->id}?station=log")->json('station.problems');
+        $log = $this->getJson("/api/jobs/{$this->job->id}/log")->assertOk();
+        // Of two readings of the diagonals the one that was taken back is gone.
+        self::assertSame([['B1 plumb and square', 'Diagonals of the face', '2472 · 2472', true], ['B1 plumb and square', 'Plumb, to its side', '3', false]], array_map(array_values(...), $log->json('checks')));
+        self::assertSame($plumb['id'], array_values(array_filter($this->getJson("/api/jobs/{$this->job->id}/install")->assertOk()->json('tasks'), fn (array $task) => $task['kind'] === 'plumb'))[0]['id']);
+        $problems = $log->json('problems');
         self::assertSame(['Out of its limit and left so', 'B1 plumb and square', '3'], [$problems[0]['what'], $problems[0]['where'], $problems[0]['words']]);
     }
 

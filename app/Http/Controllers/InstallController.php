@@ -7,11 +7,17 @@ namespace App\Http\Controllers;
 use App\Models\Job;
 use App\Planning\FittingStation;
 use App\Planning\JobAnswer;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 
-/** Fitting day for a calendar. */
+/** Fitting day by itself, and for a calendar. */
 final class InstallController extends Controller
 {
+    public function show(Job $job, JobAnswer $answer): JsonResponse
+    {
+        return response()->json(FittingStation::of($job, $answer->plan($job))->station());
+    }
+
     public function calendar(Job $job, JobAnswer $answer): Response
     {
         $station = FittingStation::of($job, $answer->plan($job));

@@ -9,22 +9,34 @@ use App\Planning\FittingStation;
 use App\Planning\JobAnswer;
 use App\Planning\JobLog;
 use App\Planning\LogStation;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Incastro\Exchange\CsvRows;
 use Incastro\Exchange\LogPdf;
 use Incastro\Log\LogFacts;
 use Incastro\Measure\LengthFormat;
 
-/** The log of a job for the drawer: a report, and tables of hours and money. */
+/** The log of a job by itself, and for the drawer: a report, and tables of hours and money. */
 final class LogController extends Controller
 {
+    public function show(Job $job, JobAnswer $answer): JsonResponse
+    {
+        return response()->json(self::station($job, $answer));
+    }
+
     public function report(Job $job, JobAnswer $answer): Response
     {
-        $plan = $answer->plan($job);
-        $station = LogStation::of($job, $plan, FittingStation::of($job, $plan))->station();
-        $pdf = (new LogPdf($job->choices['name'], LengthFormat::of($job->choices['measure'])))->write($station);
+        $pdf = (new LogPdf($job->choices['name'], LengthFormat::of($job->choices['measure'])))->write(self::station($job, $answer));
 
         return response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'attachment; filename="log.pdf"']);
+    }
+
+    /** @return array<string, mixed> */
+    private static function station(Job $job, JobAnswer $answer): array
+    {
+        $plan = $answer->plan($job);
+
+        return LogStation::of($job, $plan, FittingStation::of($job, $plan))->station();
     }
 
     public function table(Job $job, string $table): Response

@@ -710,6 +710,7 @@ export interface LogStation {
   }
   sizes: { mark: string; what: string; planned: string | null; cut: string | null; built: string | null }[]
   problems: { id: string | null; what: string; where: string; words: string; at: string }[]
+  checks: { task: string; label: string; read: string; within: boolean }[]
   entries: { id: string; kind: FactKind; who: string; text: string; at: string }[]
   by_itself: string[]
   superseded: string[]

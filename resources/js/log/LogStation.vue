@@ -167,6 +167,27 @@ const isStanding = (id: string | null) => id === null || standing.value.some((fa
           </tbody>
         </table>
       </div>
+      <div v-if="station.checks.length > 0" class="card">
+        <h2>Read on fitting day</h2>
+        <table>
+          <thead>
+            <tr>
+              <th>Step</th>
+              <th>What</th>
+              <th>Read</th>
+              <th></th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="one in station.checks" :key="one.task + one.label">
+              <td>{{ one.task }}</td>
+              <td>{{ one.label }}</td>
+              <td class="measure">{{ one.read }}</td>
+              <td :class="one.within ? 'within' : 'out'">{{ one.within ? 'within' : 'out' }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
       <div v-if="station.entries.length > 0" class="card">
         <h2>Entries</h2>
         <ul class="entries">
@@ -279,6 +300,13 @@ ul {
   flex: 1 1 200px;
   margin: 0;
   white-space: pre-line;
+}
+.within {
+  color: var(--moss);
+}
+.out {
+  color: var(--brick);
+  font-weight: 600;
 }
 table {
   width: 100%;
