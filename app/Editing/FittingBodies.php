@@ -12,11 +12,9 @@ use Incastro\Install\FittingFacts;
 use Incastro\Install\TaskKind;
 use Incastro\Install\WallStuds;
 use Incastro\Measure\Length;
+use Incastro\Planning\Field;
 use Incastro\Planning\JobReader;
 use Incastro\Saw\Ticks;
-use Incastro\Survey\Things\Face;
-use Incastro\Survey\Things\Thing;
-use Incastro\Survey\Things\ThingKind;
 
 /** What is kept of something that was noted on fitting day: readings of checks, touches, the air of the room, studs. */
 final readonly class FittingBodies
@@ -124,20 +122,17 @@ final readonly class FittingBodies
         if ($room === null || ! in_array($wall, $room->shape->walls(), true)) {
             return null;
         }
-        $length = $room->frame($wall)->length();
-        $things = array_filter($planned->things, fn (Thing $thing) => $thing->kind === ThingKind::Stud && $thing->face === Face::Wall && $thing->wall === $wall);
+        $frame = $room->frame($wall);
         $facts = new FittingFacts(Ticks::standing(JobFact::ofJob($this->job->id, [FittingFacts::STUD, Ticks::WITHDRAWAL])));
         $found = array_filter($facts->studs()["$space/$wall"] ?? [], fn (array $one) => $one['hit']);
 
-        return [$length, [...array_values(array_map(fn (Thing $thing): float => $thing->left($length) + $thing->width / 2, $things)), ...array_column($found, 'u')]];
+        return [$frame->length(), [...WallStuds::amongThings($room->with($planned->things), $frame), ...array_column($found, 'u')]];
     }
 
     /** @throws ValidationException */
     private static function number(string $field, mixed $value, float $least, float $most, string $sentence): float
     {
-        $number = is_string($value) ? filter_var(str_replace(',', '.', trim($value)), FILTER_VALIDATE_FLOAT) : $value;
-
-        return (is_int($number) || is_float($number)) && $number >= $least && $number <= $most ? (float) $number : self::refuse($field, sprintf('“%s” was typed. %s', is_scalar($value) ? $value : 'Nothing', $sentence));
+        return Field::numberWithin($value, $least, $most) ?? self::refuse($field, sprintf('“%s” was typed. %s', is_scalar($value) ? $value : 'Nothing', $sentence));
     }
 
     /** @throws ValidationException */

@@ -74,7 +74,7 @@ final readonly class FittingStation
         $sessions = (new FittingSessions($this->job->choices['installing']['sessions'] ?? [], $this->zone()))->withCancelled();
         $dry = array_map(fn (array $one): array => ['id' => "{$one['task']}-{$one['product']->value}", 'name' => $this->name($one['task']), 'at' => $one['until']], $day->drying());
 
-        return (new FittingCalendar($day->schedule, $this->zone(), $this->job->id))->write(
+        return (new FittingCalendar($day->schedule(), $this->zone(), $this->job->id))->write(
             array_map(fn (array $one): array => ['session' => $one[0], 'sequence' => $this->job->version, 'cancelled' => $one[1]], $sessions),
             $stamp,
             $this->job->choices['name'],

@@ -18,7 +18,6 @@ use Incastro\Log\WorkKind;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Plan;
-use Incastro\Planning\ToBuy;
 use Incastro\Saw\Ticks;
 
 /**
@@ -135,8 +134,7 @@ final readonly class LogStation
     private function money(): array
     {
         $write = fn (int $minor): string => $this->job->choices['currency'].' '.number_format($minor / 100, 2, '.', "\u{202f}");
-        $list = (new ToBuy($this->plan))->needs();
-        $estimate = $list === [] ? null : Shopping::of($this->job, $this->plan)->total();
+        $estimate = Shopping::of($this->job, $this->plan)->total();
         $shops = [];
         foreach ($this->log->kind(LogFacts::MONEY) as $fact) {
             $shop = ($fact['body']['shop'] ?? '') ?: 'no shop named';

@@ -167,7 +167,7 @@ final readonly class FittingDrawing
     {
         foreach ($this->runs as [$run]) {
             foreach ($run->boxes as $box) {
-                if ($place === [$box->u, $box->right(), $box->z, $box->highest()]) {
+                if ($place === FittingTask::placeOf($box)) {
                     return self::seen($box);
                 }
             }

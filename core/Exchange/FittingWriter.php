@@ -42,8 +42,8 @@ final readonly class FittingWriter
     /** @return array<string, mixed> */
     public function write(): array
     {
-        $end = $this->day->schedule->end();
-        $bound = $this->day->bound;
+        $end = $this->day->schedule()->end();
+        $bound = $this->day->bound();
 
         return [
             'tasks' => array_map($this->task(...), array_values($this->day->precedence->tasks)),
@@ -54,9 +54,9 @@ final readonly class FittingWriter
             'end' => $end === null ? null : $this->when($end),
             'proven' => $end !== null && $bound !== null && $end === $bound,
             'bound' => $bound === null ? null : $this->when($bound),
-            'chain' => array_map(fn (Placed $one): string => $one->task->id, $end === null ? [] : $this->day->schedule->chain()),
+            'chain' => array_map(fn (Placed $one): string => $one->task->id, $end === null ? [] : $this->day->schedule()->chain()),
             'helps' => $end === null ? [] : array_map($this->help(...), $this->day->helps($this->zone->offset(...))),
-            'unplaced' => (object) $this->day->schedule->unplaced,
+            'unplaced' => (object) $this->day->schedule()->unplaced,
             'drying' => array_map(fn (array $one): array => ['task' => $one['task'], 'name' => $this->day->precedence->tasks[$one['task']]->name, 'product' => $one['product']->label(), 'for' => $one['for'], 'until' => $this->when($one['until'])], $this->day->drying()),
             'walls' => $this->walls(),
             'refused' => array_map(fn (array $wish): string => sprintf('“%s before %s” is left out: it would close a circle.', $this->day->precedence->tasks[$wish[0]]->name, $this->day->precedence->tasks[$wish[1]]->name), $this->day->precedence->refused),
@@ -67,7 +67,7 @@ final readonly class FittingWriter
     /** @return array<string, mixed> */
     private function task(FittingTask $task): array
     {
-        $placed = $this->day->schedule->placed[$task->id] ?? null;
+        $placed = $this->day->schedule()->placed[$task->id] ?? null;
         $isDone = $this->day->isDone($task->id);
         $waits = $this->day->waitsFor($task->id);
         $ready = $this->day->readyAt($task->id);

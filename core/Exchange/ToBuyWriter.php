@@ -140,10 +140,10 @@ final readonly class ToBuyWriter
         ];
     }
 
-    /** What the whole list costs as far as prices are known, minor units. */
-    public function total(): int
+    /** What the whole list costs as far as prices are known, minor units; null where nothing is needed. */
+    public function total(): ?int
     {
-        return ToBuy::price($this->lines)['minor'];
+        return $this->list->needs() === [] ? null : ToBuy::price($this->lines)['minor'];
     }
 
     private function money(?int $minor): string

@@ -51,8 +51,7 @@ final readonly class Anchors
     {
         $nailers = array_values(array_filter($placed, fn (Placed $one) => $one->owner === $box->id && $one->part === Part::Nailer));
         if ($nailers === []) {
-            $behind = array_values(array_filter($placed, fn (Placed $one) => $one->owner === $box->id && $one->part === Part::Back && $one->piece->thickness->toDouble() > 12.0));
-            $nailers = $behind;
+            $nailers = array_values(array_filter($placed, fn (Placed $one) => $one->owner === $box->id && $one->part === Part::Back && $one->piece->thickness->toDouble() > 12.0));
         }
         $places = $problems = [];
         $highest = $nailers === [] ? 0.0 : max(array_map(fn (Placed $one) => $one->bounds->z1, $nailers));

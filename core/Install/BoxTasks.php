@@ -19,7 +19,6 @@ use Incastro\Rules\Schools\Mount;
 use Incastro\Strength\Upsetting;
 use Incastro\Units\Assembly;
 use Incastro\Units\HungBox;
-use Incastro\Units\Movement;
 use Incastro\Units\Placed;
 
 /** What is done with the boxes of a run: in, plumb and square, held, joined, fixed, proved. */
@@ -42,12 +41,15 @@ final readonly class BoxTasks
     /** @var array<string, true> keys of what moves */
     private array $moving;
 
+    private KeptFree $free;
+
     /**
      * @param  list<Carried>  $carried
      */
     public function __construct(private string $space, private Terms $terms, private FittedRun $run, private Assembly $assembly, private array $carried, private WallStuds $studs, private BoxOrder $order, private FittingWishes $wishes)
     {
-        $this->moving = array_fill_keys(array_merge([], ...array_map(fn (Movement $one) => $one->moving, $assembly->movements)), true);
+        $this->moving = $assembly->moving();
+        $this->free = KeptFree::of($run->frame, $terms);
     }
 
     /** @return list<FittingTask> */
@@ -85,21 +87,21 @@ final readonly class BoxTasks
     private function in(Box $box, ?Box $before): FittingTask
     {
         $weight = $this->weight($box);
-        $needs = [$this->after(TaskKind::Level, $this->space), ...array_map(fn (string $id) => $this->after(TaskKind::BoxIn, $id), $this->order->before($box->id)), ...array_map(fn (string $id) => $this->after(TaskKind::Plumb, $id), $this->order->before($box->id))];
+        $needs = [Need::on(TaskKind::Level, $this->space), ...array_map(fn (string $id) => Need::on(TaskKind::BoxIn, $id), $this->order->before($box->id)), ...array_map(fn (string $id) => Need::on(TaskKind::Plumb, $id), $this->order->before($box->id))];
         foreach ($this->run->under() as $under) {
             if (in_array($box->id, array_map(fn (Box $one) => $one->id, $under->boxes), true)) {
-                $needs[] = $this->after(TaskKind::PlinthFixed, $under->id);
+                $needs[] = Need::on(TaskKind::PlinthFixed, $under->id);
             }
         }
         foreach ($this->order->topsUnder($box->id) as $top) {
-            $needs[] = $this->after(TaskKind::Top, $top->memberId());
+            $needs[] = Need::on(TaskKind::Top, $top->memberId());
         }
         if ($this->isHung($box)) {
-            $needs[] = $this->after(TaskKind::Ledger, $box->id);
+            $needs[] = Need::on(TaskKind::Ledger, $box->id);
         }
         if ($before !== null) {
             // A standing box tips: it is held before another comes.
-            $needs[] = $this->after($this->isHeld($before) ? TaskKind::Held : TaskKind::Plumb, $before->id);
+            $needs[] = Need::on($this->isHeld($before) ? TaskKind::Held : TaskKind::Plumb, $before->id);
         }
         foreach ($this->run->boxes as $other) {
             $isOver = $this->isHung($other) && min($other->right(), $box->right()) - max($other->u, $box->u) > 1.0 && $other->z - $box->highest() >= $this->terms->rules->either(...self::OVER_BASE)->toDouble();
@@ -112,7 +114,7 @@ final readonly class BoxTasks
             default => '%s slid home',
         };
 
-        return new FittingTask(TaskKind::BoxIn, $box->id, sprintf($name, $box->mark), $this->wishes->minutes(TaskKind::BoxIn), min(3, $weight->people()), $needs, [$weight->words(), ...$steps], wall: $this->run->frame->wall, place: $this->place($box), kilograms: $weight->kilograms);
+        return new FittingTask(TaskKind::BoxIn, $box->id, sprintf($name, $box->mark), $this->wishes->minutes(TaskKind::BoxIn), min(3, $weight->people()), $needs, [$weight->words(), ...$steps], wall: $this->run->frame->wall, place: FittingTask::placeOf($box), kilograms: $weight->kilograms);
     }
 
     /** @return array{bool, list<string>} whether it is stood up, and every step of going in as a sentence */
@@ -139,7 +141,7 @@ final readonly class BoxTasks
     {
         [$wide, $high, $deep] = [$box->outerWidth()->toDouble(), $box->outerHeight()->toDouble(), $box->outerDepth()->toDouble()];
         $level = $this->terms->rules->either(...self::LEVELS[$high > self::LONG ? 1 : 0])->toDouble();
-        $reveal = $this->terms->rules->schools->doors === Mount::Inset && $this->moves($box) !== [] ? $this->terms->rule(Rule::DoorReveal) : null;
+        $reveal = $this->terms->rules->schools->doors === Mount::Inset && $this->assembly->movementsOf($box) !== [] ? $this->terms->rule(Rule::DoorReveal) : null;
         $format = $this->terms->format;
         $isSquare = ! $box->top->isRaked();
         $checks = [
@@ -152,7 +154,7 @@ final readonly class BoxTasks
             $checks[] = Within::openings($format);
         }
 
-        return new FittingTask(TaskKind::Plumb, $box->id, "$box->mark plumb and square", $this->wishes->minutes(TaskKind::Plumb), 1, [$this->after(TaskKind::BoxIn, $box->id)], ['Read both diagonals and the level on both sides, then from back to front.'], $checks, wall: $this->run->frame->wall, place: $this->place($box));
+        return new FittingTask(TaskKind::Plumb, $box->id, "$box->mark plumb and square", $this->wishes->minutes(TaskKind::Plumb), 1, [Need::on(TaskKind::BoxIn, $box->id)], ['Read both diagonals and the level on both sides, then from back to front.'], $checks, wall: $this->run->frame->wall, place: FittingTask::placeOf($box));
     }
 
     private function held(Box $box): FittingTask
@@ -165,7 +167,7 @@ final readonly class BoxTasks
             default => 'No stud is known behind it: clamp it to its neighbour that is held, or brace it to the floor.',
         };
 
-        return new FittingTask(TaskKind::Held, $box->id, "$box->mark held", $this->wishes->minutes(TaskKind::Held), 1, [$this->after(TaskKind::Plumb, $box->id), $this->after(TaskKind::Studs, $this->wall())], [$words], screws: array_values(array_filter($anchors->places, fn (ScrewPlace $one) => $one->isTop)), wall: $this->run->frame->wall, place: $this->place($box));
+        return new FittingTask(TaskKind::Held, $box->id, "$box->mark held", $this->wishes->minutes(TaskKind::Held), 1, [Need::on(TaskKind::Plumb, $box->id), Need::on(TaskKind::Studs, $this->wall())], [$words], screws: array_values(array_filter($anchors->places, fn (ScrewPlace $one) => $one->isTop)), wall: $this->run->frame->wall, place: FittingTask::placeOf($box));
     }
 
     private function joined(Box $box, string $left): FittingTask
@@ -174,10 +176,10 @@ final readonly class BoxTasks
         $marks = sprintf('%s and %s', $other->mark ?? '', $box->mark);
         $needs = [];
         foreach ([$box, $other] as $one) {
-            $needs = $one === null ? $needs : [...$needs, $this->after(TaskKind::Plumb, $one->id), $this->after(TaskKind::Held, $one->id)];
+            $needs = $one === null ? $needs : [...$needs, Need::on(TaskKind::Plumb, $one->id), Need::on(TaskKind::Held, $one->id)];
         }
 
-        return new FittingTask(TaskKind::Joined, $box->id, "$marks joined", $this->wishes->minutes(TaskKind::Joined), 1, $needs, ['Faces flush, clamped at top and foot; four screws or connectors at least.'], [Within::flush($this->terms->format)], wall: $this->run->frame->wall, place: $this->place($box));
+        return new FittingTask(TaskKind::Joined, $box->id, "$marks joined", $this->wishes->minutes(TaskKind::Joined), 1, $needs, ['Faces flush, clamped at top and foot; four screws or connectors at least.'], [Within::flush($this->terms->format)], wall: $this->run->frame->wall, place: FittingTask::placeOf($box));
     }
 
     /**
@@ -189,9 +191,9 @@ final readonly class BoxTasks
         $anchors = array_map($this->anchors(...), $group);
         $places = array_merge([], ...array_map(fn (Anchors $one) => $one->places, $anchors));
         $marks = $this->marks($group);
-        $needs = [$this->after(TaskKind::Studs, $this->wall())];
+        $needs = [Need::on(TaskKind::Studs, $this->wall())];
         foreach ($group as $one) {
-            array_push($needs, $this->after(TaskKind::Plumb, $one->id), $this->after(TaskKind::Held, $one->id), $this->after(TaskKind::Joined, $one->id));
+            array_push($needs, Need::on(TaskKind::Plumb, $one->id), Need::on(TaskKind::Held, $one->id), Need::on(TaskKind::Joined, $one->id));
         }
         $packs = array_map(fn (ScrewPlace $one): array => ['u' => $one->u, 'v' => $one->z, 'text' => $this->terms->format->fine()->write(Length::ofDouble($one->packing))], array_values(array_filter($places, fn (ScrewPlace $one) => $one->packing > 0.5)));
         $words = ['Pack each stud before the screw is driven home, so that the box is not racked.'];
@@ -204,18 +206,18 @@ final readonly class BoxTasks
 
         return [
             new FittingTask(TaskKind::Fixed, $box->id, "$marks packed and fixed", $this->wishes->minutes(TaskKind::Fixed), 1, $needs, $words, screws: $places, packs: $packs, wall: $this->run->frame->wall, place: $span, problem: $this->problem($group, $anchors)),
-            ...($isAnchored ? [new FittingTask(TaskKind::Proved, $box->id, "$marks: anchors proved", $this->wishes->minutes(TaskKind::Proved), 1, [$this->after(TaskKind::Fixed, $ofGroup[0])], ['Pull by hand at the top of each, harder than a child would. Nothing may give.'], wall: $this->run->frame->wall, place: $span)] : []),
+            ...($isAnchored ? [new FittingTask(TaskKind::Proved, $box->id, "$marks: anchors proved", $this->wishes->minutes(TaskKind::Proved), 1, [Need::on(TaskKind::Fixed, $ofGroup[0])], ['Pull by hand at the top of each, harder than a child would. Nothing may give.'], wall: $this->run->frame->wall, place: $span)] : []),
         ];
     }
 
     private function ledger(Box $box): FittingTask
     {
-        return new FittingTask(TaskKind::Ledger, $box->id, "Ledger under $box->mark", $this->wishes->minutes(TaskKind::Ledger), 1, [$this->after(TaskKind::Level, $this->space), $this->after(TaskKind::Studs, $this->wall())], [sprintf('Its upper edge at %s over the level line’s zero, one screw in each of two studs.', $this->terms->write($box->z))], wall: $this->run->frame->wall, place: [$box->u, $box->right(), $box->z - 40.0, $box->z]);
+        return new FittingTask(TaskKind::Ledger, $box->id, "Ledger under $box->mark", $this->wishes->minutes(TaskKind::Ledger), 1, [Need::on(TaskKind::Level, $this->space), Need::on(TaskKind::Studs, $this->wall())], [sprintf('Its upper edge at %s over the level line’s zero, one screw in each of two studs.', $this->terms->write($box->z))], wall: $this->run->frame->wall, place: [$box->u, $box->right(), $box->z - 40.0, $box->z]);
     }
 
     private function ledgerOff(Box $box, Box $first): FittingTask
     {
-        return new FittingTask(TaskKind::LedgerOff, $box->id, "Ledger under $box->mark off", $this->wishes->minutes(TaskKind::LedgerOff), 1, [$this->after(TaskKind::Fixed, $first->id), $this->after(TaskKind::Proved, $first->id)], ['Where it is to stay, leave it.'], wall: $this->run->frame->wall, place: $this->place($box));
+        return new FittingTask(TaskKind::LedgerOff, $box->id, "Ledger under $box->mark off", $this->wishes->minutes(TaskKind::LedgerOff), 1, [Need::on(TaskKind::Fixed, $first->id), Need::on(TaskKind::Proved, $first->id)], ['Where it is to stay, leave it.'], wall: $this->run->frame->wall, place: FittingTask::placeOf($box));
     }
 
     /**
@@ -252,24 +254,18 @@ final readonly class BoxTasks
         $deep = $box->outerDepth()->toDouble();
         $weights = array_map(fn (Placed $one) => $one->piece->weight(), $this->assembly->byKey());
         $worst = 0.0;
-        foreach ($this->moves($box) as $move) {
+        foreach ($this->assembly->movementsOf($box) as $move) {
             $open = array_sum(array_intersect_key($weights, array_flip($move->moving)));
-            $reach = $move->travel > 0.0 ? $move->travel : $box->outerWidth()->toDouble() / max(1, count($this->moves($box)));
+            $reach = $move->travel > 0.0 ? $move->travel : $box->outerWidth()->toDouble() / max(1, count($this->assembly->movementsOf($box)));
             $worst = max($worst, Upsetting::force($own, $deep / 2, $open, $reach / 2, $reach, $box->outerHeight()->toDouble()));
         }
 
         return $worst;
     }
 
-    /** @return list<Movement> */
-    private function moves(Box $box): array
-    {
-        return array_values(array_filter($this->assembly->movements, fn (Movement $one) => $box->id === $one->tier || $box->holds($one->tier)));
-    }
-
     private function anchors(Box $box): Anchors
     {
-        return Anchors::of($box, $this->assembly->placed, $this->run->frame, $this->studs, KeptFree::of($this->run->frame, $this->terms), $this->terms, $this->wishes->wall($this->space, $this->run->frame->wall), $this->wishes->wallboard ?? $this->terms->rules->either(...Anchors::WALLBOARD)->toDouble());
+        return Anchors::of($box, $this->assembly->placed, $this->run->frame, $this->studs, $this->free, $this->terms, $this->wishes->wall($this->space, $this->run->frame->wall), $this->wishes->wallboard ?? $this->terms->rules->either(...Anchors::WALLBOARD)->toDouble());
     }
 
     /** @param non-empty-list<Box> $group */
@@ -294,16 +290,5 @@ final readonly class BoxTasks
     private function wall(): string
     {
         return $this->space.'/'.$this->run->frame->wall;
-    }
-
-    /** @return array{float, float, float, float} */
-    private function place(Box $box): array
-    {
-        return [$box->u, $box->right(), $box->z, $box->highest()];
-    }
-
-    private function after(TaskKind $kind, string $owner): Need
-    {
-        return new Need(FittingTask::id($kind, $owner));
     }
 }

@@ -7,31 +7,36 @@ namespace Incastro\Install;
 /**
  * Fitting day as it stands: what is done, what can be done now, what dries and until when, and when the rest is done in the sessions that are left.
  */
-final readonly class FittingDay
+final class FittingDay
 {
     /** Still tacky: it takes a quarter of its time from then on. */
     private const TACKY = 0.25;
 
     private const MINUTE = 60;
 
-    public Precedence $precedence;
+    public readonly Precedence $precedence;
 
-    public Schedule $schedule;
+    private ?Scheduler $scheduler = null;
 
-    public ?int $bound;
-
-    private Scheduler $scheduler;
+    private ?Schedule $schedule = null;
 
     /**
      * @param  list<FittingTask>  $tasks
      */
-    public function __construct(array $tasks, private FittingWishes $wishes, public Progress $progress)
+    public function __construct(array $tasks, private readonly FittingWishes $wishes, public readonly Progress $progress)
     {
         $this->precedence = new Precedence($tasks, $wishes->before);
-        $order = new Order(array_values(array_map($this->open(...), array_filter($this->precedence->tasks, fn (FittingTask $task) => ! $this->isDone($task->id)))));
-        $this->scheduler = new Scheduler($order, $this->sessions());
-        $this->schedule = $this->scheduler->schedule();
-        $this->bound = $this->scheduler->bound();
+    }
+
+    /** When the rest is done; worked out when it is asked for: a tape that says how far things are needs no dates. */
+    public function schedule(): Schedule
+    {
+        return $this->schedule ??= $this->scheduler()->schedule();
+    }
+
+    public function bound(): ?int
+    {
+        return $this->scheduler()->bound();
     }
 
     public function isDone(string $id): bool
@@ -115,7 +120,7 @@ final readonly class FittingDay
      */
     public function helps(\Closure $offset): array
     {
-        return $this->scheduler->helps($offset);
+        return $this->scheduler()->helps($offset);
     }
 
     /** What is said of it: "Step 6 of 23; two people for the next." */
@@ -164,6 +169,11 @@ final readonly class FittingDay
         $task = $this->precedence->tasks[$id];
 
         return $task->kind->isLicensed() ? $this->wishes->dates[substr($id, strlen($task->kind->value) + 1)] ?? null : null;
+    }
+
+    private function scheduler(): Scheduler
+    {
+        return $this->scheduler ??= new Scheduler(new Order(array_values(array_map($this->open(...), array_filter($this->precedence->tasks, fn (FittingTask $task) => ! $this->isDone($task->id))))), $this->sessions());
     }
 
     /** As the scheduler takes it: of what it waits for only what is still to be done, the rest as the moment from which on it can begin. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Incastro\Install;
 
+use Incastro\Fit\Box;
+
 /**
  * A task of fitting day as it follows from what is built: whose it is, how long it takes and for how many, what it waits for, what is said and
  * read there. Its id, `kind:owner`, stays the same when the plan changes.
@@ -46,23 +48,19 @@ final readonly class FittingTask
         return "$kind->value:$owner";
     }
 
-    /** @param list<Need> $needs */
+    /** @return array{float, float, float, float} where a box stands, as a task is placed */
+    public static function placeOf(Box $box): array
+    {
+        return [$box->u, $box->right(), $box->z, $box->highest()];
+    }
+
+    /**
+     * The same, waiting for more.
+     *
+     * @param  list<Need>  $needs
+     */
     public function after(array $needs): self
     {
-        return $this->with(['needs' => [...$this->needs, ...$needs]]);
-    }
-
-    /** The same, taking so many times as long. */
-    public function taking(float $minutes): self
-    {
-        return $this->with(['minutes' => $minutes]);
-    }
-
-    /** @param array<string, mixed> $changed */
-    private function with(array $changed): self
-    {
-        $fields = $changed + get_object_vars($this);
-
-        return new self(...['owner' => substr($this->id, strlen($this->kind->value) + 1)] + array_diff_key($fields, ['id' => 1]));
+        return new self(...['owner' => substr($this->id, strlen($this->kind->value) + 1), 'needs' => [...$this->needs, ...$needs]] + array_diff_key(get_object_vars($this), ['id' => 1]));
     }
 }

@@ -12,6 +12,12 @@ final readonly class Need
     {
     }
 
+    /** That a task of a kind is done for its owner. */
+    public static function on(TaskKind $kind, string $owner): self
+    {
+        return new self(FittingTask::id($kind, $owner));
+    }
+
     public static function custom(string $task): self
     {
         return new self($task, true);

@@ -24,7 +24,6 @@ use Incastro\Measure\Working;
 use Incastro\Measure\WorkingStep;
 use Incastro\Units\Assembly;
 use Incastro\Units\Make\ShimPack;
-use Incastro\Units\Movement;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
 
@@ -83,11 +82,11 @@ final readonly class RunTasks
         $packs = $this->packs($under, $bearers);
 
         return [
-            new FittingTask(TaskKind::Plinth, $under->id, "$under->mark set and shimmed", $this->wishes->minutes(TaskKind::Plinth) + self::A_BEARER * count($bearers), needs: [$this->after(TaskKind::Level, $this->space)], words: ['Shims under every bearer, back and front, by the drawing; glue or pin them and trim them flush. Two spare of each size lie ready. * is a tapered pair, driven until the level reads within.'], checks: [
+            new FittingTask(TaskKind::Plinth, $under->id, "$under->mark set and shimmed", $this->wishes->minutes(TaskKind::Plinth) + self::A_BEARER * count($bearers), needs: [Need::on(TaskKind::Level, $this->space)], words: ['Shims under every bearer, back and front, by the drawing; glue or pin them and trim them flush. Two spare of each size lie ready. * is a tapered pair, driven until the level reads within.'], checks: [
                 new GapUnderLevel('level-along', 'Level, left to right', ['left end', 'right end'], $level, max($apart, 1.0), $format),
                 new GapUnderLevel('level-across', 'Level, back to front', ['back', 'front'], $short, $under->depth->result->toDouble(), $format),
             ], packs: $packs, wall: $this->run->frame->wall, place: $place),
-            new FittingTask(TaskKind::PlinthFixed, $under->id, "$under->mark fixed", $this->wishes->minutes(TaskKind::PlinthFixed), needs: [$this->after(TaskKind::Plinth, $under->id)], words: ['Through its rear rail into studs or sole plate. No screw goes into a floor that may be heated.'], packs: $packs, wall: $this->run->frame->wall, place: $place),
+            new FittingTask(TaskKind::PlinthFixed, $under->id, "$under->mark fixed", $this->wishes->minutes(TaskKind::PlinthFixed), needs: [Need::on(TaskKind::Plinth, $under->id)], words: ['Through its rear rail into studs or sole plate. No screw goes into a floor that may be heated.'], packs: $packs, wall: $this->run->frame->wall, place: $place),
         ];
     }
 
@@ -143,7 +142,7 @@ final readonly class RunTasks
     {
         $cells = array_filter($this->run->cells, fn (FittedCell $cell) => $cell->boxId === null && $cell->tier->isBuilt() && min($over->end(), $cell->end()) - max($over->u, $cell->u) > 1.0 && $cell->z < $over->z);
 
-        return array_map(fn (FittedCell $cell) => $this->after(TaskKind::Unit, $cell->tier->id), array_values($cells));
+        return array_map(fn (FittedCell $cell) => Need::on(TaskKind::Unit, $cell->tier->id), array_values($cells));
     }
 
     private function panel(Beside $panel): FittingTask
@@ -165,7 +164,7 @@ final readonly class RunTasks
             default => 'scribe, cut, fit',
         };
         $words = [ucfirst(rtrim($edge->reason, '.')).'.'.($edge->scribe === null ? '' : ' Its line is on the Fit page, and full size as a template.')];
-        $needs = $box === null ? [] : [...$this->fixed([$box]), $this->after(TaskKind::Frame, $box->id)];
+        $needs = $box === null ? [] : [...$this->fixed([$box]), Need::on(TaskKind::Frame, $box->id)];
 
         return new FittingTask(TaskKind::Edge, $edge->key(), sprintf('%s, %s: %s', $box->mark ?? '', $where, $name), $this->wishes->minutes(TaskKind::Edge), needs: $needs, words: $words, wall: $this->run->frame->wall, place: $box === null ? null : $this->beside($box, $edge->side));
     }
@@ -183,13 +182,13 @@ final readonly class RunTasks
     /** @return list<FittingTask> */
     private function frame(Box $box): array
     {
-        $moving = $this->moving();
+        $moving = $this->assembly->moving();
         $strips = array_filter($this->assembly->placed, fn (Placed $one) => $one->owner === $box->id && $one->part === Part::Face && ! isset($moving[$one->piece->key]));
         if ($strips === []) {
             return [];
         }
 
-        return [new FittingTask(TaskKind::Frame, $box->id, "Face frame of $box->mark", $this->wishes->minutes(TaskKind::Frame), needs: $this->fixed([$box]), words: [sprintf('%d pieces: dry first, then glued and pinned, flush inside.', count($strips))], wall: $this->run->frame->wall, place: $this->place($box))];
+        return [new FittingTask(TaskKind::Frame, $box->id, "Face frame of $box->mark", $this->wishes->minutes(TaskKind::Frame), needs: $this->fixed([$box]), words: [sprintf('%d pieces: dry first, then glued and pinned, flush inside.', count($strips))], wall: $this->run->frame->wall, place: FittingTask::placeOf($box))];
     }
 
     /** @return list<FittingTask> */
@@ -207,12 +206,12 @@ final readonly class RunTasks
     {
         $mark = $this->mark($cell->tier->id);
         $name = $mark.lcfirst($cell->label());
-        $needs = [$this->after(TaskKind::Level, $this->space), $this->after(TaskKind::Studs, $this->space.'/'.$this->run->frame->wall)];
+        $needs = [Need::on(TaskKind::Level, $this->space), Need::on(TaskKind::Studs, $this->space.'/'.$this->run->frame->wall)];
         $place = [$cell->u, $cell->end(), $cell->z, $cell->z + max($cell->left, $cell->right)];
         $tasks = [];
         if ($cell->tier->holds instanceof RestsOnWalls) {
             $tasks[] = new FittingTask(TaskKind::Cleats, $cell->tier->id, sprintf('%scleats for %d boards', $mark, max(1, $cell->boards())), $this->wishes->minutes(TaskKind::Cleats, max(1, $cell->boards())), needs: $needs, words: ['Each one level, screwed to every stud that it meets.'], checks: [new GapUnderLevel('level', 'Level', ['left end', 'right end'], $this->terms->rules->either(...self::LEVELS[0])->toDouble(), $cell->width->result->toDouble(), $this->terms->format)], wall: $this->run->frame->wall, place: $place);
-            $needs = [$this->after(TaskKind::Cleats, $cell->tier->id)];
+            $needs = [Need::on(TaskKind::Cleats, $cell->tier->id)];
         }
         $beside = array_filter($this->run->boxes, fn (Box $box) => abs($box->right() - $cell->u) < 5.0 || abs($box->u - $cell->end()) < 5.0);
         $soft = array_map(fn (Need $need) => Need::custom($need->task), $this->fixed(array_values($beside)));
@@ -235,19 +234,19 @@ final readonly class RunTasks
     /** @return list<FittingTask> what is hung in a box, and pulls */
     private function hung(Box $box): array
     {
-        $moves = array_values(array_filter($this->assembly->movements, fn (Movement $one) => $box->id === $one->tier || $box->holds($one->tier)));
-        $moving = $this->moving();
+        $moves = $this->assembly->movementsOf($box);
+        $moving = $this->assembly->moving();
         $shelves = array_filter($this->assembly->placed, fn (Placed $one) => $one->owner === $box->id && $one->part === Part::Loose && ! isset($moving[$one->piece->key]));
         $count = count($moves) + ($shelves === [] ? 0 : 1);
         if ($count === 0) {
             return [];
         }
         $group = $this->order->group($box->id)[0]->id;
-        $needs = [...$this->fixed([$box]), $this->after(TaskKind::Proved, $group), $this->after(TaskKind::Frame, $box->id)];
+        $needs = [...$this->fixed([$box]), Need::on(TaskKind::Proved, $group), Need::on(TaskKind::Frame, $box->id)];
         $what = array_values(array_filter([$moves === [] ? '' : sprintf('%d %s', count($moves), count($moves) === 1 ? 'door or drawer' : 'doors and drawers'), $shelves === [] ? '' : 'loose shelves']));
-        $tasks = [new FittingTask(TaskKind::Hung, $box->id, sprintf('%s: %s in', $box->mark, implode(', ', $what)), $this->wishes->minutes(TaskKind::Hung, $count), needs: $needs, words: [$moves === [] ? 'Pins in at one height all round, then the shelves on them.' : 'Set hinges and slides by their marks, then even the reveals.'], checks: $moves === [] ? [] : [Within::reveals($this->terms->format)], wall: $this->run->frame->wall, place: $this->place($box))];
+        $tasks = [new FittingTask(TaskKind::Hung, $box->id, sprintf('%s: %s in', $box->mark, implode(', ', $what)), $this->wishes->minutes(TaskKind::Hung, $count), needs: $needs, words: [$moves === [] ? 'Pins in at one height all round, then the shelves on them.' : 'Set hinges and slides by their marks, then even the reveals.'], checks: $moves === [] ? [] : [Within::reveals($this->terms->format)], wall: $this->run->frame->wall, place: FittingTask::placeOf($box))];
 
-        return $moves === [] ? $tasks : [...$tasks, new FittingTask(TaskKind::Pulls, $box->id, "$box->mark: pulls, catches and stays", $this->wishes->minutes(TaskKind::Pulls, count($moves)), needs: [$this->after(TaskKind::Hung, $box->id)], words: ['One template for all of a row.'], wall: $this->run->frame->wall, place: $this->place($box))];
+        return $moves === [] ? $tasks : [...$tasks, new FittingTask(TaskKind::Pulls, $box->id, "$box->mark: pulls, catches and stays", $this->wishes->minutes(TaskKind::Pulls, count($moves)), needs: [Need::on(TaskKind::Hung, $box->id)], words: ['One template for all of a row.'], wall: $this->run->frame->wall, place: FittingTask::placeOf($box))];
     }
 
     /**
@@ -258,23 +257,6 @@ final readonly class RunTasks
     {
         $groups = array_unique(array_map(fn (Box $box) => $this->order->group($box->id)[0]->id, $boxes));
 
-        return array_map(fn (string $first) => $this->after(TaskKind::Fixed, $first), array_values($groups));
-    }
-
-    /** @return array<string, true> */
-    private function moving(): array
-    {
-        return array_fill_keys(array_merge([], ...array_map(fn (Movement $one) => $one->moving, $this->assembly->movements)), true);
-    }
-
-    /** @return array{float, float, float, float} */
-    private function place(Box $box): array
-    {
-        return [$box->u, $box->right(), $box->z, $box->highest()];
-    }
-
-    private function after(TaskKind $kind, string $owner): Need
-    {
-        return new Need(FittingTask::id($kind, $owner));
+        return array_map(fn (string $first) => Need::on(TaskKind::Fixed, $first), array_values($groups));
     }
 }

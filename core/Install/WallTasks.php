@@ -40,14 +40,14 @@ final readonly class WallTasks
         foreach ($stripped as $wall => $frame) {
             $metres = $frame->length() / 1000;
             $tasks[] = new FittingTask(TaskKind::Strip, $this->at($wall), sprintf('Skirting and trim off%s', $this->of($wall)), $this->wishes->minutes(TaskKind::Strip, $metres), words: ['Score the paint line first, then lever off from a stud.'], wall: $wall);
-            $tasks[] = new FittingTask(TaskKind::Look, $this->at($wall), sprintf('Look behind%s', $this->of($wall)), $this->wishes->minutes(TaskKind::Look), needs: [new Need(FittingTask::id(TaskKind::Strip, $this->at($wall)))], words: ['What was not known before shows now: cables, pipes, damp, an old fireplace. Where something is in doubt, stop and ask.'], wall: $wall);
+            $tasks[] = new FittingTask(TaskKind::Look, $this->at($wall), sprintf('Look behind%s', $this->of($wall)), $this->wishes->minutes(TaskKind::Look), needs: [Need::on(TaskKind::Strip, $this->at($wall))], words: ['What was not known before shows now: cables, pipes, damp, an old fireplace. Where something is in doubt, stop and ask.'], wall: $wall);
         }
-        $looked = array_map(fn (int $wall) => new Need(FittingTask::id(TaskKind::Look, $this->at($wall))), array_keys($stripped));
+        $looked = array_map(fn (int $wall) => Need::on(TaskKind::Look, $this->at($wall)), array_keys($stripped));
         foreach ($this->moved() as $thing) {
             $tasks[] = new FittingTask(TaskKind::Service, $thing->id, sprintf('%s moved', ucfirst($thing->name)), 0.0, needs: $looked, words: [$this->dated($thing)], wall: $thing->face === Face::Wall ? $thing->wall : null);
         }
         $round = array_sum(array_map(fn (RunFrame $frame) => $frame->length(), $walls));
-        $ready = [...$looked, ...array_map(fn (Thing $thing) => new Need(FittingTask::id(TaskKind::Service, $thing->id)), $this->moved())];
+        $ready = [...$looked, ...array_map(fn (Thing $thing) => Need::on(TaskKind::Service, $thing->id), $this->moved())];
         $tasks[] = new FittingTask(TaskKind::Level, $this->space, 'Level line all round', $this->wishes->minutes(TaskKind::Level), needs: $ready, words: ['Strike it at one height on every wall that furniture meets; every height is measured from it.'], checks: [Within::levelLine($round, $this->terms->format)]);
         foreach ($walls as $wall => $frame) {
             $kind = $this->wishes->wall($this->space, $wall);
@@ -65,7 +65,7 @@ final readonly class WallTasks
             $tasks[] = $this->surface($surface);
         }
         foreach ($this->opened() as $thing) {
-            $tasks[] = new FittingTask(TaskKind::Refit, $thing->id, sprintf('%s brought forward', ucfirst($thing->name)), 0.0, needs: array_map(fn (FittedRun $run) => new Need(FittingTask::id(TaskKind::Fixed, $run->boxes[0]->id)), array_values(array_filter($this->layout->runs, fn (FittedRun $run) => $run->boxes !== [] && $run->frame->wall === $thing->wall))), words: [$this->dated($thing)], wall: $thing->wall);
+            $tasks[] = new FittingTask(TaskKind::Refit, $thing->id, sprintf('%s brought forward', ucfirst($thing->name)), 0.0, needs: array_map(fn (FittedRun $run) => Need::on(TaskKind::Fixed, $run->boxes[0]->id), array_values(array_filter($this->layout->runs, fn (FittedRun $run) => $run->boxes !== [] && $run->frame->wall === $thing->wall))), words: [$this->dated($thing)], wall: $thing->wall);
         }
 
         return $tasks;
@@ -81,9 +81,9 @@ final readonly class WallTasks
     {
         $label = Blueprint::of($surface->surface->holds::class)->about->label;
         $wall = $surface->frame->wall;
-        $needs = [new Need(FittingTask::id(TaskKind::Level, $this->space)), new Need(FittingTask::id(TaskKind::Studs, $this->at($wall)))];
+        $needs = [Need::on(TaskKind::Level, $this->space), Need::on(TaskKind::Studs, $this->at($wall))];
         if ($surface->host !== null) {
-            $needs[] = new Need(FittingTask::id(TaskKind::Surface, $surface->host->surface->id));
+            $needs[] = Need::on(TaskKind::Surface, $surface->host->surface->id);
         }
         if (! self::isBefore($surface)) {
             foreach ($this->layout->runs as $run) {

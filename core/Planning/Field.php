@@ -80,13 +80,16 @@ final readonly class Field
     public static function number(string $label, float $least, float $most): self
     {
         return new self($label, function (mixed $value) use ($least, $most): float {
-            $number = is_string($value) ? filter_var(str_replace(',', '.', trim($value)), FILTER_VALIDATE_FLOAT) : $value;
-            if (! is_int($number) && ! is_float($number) || $number < $least || $number > $most) {
-                throw new Unreadable(sprintf('“%s” is not a number from %s to %s.', is_scalar($value) ? (string) $value : 'that', $least, $most));
-            }
-
-            return (float) $number;
+            return self::numberWithin($value, $least, $most) ?? throw new Unreadable(sprintf('“%s” is not a number from %s to %s.', is_scalar($value) ? (string) $value : 'that', $least, $most));
         });
+    }
+
+    /** A number as it was typed, with a comma or a point; null where it is none, or lies beyond. */
+    public static function numberWithin(mixed $value, float $least, float $most): ?float
+    {
+        $number = is_string($value) ? filter_var(str_replace(',', '.', trim($value)), FILTER_VALIDATE_FLOAT) : $value;
+
+        return (is_int($number) || is_float($number)) && $number >= $least && $number <= $most ? (float) $number : null;
     }
 
     public static function yesNo(string $label): self

@@ -11,8 +11,6 @@ use Incastro\Install\FittingWishes;
 use Incastro\Install\Progress;
 use Incastro\Install\SpaceTasks;
 use Incastro\Install\WallStuds;
-use Incastro\Survey\Things\Face;
-use Incastro\Survey\Things\ThingKind;
 
 /** Fitting day of a whole job: the tasks of all its spaces, by its wishes, as far as it has come. */
 final class Fitting
@@ -46,14 +44,16 @@ final class Fitting
     /** @return array<int, WallStuds> by wall: those that were noted with the things of the room, and those of fitting day */
     public function studs(SpacePlan $space): array
     {
-        $room = $space->survey->room;
+        $room = $space->survey->room?->with($space->space->things);
+        if ($room === null) {
+            return [];
+        }
         $studs = [];
-        foreach ($room?->shape->walls() ?? [] as $wall) {
-            $length = $room?->frame($wall)->length() ?? 0.0;
+        foreach ($room->shape->walls() as $wall) {
+            $frame = $room->frame($wall);
             $noted = $this->found["{$space->space->id}/$wall"] ?? [];
-            $things = array_filter($space->space->things, fn ($thing) => $thing->kind === ThingKind::Stud && $thing->face === Face::Wall && $thing->wall === $wall);
-            $hits = array_column(array_filter($noted, fn (array $one) => $one['hit']), 'u');
-            $studs[$wall] = WallStuds::of([...array_values(array_map(fn ($thing) => $thing->left($length) + $thing->width / 2, $things)), ...$hits], array_column(array_filter($noted, fn (array $one) => ! $one['hit']), 'u'), $length);
+            $us = fn (bool $isHit): array => array_column(array_filter($noted, fn (array $one) => $one['hit'] === $isHit), 'u');
+            $studs[$wall] = WallStuds::of([...WallStuds::amongThings($room, $frame), ...$us(true)], $us(false), $frame->length());
         }
 
         return $studs;

@@ -197,9 +197,7 @@ final class FittingChoices
     /** @throws Unreadable */
     private static function within(mixed $value, float $least, float $most, string $sentence): float
     {
-        $number = is_string($value) ? filter_var(str_replace(',', '.', trim($value)), FILTER_VALIDATE_FLOAT) : $value;
-
-        return (is_int($number) || is_float($number)) && $number >= $least && $number <= $most ? (float) $number : throw new Unreadable(sprintf('“%s” was typed. %s', is_scalar($value) ? $value : 'That', $sentence));
+        return Field::numberWithin($value, $least, $most) ?? throw new Unreadable(sprintf('“%s” was typed. %s', is_scalar($value) ? $value : 'That', $sentence));
     }
 
     /** @return list<array{string, string}> */

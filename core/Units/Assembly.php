@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Units;
 
+use Incastro\Fit\Box;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Finding;
@@ -51,6 +52,18 @@ final readonly class Assembly
         }
 
         return $byKey;
+    }
+
+    /** @return array<string, true> keys of the pieces that move in use */
+    public function moving(): array
+    {
+        return array_fill_keys(array_merge([], ...array_map(fn (Movement $one) => $one->moving, $this->movements)), true);
+    }
+
+    /** @return list<Movement> what moves of a box or of one of its cells */
+    public function movementsOf(Box $box): array
+    {
+        return array_values(array_filter($this->movements, fn (Movement $one) => $box->id === $one->tier || $box->holds($one->tier)));
     }
 
     /** @return array<string, float> how deep two pieces may stand in each other, mm, by both their keys ("a|b", and "b|a") */

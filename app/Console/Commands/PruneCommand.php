@@ -60,7 +60,8 @@ final class PruneCommand extends Command
     private function photos(): int
     {
         $disk = Storage::disk(config('incastro.photos'));
-        $gone = array_values(array_filter($disk->allFiles('photos'), fn (string $path) => Photo::query()->whereKey(substr(basename($path), 0, 36))->doesntExist()));
+        $known = array_flip(Photo::query()->pluck('id')->all());
+        $gone = array_values(array_filter($disk->allFiles('photos'), fn (string $path) => ! isset($known[substr(basename($path), 0, 36)])));
         $disk->delete($gone);
 
         return count($gone);

@@ -47,11 +47,11 @@ final class FittingDayTest extends TestCase
     {
         $fitting = $this->fitting($file);
         $day = $fitting->day;
-        foreach ($day->schedule->placed as $id => $placed) {
+        foreach ($day->schedule()->placed as $id => $placed) {
             self::assertGreaterThanOrEqual($placed->session->opens(), $placed->start);
             self::assertLessThanOrEqual($placed->session->closes(), $placed->end());
             foreach ($day->precedence->needs[$id] as $need) {
-                $before = $day->schedule->placed[$need->task] ?? null;
+                $before = $day->schedule()->placed[$need->task] ?? null;
                 self::assertNotNull($before, "$id waits for $need->task");
                 $dry = $need->dry?->seconds($fitting->wishes->climate, null, $need->depth) ?? 0;
                 self::assertGreaterThanOrEqual($before->end() + $dry, $placed->start, "$id after $need->task");
@@ -65,9 +65,9 @@ final class FittingDayTest extends TestCase
                 }
             }
         }
-        $end = $day->schedule->end();
-        self::assertTrue($end === null || $day->bound !== null && $day->bound <= $end);
-        self::assertEquals($day->schedule, $this->fitting($file)->day->schedule);
+        $end = $day->schedule()->end();
+        self::assertTrue($end === null || $day->bound() !== null && $day->bound() <= $end);
+        self::assertEquals($day->schedule(), $this->fitting($file)->day->schedule());
     }
 
     #[DataProvider('examples')]
@@ -86,13 +86,13 @@ final class FittingDayTest extends TestCase
     public function test_two_do_more_at_once_and_what_takes_two_waits_for_two(): void
     {
         $alone = $this->fitting(__DIR__.'/../../../database/demo/landing-alcove.json', new FittingWishes($this->saturdays(10, 1)));
-        self::assertContains('B1 stood up and slid home takes 2 people; no session has as many. One session with 2 is enough.', $alone->day->schedule->unplaced);
+        self::assertContains('B1 stood up and slid home takes 2 people; no session has as many. One session with 2 is enough.', $alone->day->schedule()->unplaced);
         $two = $this->fitting(__DIR__.'/../../../database/demo/landing-alcove.json');
-        self::assertNotNull($two->day->schedule->end());
+        self::assertNotNull($two->day->schedule()->end());
         // The box is carried by two at once: nothing else goes on meanwhile.
-        $carried = array_values(array_filter($two->day->schedule->placed, fn ($one) => $one->task->people === 2));
+        $carried = array_values(array_filter($two->day->schedule()->placed, fn ($one) => $one->task->people === 2));
         foreach ($carried as $one) {
-            self::assertSame([], array_filter($two->day->schedule->placed, fn ($other) => $other !== $one && $other->start < $one->end() && $other->end() > $one->start));
+            self::assertSame([], array_filter($two->day->schedule()->placed, fn ($other) => $other !== $one && $other->start < $one->end() && $other->end() > $one->start));
         }
     }
 
@@ -106,7 +106,7 @@ final class FittingDayTest extends TestCase
         $then = $this->fitting($file, null, new Progress(self::FIRST, [$first[0] => self::FIRST - 60, 'box-in:one-that-is-gone' => self::FIRST - 60]));
         self::assertSame(1, $then->day->countDone());
         self::assertSame('Step 2 of 25.', $then->day->sentence());
-        self::assertArrayNotHasKey($first[0], $then->day->schedule->placed);
+        self::assertArrayNotHasKey($first[0], $then->day->schedule()->placed);
         $all = $this->fitting($file, null, new Progress(self::FIRST, array_fill_keys(array_keys($whole->day->precedence->tasks), self::FIRST)));
         self::assertSame('All fitted.', $all->day->sentence());
     }
@@ -177,7 +177,7 @@ final class FittingDayTest extends TestCase
         $write = function (array $sessions, int $version) use ($file, $zone): string {
             $fitting = $this->fitting($file, new FittingWishes(array_values(array_filter($sessions, fn (Session $one) => $one->id !== 's3'))));
 
-            return (new FittingCalendar($fitting->day->schedule, $zone, 'job'))->write(array_map(fn (Session $one): array => ['session' => $one, 'sequence' => $version, 'cancelled' => $version > 1 && $one->id === 's3'], $sessions), self::FIRST, 'Landing alcove', array_map(fn (FittingTask $task): array => $task->kind->tools(), $fitting->day->precedence->tasks), [], $version);
+            return (new FittingCalendar($fitting->day->schedule(), $zone, 'job'))->write(array_map(fn (Session $one): array => ['session' => $one, 'sequence' => $version, 'cancelled' => $version > 1 && $one->id === 's3'], $sessions), self::FIRST, 'Landing alcove', array_map(fn (FittingTask $task): array => $task->kind->tools(), $fitting->day->precedence->tasks), [], $version);
         };
         $kept = [];
         foreach ([1, 2] as $version) {
