@@ -14,6 +14,9 @@ export default defineConfig({
   use: {
     baseURL: process.env['APP_URL'] ?? 'http://127.0.0.1:8650',
     viewport: { width: 1280, height: 800 },
+    // Each test is a first visit. What only fetches ahead for a visit without a network is left to the tests of that.
+    serviceWorkers: 'block',
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

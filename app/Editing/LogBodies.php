@@ -20,6 +20,8 @@ final readonly class LogBodies
 {
     private const LONGEST_WORDS = 2000;
 
+    private const MOST_LEFT = 100_000;
+
     /** Nobody works longer at a stretch, seconds; what began so much later than now is a clock that is wrong. */
     private const LONGEST = 16 * 3600;
 
@@ -43,7 +45,8 @@ final readonly class LogBodies
 
         return match ($fact['kind']) {
             LogFacts::HOURS => $this->hours($at, $body),
-            LogFacts::MONEY => ['what' => $text('what') ?: self::refuse("$at.what", 'What: Say what was paid for.'), 'minor' => $this->money("$at.amount", $body['amount'] ?? ''), 'typed' => $text('amount', 40), 'shop' => $text('shop'), 'line' => $text('line')],
+            LogFacts::MONEY => ['what' => $text('what') ?: self::refuse("$at.what", 'What: Say what was paid for.'), 'minor' => $this->money("$at.amount", $body['amount'] ?? ''), 'typed' => $text('amount', 40), 'shop' => $text('shop'), 'line' => $text('line'), 'listed' => self::whole($body['listed'] ?? null)],
+            LogFacts::LEFT => $this->left($at, $body) + ['line' => $text('line'), 'what' => $text('what')],
             LogFacts::BUILT => ['what' => $text('what') ?: self::refuse("$at.what", 'What: Say what was measured.'), 'text' => $text('text', 80), 'nm' => $this->lengths->positive("$at.text", 'As built', $body['text'] ?? '')->nanometres()],
             LogFacts::PROBLEM => [
                 'problem' => ProblemKind::tryFrom($text('problem'))->value ?? self::refuse("$at.problem", 'Kind: This kind is not known.'),
@@ -89,6 +92,29 @@ final readonly class LogBodies
         };
 
         return ['person' => $person, 'work' => $kind, 'typed' => '', 'minutes' => null, 'from' => $from, 'to' => $to] + (is_int($body['clock'] ?? null) ? ['clock' => $body['clock']] : []);
+    }
+
+    /**
+     * What was left of a line of the list, or missing with a minus; what the list took, had on top and was bought, when it was counted.
+     *
+     * @param  array<string, mixed>  $body
+     * @return array<string, mixed>
+     */
+    private function left(string $at, array $body): array
+    {
+        $typed = strtr(self::text("$at.left", $body['left'] ?? '', 20), ['−' => '-']);
+        $left = filter_var($typed, FILTER_VALIDATE_INT, ['options' => ['min_range' => -self::MOST_LEFT, 'max_range' => self::MOST_LEFT]]);
+        if ($left === false) {
+            self::refuse("$at.left", sprintf('Left: “%s” is not a whole number up to %d; what was missing has a minus.', $typed, self::MOST_LEFT));
+        }
+
+        return ['left' => $left, 'use' => self::whole($body['use'] ?? null), 'spare' => self::whole($body['spare'] ?? null), 'had' => self::whole($body['had'] ?? null)];
+    }
+
+    /** A number that the list had, as it was sent along; null for anything else. */
+    private static function whole(mixed $value): ?int
+    {
+        return is_int($value) && $value >= 0 && $value < PHP_INT_MAX / 2 ? $value : null;
     }
 
     private function moment(string $field, string $label, mixed $text): ?string

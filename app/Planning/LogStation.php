@@ -74,10 +74,12 @@ final readonly class LogStation
     public function station(): array
     {
         $hours = $this->log->hours();
+        $list = Shopping::of($this->job, $this->plan);
 
         return [
             'hours' => $this->hours($hours),
-            'money' => $this->money(),
+            'money' => $this->money($list->total()),
+            'lines' => $list->whole(),
             'sizes' => $this->sizes(),
             'problems' => [...$this->problems(), ...$this->leftSo()],
             'checks' => $this->fitting->checks(),
@@ -131,10 +133,9 @@ final readonly class LogStation
     }
 
     /** @return array<string, mixed> */
-    private function money(): array
+    private function money(?int $estimate): array
     {
         $write = fn (int $minor): string => $this->job->choices['currency'].' '.number_format($minor / 100, 2, '.', "\u{202f}");
-        $estimate = Shopping::of($this->job, $this->plan)->total();
         $shops = [];
         foreach ($this->log->kind(LogFacts::MONEY) as $fact) {
             $shop = ($fact['body']['shop'] ?? '') ?: 'no shop named';
@@ -205,7 +206,7 @@ final readonly class LogStation
     /** @return list<array{id: string, kind: string, who: string, text: string, at: string}> the newest first */
     private function entries(): array
     {
-        $told = array_filter($this->log->standing, fn (array $fact) => in_array($fact['kind'], [LogFacts::HOURS, LogFacts::MONEY, LogFacts::BUILT, LogFacts::NOTE], true));
+        $told = array_filter($this->log->standing, fn (array $fact) => in_array($fact['kind'], [LogFacts::HOURS, LogFacts::MONEY, LogFacts::BUILT, LogFacts::NOTE, LogFacts::LEFT], true));
         usort($told, fn (array $one, array $other) => [$other['at'], $other['id']] <=> [$one['at'], $one['id']]);
         $entries = [];
         foreach (array_slice($told, 0, self::SHOWN) as $fact) {
@@ -214,6 +215,7 @@ final readonly class LogStation
                 LogFacts::HOURS => sprintf('%s: %s', ($body['person'] ?? '') ?: $fact['author'], (WorkKind::tryFrom($body['work'] ?? '')?->label() ?? '').', '.$this->stretch($body)),
                 LogFacts::MONEY => sprintf('%s: %s %s', $body['what'] ?? '', $this->job->choices['currency'], number_format(($body['minor'] ?? 0) / 100, 2, '.', '')).(($body['minor'] ?? 0) < 0 ? ', returned' : ''),
                 LogFacts::BUILT => sprintf('%s as built: %s', $body['what'] ?? '', $this->write((int) ($body['nm'] ?? 0))),
+                LogFacts::LEFT => ($body['left'] ?? 0) < 0 ? sprintf('%s: %d were missing', $body['what'] ?? '', -$body['left']) : sprintf('%s: %d were left', $body['what'] ?? '', $body['left'] ?? 0),
                 default => (string) ($body['words'] ?? ''),
             };
             $entries[] = ['id' => $fact['id'], 'kind' => $fact['kind'], 'who' => $fact['author'], 'text' => $text, 'at' => $fact['at']];

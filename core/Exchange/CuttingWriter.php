@@ -125,7 +125,7 @@ final readonly class CuttingWriter
             'verb' => $this->words->verb($step), 'number' => $step->class === CutClass::Yard ? ['nm' => 0, 'text' => Verdict::count(count($step->cuts), 'part')] : $this->lengths->exact($this->words->number($step)),
             'guide' => $guideAt === null || $step->class === CutClass::Straighten ? null : $this->lengths->exact($guideAt),
             'words' => $this->words->words($step), 'cautions' => $this->words->cautions($step), 'minutes' => round($this->words->minutes($step), 1),
-            'clampings' => $step->clampings,
+            'clampings' => $step->clampings, 'way' => $step->way->value, 'set_off' => $step->setOff,
             'thickness' => implode(', ', array_unique(array_map(fn (SawCut $cut) => $this->plan->job->format->finest()->write($from[$cut->takes->sheet - 1]->stock->thickness), $step->cuts))),
             'sheets' => array_values(array_unique(array_map(fn (SawCut $cut) => $letter.$cut->takes->sheet, $step->cuts))),
             'cuts' => array_map(fn (SawCut $cut) => [

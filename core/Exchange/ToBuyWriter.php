@@ -140,6 +140,19 @@ final readonly class ToBuyWriter
         ];
     }
 
+    /**
+     * What each line has all in all, for whoever says what was paid for it, or how much of it was left.
+     *
+     * @return list<array{key: string, what: string, listed: ?int, use: int, spare: int, had: int}>
+     */
+    public function whole(): array
+    {
+        return array_map(fn (BuyLine $line): array => [
+            'key' => $line->need->key, 'what' => trim($line->need->what.' '.$line->need->size), 'listed' => $line->price(), 'use' => $line->need->use, 'spare' => $line->need->spare,
+            'had' => $line->atHand + $line->bought + $line->cover->units,
+        ], $this->lines);
+    }
+
     /** What the whole list costs as far as prices are known, minor units; null where nothing is needed. */
     public function total(): ?int
     {

@@ -8,24 +8,14 @@ use Incastro\Install\Product;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Rules\Rule;
+use Incastro\Saw\Tools;
+use Incastro\Survey\Slips;
 
 /** What the last jobs of a home teach. If one thing explains another, only the one is told. */
 final readonly class Lessons
 {
     /** So many jobs are looked at. */
     public const JOBS = 10;
-
-    private const PIECES = 8;
-
-    private const OFF = [0.3, 1 / 64];
-
-    private const STRIPS = 3;
-
-    private const KERF_OFF = 0.2;
-
-    private const SHEETS = 3;
-
-    private const THICKNESS_OFF = 0.3;
 
     private const JAMS = 3;
 
@@ -39,92 +29,29 @@ final readonly class Lessons
 
     private const SLOWER = 1.25;
 
-    /** @param list<JobRecord> $records newest last */
-    public function __construct(private array $records, private LengthFormat $format)
+    private const SLIPS = 3;
+
+    private LessonWords $words;
+
+    /**
+     * @param  non-empty-list<JobRecord>  $records  newest last
+     * @param  Tools  $tools  as they are set now
+     */
+    public function __construct(private array $records, private LengthFormat $format, private Tools $tools)
     {
+        $this->words = new LessonWords($format);
     }
 
     /** @return list<Lesson> */
     public function all(): array
     {
         return array_values(array_filter([
-            ...$this->sawsOff(), $this->kerf(), ...$this->thicknesses(), $this->jams(), $this->loose(),
+            ...(new SawLessons($this->records, $this->tools, $this->words))->all(), $this->jams(), $this->loose(),
             $this->often(ProblemKind::ScribeShort, Rule::ScribeReserve, [3.0, 1 / 8], 'Scribes run out', 'reserve'),
             $this->often(ProblemKind::NotchTwice, Rule::NotchPlay, [2.0, 1 / 16], 'Notches are cut twice', 'notch'),
             $this->often(ProblemKind::DoorRubs, Rule::DoorReveal, [0.5, 1 / 64], 'Doors rub', 'reveal'),
-            ...$this->drying(), $this->pace(),
+            ...$this->drying(), $this->pace(), ...(new BuyLessons($this->records))->all(), ...$this->slips(),
         ]));
-    }
-
-    /** @return list<Lesson> tools whose pieces come out too long or too short */
-    private function sawsOff(): array
-    {
-        $lessons = [];
-        foreach ($this->biases() as $tool => $bias) {
-            $by = $this->fine(abs($bias->mean));
-            $lessons[] = new Lesson("saw:$tool", sprintf('Pieces from the %s come out %s %s', $tool, $by, $bias->mean > 0 ? 'long' : 'short'), sprintf('Set it %s %s than the plan says, after a test strip: its scale is off.', $by, $bias->mean > 0 ? 'less' : 'more'), [
-                sprintf('%d pieces measured: %s on average, give or take %s.', count($bias->values), $this->signed($bias->mean), $this->fine($bias->half)),
-            ], count($bias->values));
-        }
-
-        return $lessons;
-    }
-
-    /** @return array<string, Bias> by tool, those that are off */
-    private function biases(): array
-    {
-        $by = [];
-        foreach ($this->records as $record) {
-            foreach ($record->cut as $one) {
-                $by[$one['tool']][] = $one['delta'];
-            }
-        }
-        $biases = array_map(fn (array $deltas) => new Bias($deltas), array_filter($by, fn (array $deltas) => count($deltas) >= self::PIECES));
-
-        return array_filter($biases, fn (Bias $bias) => $bias->isOff($this->either(self::OFF)));
-    }
-
-    private function kerf(): ?Lesson
-    {
-        $kerfs = [];
-        foreach ($this->records as $record) {
-            foreach ($record->strips as $strip) {
-                $kerfs[] = ($strip['rest'] - $strip['measured']) / max(1, $strip['cuts']);
-            }
-        }
-        if (count($kerfs) < self::STRIPS) {
-            return null;
-        }
-        $mean = array_sum($kerfs) / count($kerfs);
-        $known = $this->newest()->rules['kerf'];
-        if (abs($mean - $known) < self::KERF_OFF) {
-            return null;
-        }
-        $value = Length::ofDouble(round($mean, 1));
-
-        return new Lesson('kerf', sprintf('Each cut takes %s, not %s', $this->fine($mean), $this->fine($known)), sprintf('Kerf: %s.', $this->fine(round($mean, 1))), [sprintf('%d strips, by what remained of them.', count($kerfs))], count($kerfs), 'rules.'.Rule::Kerf->value, $this->stored($value));
-    }
-
-    /** @return list<Lesson> */
-    private function thicknesses(): array
-    {
-        $by = [];
-        foreach ($this->records as $record) {
-            foreach ($record->thickness as $one) {
-                $by[$one['material']][] = $one;
-            }
-        }
-        $lessons = [];
-        foreach ($by as $material => $all) {
-            $mean = array_sum(array_column($all, 'measured')) / count($all);
-            $usual = $all[count($all) - 1]['usual'];
-            if (count($all) >= self::SHEETS && abs($mean - $usual) >= self::THICKNESS_OFF) {
-                $value = Length::ofDouble(round($mean, 1));
-                $lessons[] = new Lesson("thickness:$material", sprintf('%s is %s thick, not %s', $all[0]['name'], $this->fine($mean), $this->fine($usual)), sprintf('New jobs begin with %s.', $this->fine(round($mean, 1))), [sprintf('%d sheets by callipers: %s off.', count($all), $this->fine(abs($mean - $usual)))], count($all), "thickness.$material", $this->stored($value));
-            }
-        }
-
-        return $lessons;
     }
 
     private function jams(): ?Lesson
@@ -136,7 +63,7 @@ final readonly class Lessons
                     $unexplained = $fit['by'] - $this->explained($record, $fit['box']);
                     if ($unexplained > self::LEFT) {
                         $left[] = $unexplained;
-                        $places[] = sprintf('A box jammed by %s.', $this->fine($fit['by']));
+                        $places[] = sprintf('A box jammed by %s.', $this->words->fine($fit['by']));
                     }
                 }
             }
@@ -148,7 +75,7 @@ final readonly class Lessons
         $more = Length::ofDouble(max($left) / 2)->roundedUp($this->format->step);
         $value = Length::ofDouble($known)->plus($more);
 
-        return new Lesson('jams', 'Boxes jam', sprintf('%s: %s each side instead of %s.', Rule::SideAllowance->label(), $this->format->write($value), $this->fine($known)), $places, count($left), 'rules.'.Rule::SideAllowance->value, $this->stored($value));
+        return new Lesson('jams', 'Boxes jam', sprintf('%s: %s each side instead of %s.', Rule::SideAllowance->label(), $this->format->write($value), $this->words->fine($known)), $places, count($left), 'rules.'.Rule::SideAllowance->value, $this->words->stored($value));
     }
 
     /** What of a jam its boards explain: as cut those that fix its width, and two sides thicker than supposed. */
@@ -169,19 +96,19 @@ final readonly class Lessons
                 if ($fit['how'] === FitKind::Jammed) {
                     return null;
                 }
-                if ($fit['how'] === FitKind::Loose && $fit['by'] > $this->either(self::LOOSE)) {
+                if ($fit['how'] === FitKind::Loose && $fit['by'] > $this->words->either(self::LOOSE)) {
                     $spare[] = $fit['by'];
                 }
             }
         }
-        $known = $this->records === [] ? 0.0 : $this->newest()->rules['allowance'];
-        $value = $spare === [] ? $known : max($this->either(self::LEAST_ALLOWANCE), $known - min($spare) / 2);
+        $known = $this->newest()->rules['allowance'];
+        $value = $spare === [] ? $known : max($this->words->either(self::LEAST_ALLOWANCE), $known - min($spare) / 2);
         if (count($spare) < self::JAMS || $value >= $known) {
             return null;
         }
         $stored = Length::ofDouble($value)->roundedUp($this->format->step);
 
-        return new Lesson('loose', 'Boxes have more room than they need', sprintf('%s: %s each side instead of %s.', Rule::SideAllowance->label(), $this->format->write($stored), $this->fine($known)), [sprintf('%d boxes with %s or more to spare.', count($spare), $this->fine(min($spare)))], count($spare), 'rules.'.Rule::SideAllowance->value, $this->stored($stored));
+        return new Lesson('loose', 'Boxes have more room than they need', sprintf('%s: %s each side instead of %s.', Rule::SideAllowance->label(), $this->format->write($stored), $this->words->fine($known)), [sprintf('%d boxes with %s or more to spare.', count($spare), $this->words->fine(min($spare)))], count($spare), 'rules.'.Rule::SideAllowance->value, $this->words->stored($stored));
     }
 
     /**
@@ -194,9 +121,9 @@ final readonly class Lessons
         if ($count < self::TWICE) {
             return null;
         }
-        $value = Length::ofDouble($this->newest()->rules[$known] + $this->either($more));
+        $value = Length::ofDouble($this->newest()->rules[$known] + $this->words->either($more));
 
-        return new Lesson($kind->value, $title, sprintf('%s: %s instead of %s.', $rule->label(), $this->format->fine()->write($value), $this->fine($this->newest()->rules[$known])), [sprintf('%d times noted.', $count)], $count, "rules.$rule->value", $this->stored($value));
+        return new Lesson($kind->value, $title, sprintf('%s: %s instead of %s.', $rule->label(), $this->format->fine()->write($value), $this->words->fine($this->newest()->rules[$known])), [sprintf('%d times noted.', $count)], $count, "rules.$rule->value", $this->words->stored($value));
     }
 
     /** @return list<Lesson> */
@@ -227,30 +154,21 @@ final readonly class Lessons
         return new Lesson('pace', $offered > 1 ? 'Fitting takes longer than supposed' : 'Fitting goes faster than supposed', sprintf('Minutes × %s.', $offered), [sprintf('%d times: %.0f min in all against %.0f.', count($entries), array_sum(array_column($entries, 'actual')), array_sum(array_column($entries, 'estimate')))], count($entries), 'pace', $offered);
     }
 
+    /** @return list<Lesson> how readings go wrong again and again: no rule, but a word */
+    private function slips(): array
+    {
+        $lessons = [];
+        foreach (array_count_values(array_map(Slips::sort(...), array_merge([], ...array_map(fn (JobRecord $record) => $record->slips, $this->records)))) as $slip => $count) {
+            if ($count >= self::SLIPS) {
+                $lessons[] = new Lesson("slip:$slip", sprintf('Readings go wrong in one way: %s', $slip), Slips::advice((string) $slip), [sprintf('%d readings that the others proved wrong.', $count)], $count);
+            }
+        }
+
+        return $lessons;
+    }
+
     private function newest(): JobRecord
     {
         return $this->records[count($this->records) - 1];
-    }
-
-    /** @param array{float, float} $size */
-    private function either(array $size): float
-    {
-        return $this->format->unit->isMetric() ? $size[0] : $size[1] * 25.4;
-    }
-
-    private function fine(float $millimetres): string
-    {
-        return $this->format->finest()->write(Length::ofDouble($millimetres));
-    }
-
-    private function signed(float $millimetres): string
-    {
-        return ($millimetres < 0.0 ? '−' : '+').$this->fine(abs($millimetres));
-    }
-
-    /** @return array{nm: int, typed: string} */
-    private function stored(Length $length): array
-    {
-        return ['nm' => $length->nanometres(), 'typed' => $this->format->finest()->write($length)];
     }
 }

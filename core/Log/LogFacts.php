@@ -21,5 +21,8 @@ final class LogFacts
 
     public const NOTE = 'note';
 
-    public const KINDS = [self::HOURS, self::MONEY, self::BUILT, self::PROBLEM, self::FIT, self::PHOTO, self::NOTE];
+    /** How many screws or pins of a line of the list were left, or missing. */
+    public const LEFT = 'left';
+
+    public const KINDS = [self::HOURS, self::MONEY, self::BUILT, self::PROBLEM, self::FIT, self::PHOTO, self::NOTE, self::LEFT];
 }

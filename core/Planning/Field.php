@@ -55,7 +55,8 @@ final readonly class Field
                 $typed = is_scalar($value['typed'] ?? null) ? mb_substr((string) $value['typed'], 0, self::TYPED) : '';
             } else {
                 $typed = is_scalar($value) ? trim((string) $value) : '';
-                $length = (new LengthReader($format->unit))->read($typed);
+                $reader = new LengthReader($format->unit);
+                $length = $least->isNegative() ? $reader->readSigned($typed) : $reader->read($typed);
             }
             if ($length->isLessThan($least) || $length->isGreaterThan($most)) {
                 throw new Unreadable(sprintf('“%s” was understood as %s. It must be between %s and %s.', $typed, $format->write($length), $format->write($least->roundedUp($format->step)), $format->write($most->roundedDown($format->step))));

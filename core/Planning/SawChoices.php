@@ -30,16 +30,18 @@ final class SawChoices
             'kerf' => ['Kerf of the table saw', '3.2', '1/8', 0.5, 8], 'rip' => ['Greatest distance of fence and blade', '610', '24', 100, 2000],
             'least_contact' => ['Least contact with the fence', '300', '12', 100, 1000], 'height' => ['Height of cut', '75', '3', 5, 200],
             'sled_widest' => ['Widest part on the sled', '600', '24', 50, 2000], 'sled_stop' => ['How far the stop of the sled reaches', '900', '36', 50, 3000],
+            'correction' => ['Set more than the size, as its scale is off', '0', '0', -5, 5],
         ],
         'guided_saw' => [
             'kerf' => ['Kerf of the guided saw', '2.2', '3/32', 0.5, 8], 'run_on' => ['How far the guide runs on, before and behind together', '150', '6', 0, 1000],
-            'offset' => ['From the guide’s edge to the kerf, guide on the piece', '0', '0', 0, 250], 'offset_waste' => ['The same with the guide on the waste', '0', '0', 0, 250],
+            'offset' => ['From the guide’s edge to the kerf, guide on the piece', '0', '0', -5, 250], 'offset_waste' => ['The same with the guide on the waste', '0', '0', -5, 250],
             'depth' => ['Depth of cut', '55', '2 1/8', 5, 200],
         ],
         'mitre_saw' => [
             'kerf' => ['Kerf of the mitre saw', '3.2', '1/8', 0.5, 8], 'widest' => ['Widest part at the mitre saw', '300', '12', 20, 1000],
             'height' => ['Height of cut', '90', '3 1/2', 5, 300], 'stop' => ['How far the stop reaches', '2400', '96', 100, 6000],
             'least_held' => ['Shortest part that can be held', '150', '6', 0, 600],
+            'correction' => ['Stop set more than the size, as its scale is off', '0', '0', -5, 5],
         ],
         'yard' => [
             'kerf' => ['Kerf of the yard’s saw', '4', '5/32', 0.5, 10], 'tolerance' => ['How exactly the yard cuts, ±', '2', '1/16', 0, 10],
@@ -96,9 +98,9 @@ final class SawChoices
         [$table, $guided, $mitre] = [$document['table_saw'], $document['guided_saw'], $document['mitre_saw']];
 
         return new Tools(
-            $table === null ? null : new TableSaw($table['kerf']['nm'], $table['rip']['nm'], $table['push_alone'], $table['push_two'], $table['least_contact']['nm'], $table['has_sled'] ? $table['sled_widest']['nm'] : null, $table['sled_stop']['nm'], $table['height']['nm'], $table['outfeed']),
+            $table === null ? null : new TableSaw($table['kerf']['nm'], $table['rip']['nm'], $table['push_alone'], $table['push_two'], $table['least_contact']['nm'], $table['has_sled'] ? $table['sled_widest']['nm'] : null, $table['sled_stop']['nm'], $table['height']['nm'], $table['outfeed'], correction: $table['correction']['nm'] ?? 0),
             $guided === null ? null : new GuidedSaw($guided['kerf']['nm'], $guided['guides']['nm'], $guided['run_on']['nm'], $guided['offset']['nm'], $guided['offset_waste']['nm'], $guided['depth']['nm']),
-            $mitre === null ? null : new MitreSaw($mitre['kerf']['nm'], $mitre['widest']['nm'], $mitre['height']['nm'], $mitre['stop']['nm'], $mitre['least_held']['nm']),
+            $mitre === null ? null : new MitreSaw($mitre['kerf']['nm'], $mitre['widest']['nm'], $mitre['height']['nm'], $mitre['stop']['nm'], $mitre['least_held']['nm'], $mitre['correction']['nm'] ?? 0),
             $document['people'],
             self::yard($document),
         );

@@ -122,7 +122,7 @@ final class ToBuy
     }
 
     /** Stocks of one size may differ in their price: the name tells them apart. */
-    private static function key(string $kind, string $material, string $name, Length $length): string
+    public static function key(string $kind, string $material, string $name, Length $length): string
     {
         return implode(':', [$kind, $material, $name, $length->nanometres()]);
     }

@@ -12,8 +12,9 @@ final readonly class MitreSaw
      * @param  int  $height  of cut
      * @param  int  $stop  how far its stop reaches
      * @param  int  $leastHeld  the shortest part that can be held
+     * @param  int  $correction  by which its stop is set more than the size, as its scale is off
      */
-    public function __construct(public int $kerf, public int $widest, public int $height, public int $stop, public int $leastHeld)
+    public function __construct(public int $kerf, public int $widest, public int $height, public int $stop, public int $leastHeld, public int $correction = 0)
     {
     }
 }

@@ -69,7 +69,7 @@ final class Played
         $size = $setting === null ? null : $planned[0]->size;
         $class = CutClass::from(min(array_map(fn (PlannedCut $cut) => $cut->class->value, $planned)));
 
-        return new Step($class, $way, $size, $size === null ? null : $this->tools->guideAt($way, $size), array_map($this->played(...), $planned), $way->tool() === ToolKind::GuidedSaw ? $this->clampings($planned) : 0);
+        return new Step($class, $way, $size, $size === null ? null : $this->tools->guideAt($way, $size), array_map($this->played(...), $planned), $way->tool() === ToolKind::GuidedSaw ? $this->clampings($planned) : 0, $size === null ? 0 : $this->tools->setOff($way));
     }
 
     private function played(PlannedCut $cut): SawCut

@@ -43,7 +43,19 @@ final readonly class StepWords
     {
         $cut = $step->cuts[0];
 
-        return Length::ofNanometres($step->size ?? ($step->class === CutClass::Yard ? $cut->at : $cut->at + $cut->kerf));
+        return Length::ofNanometres(($step->size ?? ($step->class === CutClass::Yard ? $cut->at : $cut->at + $cut->kerf)) + ($this->isByScale($step) ? $step->setOff : 0));
+    }
+
+    /** A guide is laid by a mark at the size itself. */
+    private function isByScale(Step $step): bool
+    {
+        return $step->size !== null && $step->way->tool() !== ToolKind::GuidedSaw;
+    }
+
+    /** What a scale that is off gives when it is set so. */
+    private function given(Step $step): string
+    {
+        return ! $this->isByScale($step) || $step->setOff === 0 ? '' : sprintf(' That gives %s: its scale is %s off.', $this->format->finest()->write(Length::ofNanometres($step->size ?? 0)), $this->format->finest()->write(Length::ofNanometres(abs($step->setOff))));
     }
 
     /** Where the guide's edge lies, as fine as it can be laid: half a millimetre, 1/64 in. */
@@ -62,8 +74,8 @@ final readonly class StepWords
             $step->class === CutClass::Yard => sprintf('%s of the %s, as the yard sheet has it. The final sizes are cut at home: what is 2 mm off is fine.', implode(', ', array_map(fn (SawCut $cut) => $this->format->write(Length::ofNanometres($cut->at)), $step->cuts)), $step->cuts[0]->axis === Axis::X ? 'length' : 'width'),
             $step->class === CutClass::Straighten && $step->cuts[0]->axis === Axis::X => sprintf('Square one end of %s to the straight edge. It is what everything is measured from along the length.', $parts),
             $step->class === CutClass::Straighten => sprintf('Take the factory edge off one long side of %s. It is what everything is measured from across.', $parts),
-            $step->way === Way::Fence => sprintf('%s %s. Sawn edge against the fence; the strip between fence and blade is the piece.', $does, $parts),
-            $step->way === Way::Sled, $step->way === Way::Stop => sprintf('Crosscut %s. Squared end against the stop.', $parts),
+            $step->way === Way::Fence => sprintf('%s %s. Sawn edge against the fence; the strip between fence and blade is the piece.%s', $does, $parts, $this->given($step)),
+            $step->way === Way::Sled, $step->way === Way::Stop => sprintf('Crosscut %s. Squared end against the stop.%s', $parts, $this->given($step)),
             $step->way === Way::GuideOnWaste => sprintf('%s %s. The guide lies on the waste; the blade runs on the waste side of the line.', $does, $parts),
             default => sprintf('%s %s. The guide lies on the piece; the blade runs on the far side of the line.%s', $does, $parts, $narrow === [] ? '' : ' Lay a board of the same thickness beside it, so that the guide lies steady.'),
         };

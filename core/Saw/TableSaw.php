@@ -16,6 +16,7 @@ final readonly class TableSaw
      * @param  int  $height  of cut
      * @param  bool  $hasOutfeed  whether something carries a part behind the blade
      * @param  int  $longestAlone  part that one person pushes where nothing does
+     * @param  int  $correction  by which it is set more than the size, as its scale is off
      */
     public function __construct(
         public int $kerf,
@@ -28,6 +29,7 @@ final readonly class TableSaw
         public int $height,
         public bool $hasOutfeed,
         public int $longestAlone = 1_500_000_000,
+        public int $correction = 0,
     ) {
     }
 }

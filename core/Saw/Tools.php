@@ -59,9 +59,21 @@ final readonly class Tools
     {
         return match (true) {
             $this->guided === null => null,
-            $way === Way::GuideOnPiece => $size - $this->guided->offset,
-            $way === Way::GuideOnWaste => $size + $this->guided->kerf + $this->guided->offsetWaste,
+            $way === Way::GuideOnPiece => $size + $this->setOff($way),
+            $way === Way::GuideOnWaste => $size + $this->guided->kerf + $this->setOff($way),
             default => null,
+        };
+    }
+
+    /** How far from the size a saw is set, nm: as its scale is off, or as the guide's edge is not the line. */
+    public function setOff(Way $way): int
+    {
+        return match ($way) {
+            Way::Fence => $this->table->correction ?? 0,
+            Way::Stop => $this->mitre->correction ?? 0,
+            Way::GuideOnPiece => -($this->guided->offset ?? 0),
+            Way::GuideOnWaste => $this->guided->offsetWaste ?? 0,
+            Way::Sled, Way::Yard => 0,
         };
     }
 

@@ -41,6 +41,25 @@ final class Slips
         return $best[1] ?? null;
     }
 
+    /** The words of a slip without the figures of the one reading: how one slips, not where. */
+    public static function sort(string $words): string
+    {
+        return str_contains($words, ': ') ? explode(': ', $words, 2)[1] : $words;
+    }
+
+    /** What helps against a sort of slip that comes again and again. */
+    public static function advice(string $sort): string
+    {
+        return match (true) {
+            str_contains($sort, 'too long') => 'Your tape seems to start late: look whether its hook is bent, or begin at a round mark, say which aloud, and take it off.',
+            str_contains($sort, 'too short') => 'Say each number aloud with its hundreds or its inches before you type it, and read it from the far side of the mark.',
+            str_contains($sort, 'sign') => 'Say which end the bubble runs to, and press that end, before the level is taken down.',
+            str_contains($sort, 'body') => 'Choose “inside, with the body of the tape” first and type second; better still, measure to a mark from both sides.',
+            str_contains($sort, 'swapped') && str_contains($sort, 'left') => 'Read the name of the field aloud before the number: left is left when one stands before the space and looks in.',
+            default => 'Look at what the field echoes before you go on, digit by digit.',
+        };
+    }
+
     /** @return list<array{float, string, float, float}> size, words, how far less typical, how much it varies */
     private static function candidates(float $value, string $typed, Tool $tool, bool $isInch, ?float $other): array
     {

@@ -133,7 +133,8 @@ final class SpaceSurvey
         if ($room === null || ! Plausible::isOne($room)) {
             $isDraft = true;
         }
-        $struck = array_merge($this->closing->provenWrong(), ...array_map(fn (Suspect $suspect) => $this->places->takesWith($suspect->id), [...($walls->suspects ?? []), ...($levels->suspects ?? [])]));
+        $suspects = [...($walls->suspects ?? []), ...($levels->suspects ?? [])];
+        $struck = array_merge($this->closing->provenWrong(), ...array_map(fn (Suspect $suspect) => $this->places->takesWith($suspect->id), $suspects));
         $lines = new StraightLines($this->readings, $struck, $this->format, $this->textures->accusing());
         $findings = new SurveyFindings($this->sheet, $this->slots, $this->readings, $this->takes, $this->network, $this->format);
         $isFit = ! $isDraft && $this->hasHeights() && $room !== null;
@@ -155,6 +156,7 @@ final class SpaceSurvey
                 ...($this->textures->isStated || $this->readings === [] ? [] : [Finding::note(Code::TextureNotStated, 'How even the walls are is not said: they are reckoned as ordinary plaster. Lay a level on them and say what shows under it.', '')]),
                 ...$findings->all($isFit ? $room : null, $walls, $levels, $this->closing, $planIsChecked, $wallCandidates, $levelCandidates),
             ],
+            array_values(array_filter(array_map(fn (Suspect $suspect) => $suspect->slip, $suspects))),
         );
     }
 

@@ -22,6 +22,7 @@ final readonly class Survey
      * @param  list<Slot>  $missing
      * @param  list<string>  $struck
      * @param  list<Finding>  $findings
+     * @param  list<string>  $slips  that explain readings which the others prove wrong
      */
     public function __construct(
         public Sheet $sheet,
@@ -33,6 +34,7 @@ final readonly class Survey
         public bool $planIsChecked,
         public array $struck,
         public array $findings,
+        public array $slips = [],
     ) {
     }
 

@@ -15,7 +15,7 @@ use Illuminate\Testing\TestResponse;
 use Tests\AlcoveTestCase;
 use Tests\NotesFacts;
 
-/** The log over the API: hours, money, sizes, what went wrong, photos, the report, and lessons that the next job begins with. */
+/** The log over the API: hours, money, sizes, what went wrong, photos, and the report. */
 final class LogTest extends AlcoveTestCase
 {
     use NotesFacts;
@@ -178,39 +178,6 @@ final class LogTest extends AlcoveTestCase
         $this->job->forceDelete();
         $this->artisan('incastro:prune')->expectsOutputToContain('photos: 2');
         self::assertSame(0, DB::table('blobs')->count());
-    }
-
-    public function test_a_lesson_taken_over_is_how_the_next_job_begins(): void
-    {
-        $box = $this->getJson("/api/jobs/{$this->job->id}?station=log")->json('station.boxes.0.id');
-        foreach (['2', '1.5', '2'] as $by) {
-            $this->noted('log', 'fit', $box, ['how' => 'jammed', 'by' => $by])->assertOk();
-        }
-        $home = $this->job->home_id;
-        $told = $this->getJson("/api/homes/$home/lessons")->assertOk();
-        self::assertSame(['jams'], array_column($told->json('lessons'), 'about'));
-        $usual = $this->job->choices['rules']['side_allowance']['nm'] ?? 3_000_000;
-        $this->postJson("/api/homes/$home/lessons", ['about' => 'jams', 'take' => true])->assertOk()->assertJsonPath('lessons', [])->assertJsonPath('habits', 1);
-        $new = $this->postJson("/api/homes/$home/jobs", ['name' => 'Next', 'measure' => 'mm/1', 'space' => 'Alcove', 'kind' => 'alcove'])->assertCreated()->json('id');
-        self::assertSame($usual + 1_000_000, $this->getJson("/api/jobs/$new")->json('job.choices.rules.side_allowance.nm'));
-        // Put aside, it comes again only with twice the evidence.
-        $this->postJson("/api/homes/$home/lessons", ['about' => 'nothing', 'take' => true])->assertNotFound();
-    }
-
-    public function test_a_lesson_put_aside_returns_with_twice_the_evidence(): void
-    {
-        $problem = fn () => $this->noted('log', 'problem', null, ['problem' => 'notch-twice'])->assertOk();
-        $home = $this->job->home_id;
-        $abouts = fn (): array => array_column($this->getJson("/api/homes/$home/lessons")->json('lessons'), 'about');
-        $problem();
-        self::assertSame([], $abouts());
-        $problem();
-        self::assertSame(['notch-twice'], $abouts());
-        $this->postJson("/api/homes/$home/lessons", ['about' => 'notch-twice', 'take' => false])->assertOk()->assertJsonPath('lessons', []);
-        $problem();
-        self::assertSame([], $abouts());
-        $problem();
-        self::assertSame(['notch-twice'], $abouts());
     }
 
     public function test_a_job_of_two_thousand_facts_is_the_same_job(): void

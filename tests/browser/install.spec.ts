@@ -1,6 +1,8 @@
 import { expect, test, type Page } from '@playwright/test'
 import { landingAlcove } from './person'
 
+test.use({ serviceWorkers: 'allow' })
+
 const PHONE = { width: 390, height: 844 }
 
 interface Told {

@@ -1,6 +1,8 @@
 import { expect, test, type Page } from '@playwright/test'
 import { landingAlcove, opened } from './person'
 
+test.use({ serviceWorkers: 'allow' })
+
 async function write(page: Page, sort: string, fill: () => Promise<void>): Promise<void> {
   const dialog = page.getByRole('dialog', { name: 'Write what happened' })
   await dialog.getByRole('button', { name: sort, exact: true }).click()

@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { answer, landingAlcove, newJob, newPerson } from './person'
 
-test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 }, hasTouch: true })
 
 const press = async (page: Page, text: string) => {
   const pad = page.getByLabel('Thumb pad')

@@ -5,7 +5,7 @@ import { newJob, newPerson } from './person'
 /** Readings of the long run; 60 on demand. */
 const READINGS = Number(process.env.INCASTRO_READINGS ?? 30)
 
-test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 }, hasTouch: true })
 
 /** All that was ever typed, struck or not, as the server's file of the job has it. */
 async function book(page: Page): Promise<string[]> {

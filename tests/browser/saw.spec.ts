@@ -2,6 +2,8 @@ import { expect, test, type BrowserContext, type Page } from '@playwright/test'
 import { dice } from './dice'
 import { landingAlcove, opened } from './person'
 
+test.use({ serviceWorkers: 'allow' })
+
 /** Ticks of the long run; 80 on demand. */
 const TICKS = Number(process.env.INCASTRO_TICKS ?? 30)
 

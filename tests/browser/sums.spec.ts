@@ -1,6 +1,8 @@
 import { expect, test, type Page } from '@playwright/test'
 import { demoJob, newPerson } from './person'
 
+test.use({ serviceWorkers: 'allow' })
+
 /** Each sum once right and once wrong: what is typed in which field, what is answered, and what is refused. */
 const SUMS: [
   name: string,

@@ -19,10 +19,20 @@ final class LessonController extends Controller
     public function index(Home $home): JsonResponse
     {
         return response()->json([
-            'lessons' => array_map(fn (Lesson $one): array => ['about' => $one->about, 'title' => $one->title, 'suggestion' => $one->suggestion, 'evidence' => $one->evidence, 'count' => $one->count, 'changes' => $one->habit !== null], HomeLessons::of($home)),
-            'habits' => count($home->habits['rules'] ?? []) + count($home->habits['thickness'] ?? []) + count($home->habits['hours'] ?? []) + (isset($home->habits['pace']) ? 1 : 0),
+            'lessons' => array_map(fn (Lesson $one): array => ['about' => $one->about, 'title' => $one->title, 'suggestion' => $one->suggestion, 'evidence' => $one->evidence, 'count' => $one->count, 'changes' => $one->habit !== null, 'holds' => self::holds($one)], HomeLessons::of($home)),
+            'habits' => HomeLessons::count($home),
             'people' => $home->habits['people'] ?? [],
         ]);
+    }
+
+    /** From when on something that is taken over holds. */
+    private static function holds(Lesson $lesson): string
+    {
+        return match (true) {
+            $lesson->habit === null => '',
+            str_starts_with($lesson->habit, 'saws.') => 'It holds from the next release on.',
+            default => 'New jobs begin with it.',
+        };
     }
 
     public function answer(Request $request, Home $home): JsonResponse

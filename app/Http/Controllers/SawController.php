@@ -59,7 +59,7 @@ final class SawController extends Controller
             'facts.*.part' => ['nullable', 'string', 'max:160'],
             'facts.*.body' => ['nullable', 'array', 'max:20'],
             'sent_at' => ['sometimes', 'string', 'max:40', 'date'],
-            'facts.*.dimension' => ['nullable', Rule::in(['length', 'width', 'thickness'])],
+            'facts.*.dimension' => ['nullable', Rule::in(['length', 'width', 'thickness', 'rest'])],
             'facts.*.text' => ['nullable', 'string', 'max:200'],
             'facts.*.why' => ['nullable', Rule::in(self::WHY_SPOILED)],
             'facts.*.remains' => ['nullable', 'array', 'max:3'],

@@ -546,6 +546,7 @@ export type FactKind =
   | 'fit'
   | 'photo'
   | 'note'
+  | 'left'
 
 /** A fact as the job has it. */
 export interface JobFact {
@@ -708,6 +709,8 @@ export interface LogStation {
     estimate_minor: number | null
     shops: { name: string; text: string }[]
   }
+  /** Of the list for the shops, with what the list has each at, minor units; how many are used, on top, and were there. */
+  lines: { key: string; what: string; listed: number | null; use: number; spare: number; had: number }[]
   sizes: { mark: string; what: string; planned: string | null; cut: string | null; built: string | null }[]
   problems: { id: string | null; what: string; where: string; words: string; at: string }[]
   checks: { task: string; label: string; read: string; within: boolean }[]
@@ -729,6 +732,8 @@ export interface Lesson {
   evidence: string[]
   count: number
   changes: boolean
+  /** From when on. */
+  holds: string
 }
 
 export interface SawFact {

@@ -8,7 +8,7 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import SelectButton from 'primevue/selectbutton'
 import Textarea from 'primevue/textarea'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { session } from '@/shell/session'
 import PhotoButton from './PhotoButton.vue'
 
@@ -22,6 +22,7 @@ const SORTS = [
   { value: 'fit', label: 'How it fitted' },
   { value: 'hours', label: 'Hours' },
   { value: 'money', label: 'Paid' },
+  { value: 'left', label: 'Left over' },
   { value: 'built', label: 'As built' },
   { value: 'note', label: 'Note' },
 ]
@@ -40,6 +41,8 @@ const blank = () => ({
   what: '',
   paid: '',
   shop: '',
+  line: null as string | null,
+  left: '',
   size: '',
 })
 const form = ref(blank())
@@ -56,6 +59,8 @@ const isWhole = computed(() => {
       return now.typed.trim() !== ''
     case 'money':
       return now.what.trim() !== '' && now.paid.trim() !== ''
+    case 'left':
+      return now.line !== null && now.left.trim() !== ''
     case 'built':
       return now.what.trim() !== '' && now.size !== ''
     case 'note':
@@ -63,6 +68,15 @@ const isWhole = computed(() => {
     default:
       return true
   }
+})
+
+/** Of the list: all that may be paid for, or what is counted, as screws and pins are. */
+const lines = computed(() =>
+  sort.value === 'left' ? props.station.lines.filter((one) => one.spare > 0) : props.station.lines,
+)
+const line = computed(() => lines.value.find((one) => one.key === form.value.line) ?? null)
+watch(line, (one) => {
+  if (one && sort.value === 'money') form.value.what = one.what
 })
 
 async function keep() {
@@ -84,7 +98,17 @@ async function keep() {
         from: new Date().toISOString(),
       },
     ],
-    money: [null, now.paid, { what: now.what, amount: now.paid, shop: now.shop }],
+    money: [
+      null,
+      now.paid,
+      {
+        what: now.what,
+        amount: now.paid,
+        shop: now.shop,
+        ...(line.value ? { line: line.value.key, listed: line.value.listed } : {}),
+      },
+    ],
+    left: [null, now.left, { left: now.left, ...line.value, line: line.value?.key }],
     built: [now.where || null, now.size, { what: now.what, text: now.size }],
     note: [null, now.words.slice(0, 40), { words: now.words }],
   }
@@ -180,6 +204,33 @@ async function keep() {
         />
         <label for="log-typed">How long: 2:30 or 150 min</label>
         <InputText id="log-typed" v-model="form.typed" class="measure" autocomplete="off" />
+      </template>
+      <template v-if="sort === 'money' || sort === 'left'">
+        <span id="log-line" class="label">{{
+          sort === 'money' ? 'Of the list (may be empty)' : 'What was counted'
+        }}</span>
+        <Select
+          v-model="form.line"
+          aria-labelledby="log-line"
+          :options="lines"
+          option-label="what"
+          option-value="key"
+          :show-clear="sort === 'money'"
+          filter
+          :placeholder="sort === 'money' ? 'something else' : 'which screws'"
+          empty-message="The list for the shops has nothing of this sort."
+        />
+        <p v-if="line && sort === 'left'" class="soft">
+          {{ line.use }} used by the plan and {{ line.spare }} on top; {{ line.had }} with what the packs
+          hold.
+        </p>
+        <p v-if="line?.listed && sort === 'money'" class="soft">
+          The list has all of it at {{ job.job?.choices.currency }} {{ (line.listed / 100).toFixed(2) }}.
+        </p>
+      </template>
+      <template v-if="sort === 'left'">
+        <label for="log-left">How many were left (missing: with a minus)</label>
+        <InputText id="log-left" v-model="form.left" class="measure" autocomplete="off" />
       </template>
       <template v-if="sort === 'money'">
         <label for="log-what">What</label><InputText id="log-what" v-model="form.what" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { CutPiece, Cutting } from '@/api/types'
+import type { CutPiece, Cutting, Length } from '@/api/types'
 import { useJob } from '@/job/store'
 import LengthField from '@/tape/LengthField.vue'
 import { readLength } from '@/tape/lengthReader'
@@ -10,7 +10,10 @@ import { computed, ref, watch } from 'vue'
 import AsCutAnswers from './AsCutAnswers.vue'
 import type { useCutting } from './useCutting'
 
-/** Sizes of a piece as it was cut, what is to be said of them, and whether it was spoiled. */
+/**
+ * Sizes of a piece as it was cut, what is to be said of them, and whether it was spoiled. Sheets by callipers, parts of the yard and what
+ * remains of strips are measured too: the log learns from them.
+ */
 const props = defineProps<{ cutting: Cutting; saw: ReturnType<typeof useCutting>; first: string | null }>()
 const visible = defineModel<boolean>('visible', { required: true })
 const job = useJob()
@@ -26,14 +29,59 @@ const remains = ref([{ along: '', across: '' }])
 const pieces = computed(() =>
   props.cutting.pieces.filter((piece) => piece.part && props.saw.cut.value.has(piece.part)),
 )
+type Size = 'length' | 'width' | 'thickness' | 'rest'
+interface Measurable {
+  part: string
+  mark: string
+  name: string
+  length: Length
+  width: Length
+  sizes: Size[]
+}
+/** What is no piece, with the sizes of it that teach something. */
+const others = computed((): Measurable[] => {
+  const fromYard = new Set(
+    props.cutting.steps
+      .filter((step) => step.class === 'at the yard')
+      .flatMap((step) => step.cuts.map((one) => one.id)),
+  )
+  const cutFrom = new Set(Object.values(props.cutting.parts).map((one) => one.from))
+  return Object.entries(props.cutting.parts).flatMap(([id, one]): Measurable[] => {
+    const part = { part: id, mark: one.mark, length: one.length, width: one.width }
+    if (one.from === null) return [{ ...part, name: 'sheet, by callipers', sizes: ['thickness'] }]
+    if (fromYard.has(id)) return [{ ...part, name: 'part from the yard', sizes: ['length', 'width'] }]
+    return cutFrom.has(id) && one.piece === null
+      ? [{ ...part, name: 'what remains of the strip', sizes: ['rest'] }]
+      : []
+  })
+})
+const groups = computed(() =>
+  [
+    { label: 'Pieces', items: pieces.value.map((one) => ({ part: one.part, mark: one.mark })) },
+    {
+      label: 'Sheets and parts',
+      items: others.value.map((one) => ({ part: one.part, mark: `${one.mark}: ${one.name}` })),
+    },
+  ].filter((group) => group.items.length > 0),
+)
 watch(visible, (is) => {
   spoiling.value = false
   remains.value = [{ along: '', across: '' }]
   if (is)
     part.value =
-      pieces.value.find((one) => one.part === props.first)?.part ?? pieces.value.at(-1)?.part ?? null
+      pieces.value.find((one) => one.part === props.first)?.part ??
+      pieces.value.at(-1)?.part ??
+      others.value[0]?.part ??
+      null
 })
 const piece = computed(() => pieces.value.find((one) => one.part === part.value) ?? null)
+const other = computed(() => others.value.find((one) => one.part === part.value) ?? null)
+const NAMES = {
+  length: 'Length as cut',
+  width: 'Width as cut',
+  thickness: 'Thickness',
+  rest: 'What remains, along its cuts',
+}
 /** What was measured and has been judged: only then can it be asked what to do. */
 const measuredText = computed(() =>
   (['length', 'width'] as const)
@@ -44,11 +92,12 @@ const measuredText = computed(() =>
 )
 const isSpoiled = computed(() => props.saw.spoiled.value.has(part.value))
 
-async function measured(dimension: 'length' | 'width', text: string) {
+async function measured(dimension: Size, text: string) {
   const release = props.saw.release.value
-  if (!release || !piece.value?.part || text === '') return
-  await job.note(piece.value.mark, text, [
-    { kind: 'as_cut', release: release.id, part: piece.value.part, dimension, text, withdraws: [] },
+  const of = piece.value ?? other.value
+  if (!release || !of?.part || text === '') return
+  await job.note(of.mark, text, [
+    { kind: 'as_cut', release: release.id, part: of.part, dimension, text, withdraws: [] },
   ])
 }
 
@@ -98,19 +147,38 @@ async function spoil() {
 
 <template>
   <Dialog v-model:visible="visible" modal header="As cut" :style="{ width: '440px' }">
-    <p v-if="pieces.length === 0">No piece is cut yet. Tick its cut first.</p>
-    <template v-else>
+    <p v-if="pieces.length === 0" class="soft">
+      No piece is cut yet: tick its cut first. Sheets can be measured.
+    </p>
+    <template v-if="groups.length > 0">
       <div class="field">
         <label for="as-cut-piece">Piece</label>
         <Select
           id="as-cut-piece"
           v-model="part"
-          :options="pieces"
+          :options="groups"
+          option-group-label="label"
+          option-group-children="items"
           option-value="part"
           option-label="mark"
           filter
         />
       </div>
+      <template v-if="other">
+        <p v-if="other.sizes.length > 1" class="soft">
+          Planned: <span class="measure">{{ other.length.text }} × {{ other.width.text }}</span>
+        </p>
+        <LengthField
+          v-for="dimension in other.sizes"
+          :key="dimension + other.part"
+          :label="NAMES[dimension]"
+          :text="(saw.asCut(other.part, dimension)?.body?.text as string | undefined) ?? ''"
+          :unit="cutting.unit"
+          when-empty=""
+          @change="measured(dimension, $event)"
+        />
+        <p class="soft">Kept for the log: what several of them teach stands in the workshop of the home.</p>
+      </template>
       <template v-if="piece">
         <p class="soft">
           {{ piece.name }}, {{ piece.space }}. Planned:
@@ -118,7 +186,7 @@ async function spoil() {
         </p>
         <template v-for="dimension in ['length', 'width'] as const" :key="dimension + piece.part">
           <LengthField
-            :label="dimension === 'length' ? 'Length as cut' : 'Width as cut'"
+            :label="NAMES[dimension]"
             :text="saw.asCut(piece.part ?? '', dimension)?.body?.text ?? ''"
             :unit="cutting.unit"
             when-empty=""

@@ -43,7 +43,7 @@ async function asked(act: () => Promise<unknown>) {
 const answer = (lesson: Lesson, take: boolean) =>
   asked(async () => {
     await api('POST', `/api/homes/${props.home}/lessons`, { about: lesson.about, take })
-    said.value = take ? `Taken over: ${lesson.suggestion} New jobs begin with it.` : ''
+    said.value = take && lesson.changes ? `Taken over: ${lesson.suggestion} ${lesson.holds}` : ''
   })
 const people = (names: string[]) =>
   asked(() => api('POST', `/api/homes/${props.home}/people`, { people: names }))
@@ -59,7 +59,7 @@ async function addPerson() {
     <h2>What the jobs here teach</h2>
     <p class="soft">
       From the last ten jobs: sizes as cut, how boxes went in, what went wrong, hours. Nothing changes by
-      itself; what you take over holds for new jobs.
+      itself; what you take over holds for new jobs, or for the saws.
     </p>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
     <p v-if="said" role="status">{{ said }}</p>

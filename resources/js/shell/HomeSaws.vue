@@ -20,6 +20,7 @@ const KINDS: { saw: Saw; title: string; lengths: [string, string][] }[] = [
       ['rip', 'Greatest distance of fence and blade'],
       ['height', 'Height of cut'],
       ['least_contact', 'Least contact with the fence'],
+      ['correction', 'Set more than the size, as its scale is off'],
     ],
   },
   {
@@ -42,6 +43,7 @@ const KINDS: { saw: Saw; title: string; lengths: [string, string][] }[] = [
       ['height', 'Height of cut'],
       ['stop', 'How far the stop reaches'],
       ['least_held', 'Shortest part that can be held'],
+      ['correction', 'Stop set more than the size, as its scale is off'],
     ],
   },
   {
@@ -66,7 +68,8 @@ const KINDS: { saw: Saw; title: string; lengths: [string, string][] }[] = [
 ]
 const typed = (saws: Saws, saw: Saw, name: string) => {
   const figure = saws[saw]?.[name]
-  return typeof figure === 'object' && figure !== null ? figure.typed : ''
+  // Saws that were noted before they could be put right are as their scales say.
+  return typeof figure === 'object' && figure !== null ? figure.typed : '0'
 }
 const PEOPLE = [
   { value: 1, label: 'One person' },
@@ -122,6 +125,7 @@ const PEOPLE = [
           :text="typed(home.saws, saw, name)"
           :unit="home.unit"
           :refused="refused[`${saw}.${name}`]"
+          :signed="['correction', 'offset', 'offset_waste'].includes(name)"
           @change="emit('change', `${saw}.${name}`, $event)"
         />
         <template v-if="saw === 'guided_saw'">

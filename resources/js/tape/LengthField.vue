@@ -14,6 +14,8 @@ const props = defineProps<{
   /** Shown while the field is empty: what is computed when nothing is chosen. */
   whenEmpty?: string
   refused?: string | undefined
+  /** Whether a minus before it means the other way. */
+  signed?: boolean
 }>()
 /** Fields of a sum are not filled by another. */
 const isInSum = inject(inSum, false)
@@ -29,7 +31,10 @@ watch(
 const understood = computed(() => {
   if (typed.value === props.text || typed.value.trim() === '') return { echo: '', fault: '' }
   try {
-    return { echo: echo(readLength(typed.value, props.unit), props.unit), fault: '' }
+    const [, minus = '', size = ''] = /^\s*([-−]?)(.*)$/.exec(typed.value) ?? []
+    if (!props.signed || minus === '')
+      return { echo: echo(readLength(typed.value, props.unit), props.unit), fault: '' }
+    return { echo: `− ${echo(readLength(size, props.unit), props.unit)}`, fault: '' }
   } catch (error) {
     if (error instanceof Unreadable) return { echo: '', fault: error.message }
     throw error

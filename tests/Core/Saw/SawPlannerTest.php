@@ -27,6 +27,7 @@ use Incastro\Saw\SawSteps;
 use Incastro\Saw\SettingOrder;
 use Incastro\Saw\Slice;
 use Incastro\Saw\Step;
+use Incastro\Saw\StepWords;
 use Incastro\Saw\TableSaw;
 use Incastro\Saw\Tools;
 use Incastro\Saw\Way;
@@ -167,6 +168,21 @@ final class SawPlannerTest extends TestCase
         self::assertSame(self::nm(471), $tools->guideAt(Way::GuideOnPiece, self::nm(563)));
         self::assertSame(self::nm(601.4), $tools->guideAt(Way::GuideOnWaste, self::nm(563)));
         self::assertNull($tools->guideAt(Way::Fence, self::nm(563)));
+    }
+
+    public function test_a_scale_that_is_off_is_set_otherwise_and_says_what_that_gives(): void
+    {
+        $usual = self::tools();
+        $tools = new Tools(new TableSaw(self::nm(3.2), self::nm(610), 20, 35, self::nm(300), null, 0, self::nm(75), true, correction: self::nm(-0.8)), $usual->guided, new MitreSaw(self::nm(3.2), self::nm(300), self::nm(90), self::nm(2400), self::nm(150), self::nm(0.5)));
+        self::assertSame([self::nm(-0.8), self::nm(0.5), self::nm(-92), self::nm(36), 0], array_map($tools->setOff(...), [Way::Fence, Way::Stop, Way::GuideOnPiece, Way::GuideOnWaste, Way::Sled]));
+        $words = new StepWords(LengthFormat::millimetres());
+        $step = fn (Way $way, Step $like): Step => new Step($like->class, $way, self::nm(599.2), null, $like->cuts, 0, $tools->setOff($way));
+        $like = array_values(array_filter(self::steps(...self::twoBoxes())->steps, fn (Step $one) => $one->size !== null))[0];
+        // 599.2 − 0.8 on its scale is 599.2 in wood.
+        self::assertSame(self::nm(598.4), $words->number($step(Way::Fence, $like))->nanometres());
+        self::assertStringEndsWith('That gives 599.2 mm: its scale is 0.8 mm off.', $words->words($step(Way::Fence, $like)));
+        // What a guide is put right by is in where its edge lies: the mark is at the size.
+        self::assertSame(self::nm(599.2), $words->number($step(Way::GuideOnPiece, $like))->nanometres());
     }
 
     public function test_a_cut_that_no_tool_makes_says_why_and_what_would(): void
