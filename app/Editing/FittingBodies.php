@@ -40,7 +40,7 @@ final readonly class FittingBodies
     public function read(int $i, array $fact): ?array
     {
         $body = $fact['body'] ?? [];
-        if (in_array($fact['kind'], [FittingFacts::DONE, FittingFacts::CHECK, FittingFacts::TOUCH], true) && TaskKind::tryFrom(explode(':', (string) ($fact['part'] ?? ''))[0]) === null) {
+        if (in_array($fact['kind'], [FittingFacts::DONE, FittingFacts::CHECK, FittingFacts::TOUCH, FittingFacts::LEVEL], true) && TaskKind::tryFrom(explode(':', (string) ($fact['part'] ?? ''))[0]) === null) {
             self::refuse("facts.$i.part", 'This task is not one of fitting day.');
         }
 
@@ -50,6 +50,7 @@ final readonly class FittingBodies
             FittingFacts::CHECK => $this->check($i, $body),
             FittingFacts::TOUCH => ['says' => in_array($body['says'] ?? '', ['tacky', 'dry'], true) ? $body['says'] : self::refuse("facts.$i.body.says", 'It is still tacky, or dry.')],
             FittingFacts::CLIMATE => ['celsius' => self::number("facts.$i.body.celsius", $body['celsius'] ?? null, 1, 45, 'Room air is 1–45 °C here.'), 'humidity' => self::number("facts.$i.body.humidity", $body['humidity'] ?? null, 1, 100, 'Humidity is 1–100 %.')],
+            FittingFacts::LEVEL => $this->level($i, $body),
             FittingFacts::STUD => $this->stud($i, (string) ($fact['part'] ?? ''), $body),
             default => null,
         };
@@ -75,6 +76,20 @@ final readonly class FittingBodies
         }
 
         return ['check' => $check, 'texts' => $texts, 'reading' => $reading, 'left' => ($body['left'] ?? false) === true];
+    }
+
+    /**
+     * How far the floor lies under the level line at an end of a bearer.
+     *
+     * @param  array<string, mixed>  $body
+     * @return array{place: string, text: string, down: float}
+     */
+    private function level(int $i, array $body): array
+    {
+        $place = is_string($body['place'] ?? null) && preg_match('~^\d{1,2}/(back|front)$~', $body['place']) === 1 ? $body['place'] : self::refuse("facts.$i.body.place", 'Say at which bearer, at its back or its front: “2/front”.');
+        $text = is_scalar($body['text'] ?? null) ? (string) $body['text'] : '';
+
+        return ['place' => $place, 'text' => $text, 'down' => $this->lengths->positive("facts.$i.body.text", 'Down to the floor', $text)->toDouble()];
     }
 
     /**

@@ -35,7 +35,7 @@ final readonly class FittingStation
         $noted = new FittingFacts($job->noted['fitting'] ?? []);
         $wishes = FittingChoices::read($job->choices['installing'] ?? [], (float) ($job->home->habits['pace'] ?? 1.0))->in($noted->climate());
 
-        return new self($job, new Fitting($plan, $wishes, $noted->progress(now()->getTimestamp()), $noted->studs()), $noted);
+        return new self($job, new Fitting($plan, $wishes, $noted->progress(now()->getTimestamp()), $noted->studs(), $noted->levels()), $noted);
     }
 
     /**

@@ -86,7 +86,7 @@ final readonly class FittingWriter
             'session' => $placed?->session->id, 'start' => $placed === null ? null : $this->when($placed->start),
             'applies' => $task->applies?->label(), 'may_be_left' => $task->kind->mayBeLeft(),
             'screws' => $this->screws($task->screws),
-            'packs' => $task->kind === TaskKind::Plinth ? array_map(fn (array $one): array => ['at' => $format->write(Length::ofDouble($one['u'])), 'text' => $one['text']], $task->packs) : [],
+            'packs' => $task->kind === TaskKind::Plinth ? array_map(fn (array $one): array => ['at' => $format->write(Length::ofDouble($one['u'])), 'text' => $one['text'], 'place' => $one['place'] ?? ''], $task->packs) : [],
             'checks' => array_map(fn (Check $check): array => $this->check($task, $check, $isDone), $task->checks),
         ];
     }

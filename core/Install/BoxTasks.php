@@ -10,6 +10,7 @@ use Incastro\Check\StepKind;
 use Incastro\Fit\Box;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\Terms;
+use Incastro\Install\Checks\ByLevel;
 use Incastro\Install\Checks\Diagonals;
 use Incastro\Install\Checks\Plumb;
 use Incastro\Install\Checks\Within;
@@ -26,9 +27,6 @@ final readonly class BoxTasks
 {
     /** What is taller is held before anything goes on beside it, mm and inches. */
     private const TALL = [600.0, 24.0];
-
-    /** Levels that are at hand: short and long, and from what height the long one; mm and inches. */
-    private const LEVELS = [[600.0, 24.0], [1200.0, 48.0]];
 
     private const LONG = 1300.0;
 
@@ -140,7 +138,7 @@ final readonly class BoxTasks
     private function plumb(Box $box): FittingTask
     {
         [$wide, $high, $deep] = [$box->outerWidth()->toDouble(), $box->outerHeight()->toDouble(), $box->outerDepth()->toDouble()];
-        $level = $this->terms->rules->either(...self::LEVELS[$high > self::LONG ? 1 : 0])->toDouble();
+        $level = $this->terms->rules->either(...($high > self::LONG ? ByLevel::LONG : ByLevel::SHORT))->toDouble();
         $reveal = $this->terms->rules->schools->doors === Mount::Inset && $this->assembly->movementsOf($box) !== [] ? $this->terms->rule(Rule::DoorReveal) : null;
         $format = $this->terms->format;
         $isSquare = ! $box->top->isRaked();

@@ -87,7 +87,7 @@ final class FittingDay
     }
 
     /**
-     * What dries, with the moment up to which, the latest last.
+     * What dries for something that is still to be done, with the moment up to which, the latest last.
      *
      * @return list<array{task: string, product: Product, until: int, for: string}>
      */
@@ -96,7 +96,7 @@ final class FittingDay
         $drying = [];
         foreach ($this->precedence->needs as $id => $needs) {
             foreach ($needs as $need) {
-                if ($need->dry !== null && $this->isDone($need->task)) {
+                if ($need->dry !== null && $this->isDone($need->task) && ! $this->isDone($id)) {
                     $drying["$need->task/{$need->dry->value}"] ??= ['task' => $need->task, 'product' => $need->dry, 'until' => $this->dry($need), 'for' => $this->precedence->tasks[$id]->name];
                 }
             }

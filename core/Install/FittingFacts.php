@@ -17,7 +17,10 @@ final class FittingFacts
 
     public const STUD = 'stud';
 
-    public const KINDS = [self::DONE, self::CHECK, self::TOUCH, self::CLIMATE, self::STUD];
+    /** How far the floor lies under the level line where a plinth stands. */
+    public const LEVEL = 'level';
+
+    public const KINDS = [self::DONE, self::CHECK, self::TOUCH, self::CLIMATE, self::STUD, self::LEVEL];
 
     /**
      * @param  list<array{id: string, kind: string, part: ?string, body: ?array<string, mixed>, at: string}>  $standing  those that nothing takes back
@@ -82,6 +85,17 @@ final class FittingFacts
         }
 
         return $checks;
+    }
+
+    /** @return array<string, array<string, float>> the floor under the level line, mm, by task and place: of more than one that stands the mean */
+    public function levels(): array
+    {
+        $all = [];
+        foreach ($this->of(self::LEVEL) as $fact) {
+            $all[(string) $fact['part']][(string) ($fact['body']['place'] ?? '')][] = (float) ($fact['body']['down'] ?? 0.0);
+        }
+
+        return array_map(fn (array $places): array => array_map(fn (array $read): float => array_sum($read) / count($read), $places), $all);
     }
 
     /** @return list<array{id: string, kind: string, part: ?string, body: ?array<string, mixed>, at: string}> */

@@ -19,7 +19,7 @@ final readonly class FittingTask
      * @param  list<string>  $words  what is done, in one or two sentences
      * @param  list<Check>  $checks  what is read before it counts as done
      * @param  list<ScrewPlace>  $screws
-     * @param  list<array{u: float, v: float, text: string}>  $packs  what lies under or behind, at its place in the frame of its wall, mm
+     * @param  list<array{u: float, v: float, text: string, place?: string}>  $packs  what lies under or behind, at its place in the frame of its wall, mm
      * @param  array{float, float, float, float}|null  $place  where it is done, in the frame of its wall: from and to along it, from and to over the floor, mm
      * @param  float  $kilograms  of what is carried, as it is carried
      */

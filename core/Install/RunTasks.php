@@ -20,26 +20,20 @@ use Incastro\Fit\Members\Under;
 use Incastro\Fit\Terms;
 use Incastro\Install\Checks\GapUnderLevel;
 use Incastro\Install\Checks\Within;
-use Incastro\Measure\Working;
-use Incastro\Measure\WorkingStep;
 use Incastro\Units\Assembly;
-use Incastro\Units\Make\ShimPack;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
 
 /** The tasks of one run besides its boxes: plinths, tops, panels, edges, frames, what stands by itself, and what is hung last. */
 final readonly class RunTasks
 {
-    /** A plinth takes longer by this for each bearer, minutes. */
-    private const A_BEARER = 10.0;
-
-    /** The longest level that is at hand, and a short one; mm and inches. */
-    private const LEVELS = [[600.0, 24.0], [1200.0, 48.0]];
-
     private const CLOSED = [Closing::Scribe, Closing::Filler, Closing::Trim];
 
-    /** @param list<Carried> $carried */
-    public function __construct(private string $space, private Terms $terms, private FittedLayout $layout, private FittedRun $run, private Assembly $assembly, private array $carried, private WallStuds $studs, private BoxOrder $order, private FittingWishes $wishes)
+    /**
+     * @param  list<Carried>  $carried
+     * @param  array<string, array<string, float>>  $levels  the floor under the level line, mm, by the task of a plinth and the place
+     */
+    public function __construct(private string $space, private Terms $terms, private FittedLayout $layout, private FittedRun $run, private Assembly $assembly, private array $carried, private WallStuds $studs, private BoxOrder $order, private FittingWishes $wishes, private array $levels)
     {
     }
 
@@ -48,7 +42,7 @@ final readonly class RunTasks
     {
         $boxes = new BoxTasks($this->space, $this->terms, $this->run, $this->assembly, $this->carried, $this->studs, $this->order, $this->wishes);
         $tasks = [
-            ...array_merge([], ...array_map($this->plinth(...), $this->run->under())),
+            ...array_merge([], ...array_map((new PlinthTasks($this->space, $this->terms, $this->run->frame->wall, $this->assembly, $this->wishes, $this->levels))->of(...), $this->run->under())),
             ...$boxes->all(),
             ...array_map($this->top(...), $this->tops()),
             ...array_map($this->panel(...), $this->run->beside()),
@@ -68,53 +62,6 @@ final readonly class RunTasks
         $surfaces = array_filter($this->layout->surfaces, fn (FittedSurface $surface) => $surface->frame->wall === $this->run->frame->wall && WallTasks::isBefore($surface));
 
         return array_map(fn (FittedSurface $surface) => Need::custom(FittingTask::id(TaskKind::Surface, $surface->surface->id)), array_values($surfaces));
-    }
-
-    /** @return list<FittingTask> */
-    private function plinth(Under $under): array
-    {
-        $bearers = array_values(array_filter($this->assembly->placed, fn (Placed $one) => $one->owner === $under->id && str_contains($one->piece->key, ':bearer-')));
-        $apart = count($bearers) < 2 ? $under->length->result->toDouble() : ($under->length->result->toDouble() - $this->terms->board()) / (count($bearers) - 1);
-        $level = $this->terms->rules->either(...self::LEVELS[$under->length->result->toDouble() > self::LEVELS[1][0] ? 1 : 0])->toDouble();
-        $short = $this->terms->rules->either(...self::LEVELS[0])->toDouble();
-        $format = $this->terms->format;
-        $place = [$under->u, $under->end(), 0.0, $under->height->toDouble()];
-        $packs = $this->packs($under, $bearers);
-
-        return [
-            new FittingTask(TaskKind::Plinth, $under->id, "$under->mark set and shimmed", $this->wishes->minutes(TaskKind::Plinth) + self::A_BEARER * count($bearers), needs: [Need::on(TaskKind::Level, $this->space)], words: ['Shims under every bearer, back and front, by the drawing; glue or pin them and trim them flush. Two spare of each size lie ready. * is a tapered pair, driven until the level reads within.'], checks: [
-                new GapUnderLevel('level-along', 'Level, left to right', ['left end', 'right end'], $level, max($apart, 1.0), $format),
-                new GapUnderLevel('level-across', 'Level, back to front', ['back', 'front'], $short, $under->depth->result->toDouble(), $format),
-            ], packs: $packs, wall: $this->run->frame->wall, place: $place),
-            new FittingTask(TaskKind::PlinthFixed, $under->id, "$under->mark fixed", $this->wishes->minutes(TaskKind::PlinthFixed), needs: [Need::on(TaskKind::Plinth, $under->id)], words: ['Through its rear rail into studs or sole plate. No screw goes into a floor that may be heated.'], packs: $packs, wall: $this->run->frame->wall, place: $place),
-        ];
-    }
-
-    /**
-     * @param  list<Placed>  $bearers
-     * @return list<array{u: float, v: float, text: string}>
-     */
-    private function packs(Under $under, array $bearers): array
-    {
-        $packs = [];
-        foreach ($bearers as $i => $bearer) {
-            foreach (['back' => $bearer->bounds->v0, 'front' => $bearer->bounds->v1] as $end => $v) {
-                $pack = $this->assembly->decisions[ShimPack::name(sprintf('%s-bearer-%d', $under->mark, $i + 1), $end)] ?? null;
-                $packs[] = ['u' => ($bearer->bounds->u0 + $bearer->bounds->u1) / 2, 'v' => $v, 'text' => $pack === null ? '–' : $this->stacked($pack)];
-            }
-        }
-
-        return $packs;
-    }
-
-    /** "3 + 1", a tapered pair as such. */
-    private function stacked(Working $pack): string
-    {
-        $format = $this->terms->format->fine();
-        // A tapered pair that is thinner than what is written is driven until the level reads within.
-        $write = fn (WorkingStep $step): string => $step->label === 'shim' ? $format->withoutUnit($step->value) : ltrim($format->withoutUnit($step->value).'*', '0');
-
-        return implode(' + ', array_map(fn (WorkingStep $step): string => str_starts_with($write($step), '.') ? '0'.$write($step) : $write($step), $pack->steps));
     }
 
     /** @return list<Over> one of each member that lies over cells */
@@ -210,7 +157,7 @@ final readonly class RunTasks
         $place = [$cell->u, $cell->end(), $cell->z, $cell->z + max($cell->left, $cell->right)];
         $tasks = [];
         if ($cell->tier->holds instanceof RestsOnWalls) {
-            $tasks[] = new FittingTask(TaskKind::Cleats, $cell->tier->id, sprintf('%scleats for %d boards', $mark, max(1, $cell->boards())), $this->wishes->minutes(TaskKind::Cleats, max(1, $cell->boards())), needs: $needs, words: ['Each one level, screwed to every stud that it meets.'], checks: [new GapUnderLevel('level', 'Level', ['left end', 'right end'], $this->terms->rules->either(...self::LEVELS[0])->toDouble(), $cell->width->result->toDouble(), $this->terms->format)], wall: $this->run->frame->wall, place: $place);
+            $tasks[] = new FittingTask(TaskKind::Cleats, $cell->tier->id, sprintf('%scleats for %d boards', $mark, max(1, $cell->boards())), $this->wishes->minutes(TaskKind::Cleats, max(1, $cell->boards())), needs: $needs, words: ['Each one level, screwed to every stud that it meets.'], checks: [new GapUnderLevel('level', 'Level', ['left end', 'right end'], $this->terms->rules->either(...GapUnderLevel::SHORT)->toDouble(), $cell->width->result->toDouble(), $this->terms->format)], wall: $this->run->frame->wall, place: $place);
             $needs = [Need::on(TaskKind::Cleats, $cell->tier->id)];
         }
         $beside = array_filter($this->run->boxes, fn (Box $box) => abs($box->right() - $cell->u) < 5.0 || abs($box->u - $cell->end()) < 5.0);

@@ -18,8 +18,9 @@ final readonly class SpaceTasks
      * @param  list<Assembly>  $assemblies  of each run, and then of each surface
      * @param  list<Carried>  $carried
      * @param  array<int, WallStuds>  $studs  by wall
+     * @param  array<string, array<string, float>>  $levels  how far the floor lies under the level line, mm, by the task of a plinth and the place
      */
-    public function __construct(private string $space, private Terms $terms, private FittedLayout $layout, private array $assemblies, private array $carried, private array $studs, private FittingWishes $wishes)
+    public function __construct(private string $space, private Terms $terms, private FittedLayout $layout, private array $assemblies, private array $carried, private array $studs, private FittingWishes $wishes, private array $levels = [])
     {
     }
 
@@ -30,7 +31,7 @@ final readonly class SpaceTasks
         $order = new BoxOrder($this->layout, $this->wishes, $this->studs);
         $tasks = $walls->before();
         foreach ($this->layout->runs as $r => $run) {
-            array_push($tasks, ...(new RunTasks($this->space, $this->terms, $this->layout, $run, $this->assemblies[$r], $this->carried, $this->studs[$run->frame->wall] ?? WallStuds::of([], [], $run->frame->length()), $order, $this->wishes))->all());
+            array_push($tasks, ...(new RunTasks($this->space, $this->terms, $this->layout, $run, $this->assemblies[$r], $this->carried, $this->studs[$run->frame->wall] ?? WallStuds::of([], [], $run->frame->length()), $order, $this->wishes, $this->levels))->all());
         }
         array_push($tasks, ...$walls->surfaces());
         array_push($tasks, ...(new FinishTasks($this->space, $this->terms, $this->assemblies, $this->wishes))->after($tasks));

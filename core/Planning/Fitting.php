@@ -22,12 +22,13 @@ final class Fitting
 
     /**
      * @param  array<string, list<array{u: float, hit: bool}>>  $found  studs and probes on fitting day, by space and wall ("SPACE/0"); mm
+     * @param  array<string, array<string, float>>  $levels  the floor under the level line, mm, by the task of a plinth and the place
      */
-    public function __construct(public readonly Plan $plan, public readonly FittingWishes $wishes, Progress $progress, private readonly array $found = [])
+    public function __construct(public readonly Plan $plan, public readonly FittingWishes $wishes, Progress $progress, private readonly array $found = [], array $levels = [])
     {
         $tasks = [];
         foreach ($plan->spaces as $space) {
-            $tasks[$space->space->id] = $space->layout === null || $space->survey->room === null ? [] : (new SpaceTasks($space->space->id, $this->terms($space), $space->layout, $space->assemblies, $space->carried, $this->studs($space), $wishes))->all();
+            $tasks[$space->space->id] = $space->layout === null || $space->survey->room === null ? [] : (new SpaceTasks($space->space->id, $this->terms($space), $space->layout, $space->assemblies, $space->carried, $this->studs($space), $wishes, $levels))->all();
         }
         $this->tasks = $tasks;
         $this->day = new FittingDay(array_merge([], ...array_values($tasks)), $wishes, $progress);

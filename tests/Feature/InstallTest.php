@@ -171,6 +171,24 @@ final class InstallTest extends AlcoveTestCase
         $this->noted('install', 'touch', $tasks['fill']['id'], ['says' => 'wet'])->assertStatus(422);
     }
 
+    public function test_a_floor_that_is_read_on_the_day_decides_what_lies_under_a_plinth(): void
+    {
+        $plinth = $this->tasks()['foot'];
+        $packs = fn (): array => array_column($this->tasks()['foot']['packs'], 'text', 'place');
+        $surveyed = $packs();
+        $send = fn (string $place, string $text) => $this->noted('install', 'level', $plinth['id'], ['place' => $place, 'text' => $text]);
+        $send('1/back', '1000')->assertOk();
+        self::assertSame($surveyed, $packs(), 'One place does not tell how a floor falls.');
+        // Fronts of bearers lie 3.8 lower; under the rear rail, 18 further back, it is a quarter of a millimetre higher still: 4.05 is 3 + 1.
+        foreach (array_keys($surveyed) as $place) {
+            $place === '1/back' || $send($place, str_ends_with($place, 'back') ? '1000' : '1003.8')->assertOk();
+        }
+        self::assertSame(array_map(fn (string $place): string => str_ends_with($place, 'back') ? '–' : '3 + 1', array_combine(array_keys($surveyed), array_keys($surveyed))), $packs());
+        self::assertContains('The packs are by the floor as it was read under the line.', $this->tasks()['foot']['words']);
+        $send('1/side', '1000')->assertStatus(422)->assertJsonValidationErrors('facts.0.body.place');
+        $send('1/back', 'low')->assertStatus(422)->assertJsonValidationErrors('facts.0.body.text');
+    }
+
     public function test_a_clock_that_is_off_is_put_right(): void
     {
         Carbon::setTestNow('2027-03-06 11:30:00');

@@ -160,9 +160,9 @@ final class Requests
         $text = fn () => $this->dice->pick(['12', '2:30', '27.50', '2474', $this->text()]);
         $fact = fn () => [
             'id' => $this->uuid(), 'device' => '0b8f1f4e-3f0e-4c59-9d0c-0e5a3c8a2b12', 'sequence' => ++$this->sequence, 'at' => $this->dice->pick(['2026-03-15T10:00:00Z', '0001-01-01', 'now', '2026-13-40']),
-            'kind' => $this->dice->pick(['task_done', 'check', 'touch', 'climate', 'stud', 'hours', 'money', 'built', 'problem', 'fit', 'photo', 'note', 'withdrawal']),
+            'kind' => $this->dice->pick(['task_done', 'check', 'touch', 'climate', 'stud', 'level', 'hours', 'money', 'built', 'problem', 'fit', 'photo', 'note', 'left', 'withdrawal']),
             'part' => $this->dice->pick([null, 'strip:x', 'plumb:x', $this->anySpace($job)->id.'/0', $this->text()]), 'withdraws' => $this->dice->pick([[], [$this->uuid()]]),
-            'body' => ['check' => 'square', 'texts' => [$text(), $text()], 'u' => $text(), 'other' => $text(), 'celsius' => $text(), 'humidity' => '50', 'says' => 'dry', 'person' => $this->text(), 'work' => 'saw', 'typed' => $text(), 'from' => $this->dice->pick(['2026-03-15T10:00:00Z', $this->text()]), 'to' => null, 'what' => 'x', 'amount' => $text(), 'text' => $text(), 'problem' => 'other', 'how' => 'jammed', 'by' => $text(), 'words' => $this->text(), 'photo' => $this->uuid()],
+            'body' => ['check' => 'square', 'place' => $this->dice->pick(['1/back', $this->text()]), 'left' => $text(), 'use' => 3, 'listed' => $this->dice->pick([5, 'x', -1]), 'texts' => [$text(), $text()], 'u' => $text(), 'other' => $text(), 'celsius' => $text(), 'humidity' => '50', 'says' => 'dry', 'person' => $this->text(), 'work' => 'saw', 'typed' => $text(), 'from' => $this->dice->pick(['2026-03-15T10:00:00Z', $this->text()]), 'to' => null, 'what' => 'x', 'amount' => $text(), 'text' => $text(), 'problem' => 'other', 'how' => 'jammed', 'by' => $text(), 'words' => $this->text(), 'photo' => $this->uuid()],
         ];
 
         return ['POST', "/api/jobs/$job->id/facts", ['facts' => array_map($fact, range(1, $this->dice->whole(1, 3))), 'station' => $this->dice->pick(['install', 'log']), 'sent_at' => $this->dice->pick(['2026-03-15T10:00:00Z', 'now'])]];

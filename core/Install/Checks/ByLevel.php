@@ -11,6 +11,11 @@ use Incastro\Measure\LengthFormat;
 /** Something that is read with a level: one gap, and the end at which it is; 0.5 mm on 600, 1 on 1200. */
 abstract readonly class ByLevel implements Check
 {
+    /** A short level, and the longest that is at hand; mm and inches. */
+    public const SHORT = [600.0, 24.0];
+
+    public const LONG = [1200.0, 48.0];
+
     /** Of the length of the level. */
     private const SHARE = 1 / 1200;
 

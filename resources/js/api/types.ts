@@ -539,6 +539,7 @@ export type FactKind =
   | 'touch'
   | 'climate'
   | 'stud'
+  | 'level'
   | 'hours'
   | 'money'
   | 'built'
@@ -607,7 +608,8 @@ export interface FittingTask {
   may_be_left: boolean
   screws: { at: string; words: string; found: boolean; warning: string | null }[]
   /** Under each bearer, its back and then its front: how far along the wall, and what lies there. */
-  packs: { at: string; text: string }[]
+  /** Under a plinth, its places one after another: "1/back". */
+  packs: { at: string; text: string; place: string }[]
   checks: FittingCheck[]
 }
 

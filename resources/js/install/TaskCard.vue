@@ -7,6 +7,7 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
 import CheckFields from './CheckFields.vue'
+import FloorLevels from './FloorLevels.vue'
 import HowItWentIn from './HowItWentIn.vue'
 import type { useFitting } from './useFitting'
 
@@ -33,17 +34,6 @@ watch(
   () => props.task.id,
   () => (allScrews.value = false),
 )
-/** What lies under each bearer, its back and its front. */
-const bearers = computed(() => {
-  const rows: { at: string; back: string; front: string }[] = []
-  for (let i = 0; i + 1 < props.task.packs.length; i += 2)
-    rows.push({
-      at: props.task.packs[i]?.at ?? '',
-      back: props.task.packs[i]?.text ?? '',
-      front: props.task.packs[i + 1]?.text ?? '',
-    })
-  return rows
-})
 const screws = computed(() => (allScrews.value ? props.task.screws : props.task.screws.slice(0, MOST_SCREWS)))
 /** What may still be put behind it. */
 const others = computed(() =>
@@ -93,24 +83,7 @@ async function done() {
         @change="(event: Event) => date((event.target as HTMLInputElement).value)"
       />
     </div>
-    <table v-if="bearers.length > 0" class="packs">
-      <thead>
-        <tr>
-          <th>Bearer</th>
-          <th>back</th>
-          <th>front</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="(one, i) in bearers" :key="one.at">
-          <td>
-            {{ i + 1 }} at <span class="measure">{{ one.at }}</span>
-          </td>
-          <td class="measure">{{ one.back }}</td>
-          <td class="measure">{{ one.front }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <FloorLevels v-if="task.packs.length > 0" :key="task.id" :task="task" :fitting="fitting" />
     <ul v-if="task.screws.length > 0" class="screws">
       <li v-for="(screw, i) in screws" :key="i">
         <strong class="measure">{{ screw.at }}</strong> {{ screw.words }}
@@ -205,18 +178,6 @@ async function done() {
 }
 .screws .measure {
   white-space: normal;
-}
-.packs {
-  width: 100%;
-  margin: 8px 0;
-  border-collapse: collapse;
-  font-size: 17px;
-}
-.packs th,
-.packs td {
-  padding: 4px 8px 4px 0;
-  border-bottom: 1px dashed var(--line);
-  text-align: left;
 }
 .screws li {
   padding: 5px 0;

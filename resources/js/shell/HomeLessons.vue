@@ -4,7 +4,7 @@ import type { Lesson } from '@/api/types'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import { computed, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 
 /** What the jobs of a home teach: evidence, what would be changed, and whether it is taken over. And who works here, by name. */
@@ -22,10 +22,16 @@ const { data } = useQuery({
 })
 const route = useRoute()
 const section = useTemplateRef('section')
-// The log leads here: past the ways in and the saws.
-onMounted(() => {
-  if (route.hash === '#lessons') section.value?.scrollIntoView()
-})
+// The log leads here: past the ways in and the saws, once what is told stands there.
+const stopLeading = watch(
+  [data, section],
+  ([told, there]) => {
+    if (!told || !there) return
+    if (route.hash === '#lessons') there.scrollIntoView()
+    stopLeading()
+  },
+  { flush: 'post' },
+)
 const trouble = ref('')
 const said = ref('')
 const name = ref('')

@@ -12,13 +12,18 @@ use Incastro\Install\Checks\Diagonals;
 use Incastro\Install\Checks\GapUnderLevel;
 use Incastro\Install\Checks\Plumb;
 use Incastro\Install\Checks\Within;
+use Incastro\Install\FloorLevels;
 use Incastro\Install\WallKind;
 use Incastro\Install\WallStuds;
 use Incastro\Install\Weight;
 use Incastro\Measure\LengthFormat;
+use Incastro\Measure\Unit;
+use Incastro\Measure\WorkingStep;
+use Incastro\Rules\HouseRules;
 use Incastro\Strength\Loads;
 use Incastro\Strength\Studs;
 use Incastro\Strength\Upsetting;
+use Incastro\Units\Make\ShimPack;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestTerms;
 
@@ -50,6 +55,37 @@ final class FittingChecksTest extends TestCase
         // Half a reveal of 2.5 is 1.25 of lean: a difference of 2.5·600/2088 = 0.72.
         self::assertEqualsWithDelta(2.5 * 600 / hypot(600, 2000), (new Diagonals(600.0, 2000.0, 2.5, LengthFormat::millimetres()))->limit(), 1e-9);
         self::assertSame(2.0, (new Diagonals(600.0, 400.0, 2.5, LengthFormat::millimetres()))->limit());
+    }
+
+    public function test_a_floor_that_is_read_at_bearers_is_a_plane_and_tells_what_lies_under_each(): void
+    {
+        $read = array_map(fn (array $one): array => array_combine(['u', 'v', 'z'], $one), [[0.0, 0.0, -4.0], [0.0, 350.0, -6.5], [580.0, 0.0, -1.5], [580.0, 350.0, -4.0], [1160.0, 0.0, 0.5], [1160.0, 350.0, -2.0]]);
+        $floor = FloorLevels::of($read);
+        self::assertNotNull($floor);
+        [$a, $b, $c] = $floor->coefficients();
+        self::assertEqualsWithDelta([-3.917, 0.00388, -0.00714], [$a, $b, $c], 0.0005);
+        self::assertLessThanOrEqual(0.17, max(array_map(fn (int $i): float => abs($floor->residual((string) $i)), range(0, 5))));
+        self::assertSame([], $floor->doubtful());
+        // A plinth of 1158.4 × 315 stands highest at (1158.4, 0): −3.917 + 0.00388·1158.4 = 0.58.
+        $highest = $floor->planeAt(1158.4, 0.0);
+        self::assertEqualsWithDelta(0.58, $highest, 0.01);
+        $rules = new HouseRules(Unit::Millimetre);
+        $packs = [];
+        foreach ([[9.1, [4.46, 6.71]], [599.2, [2.17, 4.42]], [1149.4, [0.03, 2.28]]] as [$u, $gaps]) {
+            foreach ([0.0, 315.0] as $k => $v) {
+                $gap = $highest - $floor->planeAt($u, $v);
+                self::assertEqualsWithDelta($gaps[$k], $gap, 0.01);
+                $packs[] = implode(' + ', array_map(fn (WorkingStep $step): string => $step->label === 'shim' ? (string) round($step->value->toDouble()) : 'taper', ShimPack::under($gap, $rules)->steps ?? []));
+            }
+        }
+        // The greatest stack of 5, 3, 2 and 1 that goes in; a rest over 0.2 gets a tapered pair: 4.46 = 3 + 1 + 0.46; 6.71 = 5 + 1 + 0.71; 2.17 = 2; 4.42; nothing; 2.28 = 2 + 0.28.
+        self::assertSame(['3 + 1 + taper', '5 + 1 + taper', '2', '3 + 1 + taper', '', '2 + taper'], $packs);
+        // One that is misread by a centimetre is told: σ is 1, and its residual several times its own.
+        $read[3]['z'] = -14.0;
+        self::assertContains('3', FloorLevels::of($read)?->doubtful() ?? []);
+        self::assertNull(FloorLevels::of(array_slice($read, 0, 2)), 'Two places lie on one line.');
+        // Where it was read the floor is as it was read; elsewhere as the plane has it.
+        self::assertSame([-14.0, $floor->planeAt(300.0, 100.0)], [FloorLevels::of($read)?->at(580.0, 350.0), $floor->at(300.0, 100.0)]);
     }
 
     public function test_a_gap_under_a_level_says_what_to_raise(): void

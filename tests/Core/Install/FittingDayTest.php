@@ -133,6 +133,38 @@ final class FittingDayTest extends TestCase
         self::assertStringContainsString('at 90 % it is not applied', (new FittingDay([$fill], new FittingWishes([], new Climate(20, 90)), new Progress($at)))->held($fill));
     }
 
+    public function test_long_painting_is_done_in_parts_by_two_at_once(): void
+    {
+        $file = __DIR__.'/../../../examples/fire-wall.json';
+        $one = $this->fitting($file)->day;
+        // Twenty minutes a square metre: some 102 for each coat, in two parts of 51.
+        $many = $this->fitting($file, new FittingWishes($this->saturdays(30, 2), minutes: ['coat' => 20]))->day;
+        $coats = fn (FittingDay $day): array => array_values(array_filter($day->precedence->tasks, fn (FittingTask $task) => $task->kind === TaskKind::Coat));
+        $minutes = fn (FittingDay $day): float => array_sum(array_map(fn (FittingTask $task): float => $task->minutes, $coats($day)));
+        self::assertSame([2, 4], [count($coats($one)), count($coats($many))]);
+        self::assertEqualsWithDelta(2 * $minutes($one), $minutes($many), 1e-6, 'All of it is painted, and nothing twice.');
+        // The first part is the step that it was before: what was ticked stays ticked.
+        self::assertSame([$coats($one)[0]->id, $coats($one)[1]->id], [$coats($many)[0]->id, $coats($many)[2]->id]);
+        [$first, $beside, $second] = $coats($many);
+        $placed = $many->schedule()->placed;
+        self::assertSame($placed[$first->id]->start, $placed[$beside->id]->start, 'Two people paint at once.');
+        self::assertGreaterThanOrEqual($placed[$first->id]->end() + 4 * 3600, $placed[$second->id]->start);
+        // What is hung waits for every part of the last coat.
+        foreach (array_filter($many->precedence->tasks, fn (FittingTask $task) => $task->kind === TaskKind::Hung) as $hung) {
+            self::assertSame([], array_diff([$coats($many)[2]->id, $coats($many)[3]->id], array_keys($many->precedence->needs[$hung->id])));
+        }
+    }
+
+    public function test_what_dries_is_told_while_something_waits_for_it(): void
+    {
+        $file = __DIR__.'/../../../examples/hutch.json';
+        $all = $this->fitting($file)->day->precedence->tasks;
+        $of = fn (TaskKind $kind): string => array_values(array_filter(array_keys($all), fn (string $id) => $all[$id]->kind === $kind))[0];
+        $told = fn (array $done): array => array_column($this->fitting($file, progress: new Progress(self::FIRST, array_fill_keys($done, self::FIRST - 60)))->day->drying(), 'task');
+        self::assertContains($of(TaskKind::Fill), $told([$of(TaskKind::Fill)]));
+        self::assertNotContains($of(TaskKind::Fill), $told([$of(TaskKind::Fill), $of(TaskKind::Sand)]), 'It was sanded: nobody waits for it.');
+    }
+
     public function test_a_wish_reverses_what_is_custom_and_closes_no_circle(): void
     {
         $task = fn (string $owner, Need ...$needs): FittingTask => new FittingTask(TaskKind::Unit, $owner, "Task $owner", 10.0, needs: array_values($needs));
