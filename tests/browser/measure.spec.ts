@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { answer, landingAlcove, newJob, newPerson } from './person'
+import { answer, landingAlcove, newJob, newPerson, readByDevice } from './person'
 
 /** A closet with true corners, 1800 × 1200 and 2400 high, a door of 800 in the middle of its front. */
 const CLOSET = [
@@ -131,22 +131,7 @@ test('an odd plan is described, and readings can be added to its book', async ({
 test('a practice room is measured by a simulated device and then compared', async ({ page }) => {
   await newPerson(page)
   await newJob(page, 'Try-out', 'Alcove', true)
-  for (let i = 0; i < 40 && (await toGo(page).textContent())?.includes('to go'); i++) {
-    const field = page.locator('section.open input')
-    // What was kept last may come into doubt and open again while the device reads: its number is of another line then.
-    await expect(async () => {
-      await page.getByRole('button', { name: /^Read the/ }).click()
-      await expect(field).not.toHaveValue('', { timeout: 3000 })
-    }).toPass()
-    const number = await page.locator('section.open h2 .soft').textContent()
-    await field.press('Enter')
-    // On to the next, unless the reading itself is in doubt: then its field is emptied for another take.
-    await expect(async () => {
-      const now = await page.locator('section.open h2 .soft').textContent()
-      const doubted = await page.locator('section.open.doubted').count()
-      expect(now !== number || (doubted > 0 && (await field.inputValue()) === '')).toBe(true)
-    }).toPass()
-  }
+  await readByDevice(page)
   await page.getByRole('button', { name: 'How near did I come?' }).click()
   await expect(page.getByText('wide, in truth')).toBeVisible()
   await expect(page.getByText('Your readings say')).toBeVisible()

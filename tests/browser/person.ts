@@ -46,8 +46,8 @@ export async function newPerson(page: Page): Promise<string> {
 }
 
 /** A job of a new person, brought in from its file, and opened at a station. */
-async function broughtIn(page: Page, file: Buffer, station: string): Promise<void> {
-  await signedIn(page)
+async function broughtIn(page: Page, file: Buffer, station: string, isSignedIn = false): Promise<void> {
+  if (!isSignedIn) await signedIn(page)
   const homes = (await ask(page, 'get', '/api/homes')) as { id: string }[]
   const { id } = (await ask(page, 'post', `/api/homes/${homes[0]?.id}/import`, {
     multipart: { file: { name: 'job.json', mimeType: 'application/json', buffer: file } },
@@ -65,6 +65,78 @@ export async function newJob(page: Page, name: string, kind: string, practice = 
   if (practice) await page.getByRole('checkbox', { name: /Practise first/ }).check()
   await page.getByRole('button', { name: 'Begin measuring' }).click()
   await expect(page.getByRole('region', { name: 'Open reading' })).toBeVisible()
+}
+
+/** Practice in a hidden room that is the same every time, opened at Measure. */
+export async function practiceRoom(page: Page, kind: string, seed: number): Promise<void> {
+  await newPerson(page)
+  await newJob(page, 'Walked through', kind, true)
+  const id = /jobs\/([^/]+)/.exec(page.url())?.[1] ?? ''
+  const file = (await ask(page, 'get', `/api/jobs/${id}/export`)) as {
+    job: { spaces: { practice: number }[] }
+  }
+  for (const space of file.job.spaces) space.practice = seed
+  await broughtIn(page, Buffer.from(JSON.stringify(file)), 'measure', true)
+}
+
+/** Reads all that is to be read with the simulated device, and again what is in doubt. */
+export async function readByDevice(page: Page): Promise<void> {
+  const toGo = page.getByRole('link', { name: /^Measure/ })
+  const field = page.locator('section.open input')
+  // What was kept last may come into doubt and open again while the device reads: its number is of another line then.
+  const read = () =>
+    expect(async () => {
+      await page.getByRole('button', { name: /^Read the/ }).click()
+      await expect(field).not.toHaveValue('', { timeout: 3000 })
+    }).toPass()
+  for (let i = 0; i < 80 && (await toGo.textContent())?.includes('to go'); i++) {
+    await read()
+    const number = await page.locator('section.open h2 .soft').textContent()
+    await field.press('Enter')
+    // On to the next, unless the reading itself is in doubt: then its field is emptied for another take.
+    await expect(async () => {
+      const now = await page.locator('section.open h2 .soft').textContent()
+      const doubted = await page.locator('section.open.doubted').count()
+      expect(now !== number || (doubted > 0 && (await field.inputValue()) === '')).toBe(true)
+    }).toPass()
+  }
+  // Where readings disagree the page says which to take again.
+  for (let i = 0; i < 8 && (await toGo.textContent())?.includes('disagree'); i++) {
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('r')
+    await read()
+    await field.press('Enter')
+    await expect(page.getByRole('region', { name: 'Not sent yet' })).toHaveCount(0)
+  }
+}
+
+/** Notes many things of the open job at once, as one more device would. */
+export async function noted(
+  page: Page,
+  station: string,
+  facts: { kind: string; part: string; release?: string }[],
+): Promise<void> {
+  const device = crypto.randomUUID()
+  const id = /jobs\/([^/]+)/.exec(page.url())?.[1] ?? ''
+  await ask(page, 'post', `/api/jobs/${id}/facts`, {
+    data: {
+      station,
+      facts: facts.map((fact, i) => ({
+        ...fact,
+        id: crypto.randomUUID(),
+        device,
+        sequence: i + 1,
+        at: new Date().toISOString(),
+        withdraws: [],
+      })),
+    },
+  })
+}
+
+/** The open job at a station, as the server has it. */
+export async function stationOf<T>(page: Page, station: string): Promise<T> {
+  const id = /jobs\/([^/]+)/.exec(page.url())?.[1] ?? ''
+  return ((await ask(page, 'get', `/api/jobs/${id}?station=${station}`)) as { station: T }).station
 }
 
 /** The landing alcove, brought in from its file, and opened at a station. */

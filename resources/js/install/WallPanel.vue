@@ -83,7 +83,7 @@ const takeBack = (id: string) =>
         label="Found one here"
         :text="u"
         :unit="unit"
-        when-empty="middle, or one edge"
+        when-empty="middle, or edge"
         @change="(text: string) => (u = text)"
       />
       <LengthField
