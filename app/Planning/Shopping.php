@@ -49,7 +49,7 @@ final class Shopping
      */
     private static function facts(Job $job): array
     {
-        return array_values(array_filter(JobFact::ofJob($job->id), fn (array $fact) => in_array($fact['kind'], [Ticks::BOUGHT, Ticks::WITHDRAWAL], true)));
+        return JobFact::ofJob($job->id, [Ticks::BOUGHT, Ticks::WITHDRAWAL]);
     }
 
     /** @return array<string, int> base units by the key of the line */

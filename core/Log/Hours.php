@@ -13,7 +13,7 @@ final readonly class Hours
     /** What runs longer was forgotten, seconds. */
     public const FORGOTTEN = 12 * 3600;
 
-    /** @var array<string, Stretch> by id */
+    /** @var array<string, Stretch> by id, in the order of their beginnings */
     private array $stretches;
 
     /** @param list<Stretch> $stretches */
@@ -23,6 +23,7 @@ final readonly class Hours
         foreach ($stretches as $one) {
             $byId[$one->id] = $one;
         }
+        uasort($byId, fn (Stretch $one, Stretch $other) => $one->from <=> $other->from ?: ($one->to ?? PHP_INT_MAX) <=> ($other->to ?? PHP_INT_MAX) ?: $one->id <=> $other->id);
         $this->stretches = $byId;
     }
 
@@ -99,10 +100,6 @@ final readonly class Hours
             $of[$key($one)][] = $one;
         }
 
-        return array_map(function (array $all): array {
-            usort($all, fn (Stretch $one, Stretch $other) => [$one->from, $one->to ?? PHP_INT_MAX, $one->id] <=> [$other->from, $other->to ?? PHP_INT_MAX, $other->id]);
-
-            return $all;
-        }, $of);
+        return $of;
     }
 }

@@ -41,7 +41,7 @@ final class LogTest extends TestCase
         }
         // What was typed comes on top; of two kinds each has its own.
         $more = new Hours([...$all, Stretch::lasting('4', 'A', WorkKind::Finish, self::at('0:00'), 90 * 60)]);
-        self::assertSame(['install' => 335 * 60, 'finish' => 90 * 60], $more->byKind());
+        self::assertSame(['finish' => 90 * 60, 'install' => 335 * 60], $more->byKind());
     }
 
     public function test_what_still_runs_ends_where_something_later_begins(): void
