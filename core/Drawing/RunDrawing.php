@@ -49,8 +49,8 @@ final readonly class RunDrawing
         $faces = array_map(fn (FittedCell $cell) => $cell->face, $run->cells);
         $this->face = $faces === [] ? $run->depth->result->toDouble() : max($faces);
         $this->isFlat = ! $room->shape->ceiling->isSloped();
-        $this->leftWall = max(array_map(fn (float $z) => $run->frame->leftAt($this->face, $z), $this->heights($run->left)));
-        $this->rightWall = min(array_map(fn (float $z) => $run->frame->rightAt($this->face, $z), $this->heights($run->right)));
+        $this->leftWall = max(array_map(fn (float $z) => $run->frame->bare()->leftAt($this->face, $z), $this->heights($run->left)));
+        $this->rightWall = min(array_map(fn (float $z) => $run->frame->bare()->rightAt($this->face, $z), $this->heights($run->right)));
         $this->ceiling = min($run->frame->ceilingAt($this->leftWall, $this->face), $run->frame->ceilingAt($this->rightWall, $this->face));
     }
 
@@ -88,7 +88,7 @@ final readonly class RunDrawing
     {
         $top = max(1.0, $this->run->frame->ceilingAt($u, $this->face));
 
-        return $this->run->frame->bendsBetween(0.0, $top);
+        return $this->run->frame->bare()->bendsBetween(0.0, $top);
     }
 
     /** @return list<FittedEdge> edges that are seen from the front */
@@ -159,7 +159,7 @@ final readonly class RunDrawing
     private function wall(string $side): array
     {
         $end = $side === 'left' ? $this->run->left : $this->run->right;
-        $at = fn (float $z) => $side === 'left' ? $this->run->frame->leftAt($this->face, $z) : $this->run->frame->rightAt($this->face, $z);
+        $at = fn (float $z) => $side === 'left' ? $this->run->frame->bare()->leftAt($this->face, $z) : $this->run->frame->bare()->rightAt($this->face, $z);
         $floor = $this->run->frame->floorAt($end, $this->face);
         $points = [];
         foreach ($this->heights($end) as $i => $z) {

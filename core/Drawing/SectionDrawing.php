@@ -66,8 +66,8 @@ final readonly class SectionDrawing
             $floor[] = new DrawnPoint($v, $level, 0.0, $level);
         }
         $top = $this->run->frame->ceilingAt($u, 0.0);
-        foreach ($this->run->frame->bendsBetween(0.0, max(1.0, $top)) as $z) {
-            $off = $this->run->frame->backAt($u, $z);
+        foreach ($this->run->frame->bare()->bendsBetween(0.0, max(1.0, $top)) as $z) {
+            $off = $this->run->frame->wallAt($u, $z);
             $wall[] = new DrawnPoint($off, $z, $off, 0.0);
         }
 

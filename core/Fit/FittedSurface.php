@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Incastro\Fit;
 
+use Incastro\Fit\Holds\ClosesWall;
 use Incastro\Fit\Layout\Surface;
 use Incastro\Measure\Working;
 use Incastro\Rules\Finding;
+use Incastro\Survey\Room\Face;
 use Incastro\Survey\Room\RunFrame;
 
 /**
@@ -36,6 +38,15 @@ final readonly class FittedSurface
     public function end(): float
     {
         return $this->u + $this->width->result->toDouble();
+    }
+
+    /** What comes after it meets instead of the wall; null where it does not close that. */
+    public function face(): ?Face
+    {
+        $holds = $this->surface->holds;
+        $high = min($this->height->result->toDouble(), ($holds instanceof ClosesWall ? $holds->closes() : null)?->toDouble() ?? INF);
+
+        return $holds instanceof ClosesWall ? new Face($this->frame->wall, $this->u, $this->end(), $this->z, $this->z + $high, $this->front()) : null;
     }
 
     /** Where its own face is, out from the wall, mm. */

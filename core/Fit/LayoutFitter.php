@@ -34,7 +34,7 @@ final readonly class LayoutFitter
         $fitter = new SurfaceFitter($this->terms);
         $surfaces = [];
         foreach ($layout->surfaces as $surface) {
-            $fitted = $fitter->fit($surface, $marks->of(Blueprint::of($surface->holds::class)->about->mark ?? 'C', $surface->id), $surfaces[$surface->of] ?? null);
+            $fitted = $fitter->fit($surface, $marks->of(Blueprint::of($surface->holds::class)->about->mark ?? 'C', $surface->id), $surfaces[$surface->of] ?? null, FacesMet::all($surfaces));
             $surfaces += $fitted === null ? [] : [$surface->id => $fitted];
         }
 

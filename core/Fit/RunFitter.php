@@ -63,7 +63,7 @@ final class RunFitter
         array $corners,
         private readonly Marks $marks,
     ) {
-        $this->frame = $terms->room->frame($run->wall);
+        $this->frame = $terms->room->frame($run->wall)->facing((new FacesMet($terms, $run))->among($surfaces));
         $this->gaps = new GapReader($terms, $this->frame);
         $this->depth = $this->depth();
         $this->ends = new Ends($this->frame, $run, $before, $surfaces, $corners, $this->depth->result->toDouble());

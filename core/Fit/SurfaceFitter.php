@@ -13,6 +13,7 @@ use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\WayOut;
+use Incastro\Survey\Room\Face;
 use Incastro\Survey\Room\RunFrame;
 
 /**
@@ -32,8 +33,9 @@ final readonly class SurfaceFitter
      * Null where there is no such wall, or no wall any more.
      *
      * @param  FittedSurface|null  $host  what it lies on instead of the wall itself
+     * @param  list<Face>  $faces  what lies on walls already: on another wall it is where this one ends
      */
-    public function fit(Surface $surface, string $mark, ?FittedSurface $host = null): ?FittedSurface
+    public function fit(Surface $surface, string $mark, ?FittedSurface $host = null, array $faces = []): ?FittedSurface
     {
         if (! in_array($surface->wall, $this->terms->room->shape->walls(), true)) {
             return null;
@@ -42,6 +44,14 @@ final readonly class SurfaceFitter
             return $this->on($host, $surface, $mark);
         }
         $frame = $this->terms->room->frame($surface->wall);
+        $fitted = $this->onWall($surface, $mark, $frame);
+        $met = array_values(array_filter($faces, fn (Face $face) => $face->wall !== $surface->wall && $face->z0 < $fitted->z + $fitted->height->result->toDouble() && $face->z1 > $fitted->z));
+
+        return $met === [] ? $fitted : $this->onWall($surface, $mark, $frame->facing($met));
+    }
+
+    private function onWall(Surface $surface, string $mark, RunFrame $frame): FittedSurface
+    {
         $long = $frame->length();
         $foot = $surface->foot?->toDouble() ?? max(array_map(fn (float $u) => $frame->floorAt($u, 0.0), [0.0, $long / 2, $long]));
         [$from, $to] = [$surface->from?->toDouble() ?? 0.0, $surface->to?->toDouble() ?? $long];

@@ -130,23 +130,25 @@ final readonly class Anchors
     private static function place(Placed $nailer, bool $isTop, array $line, float $z, Box $box, RunFrame $frame, KeptFree $free, Terms $terms, WallKind $wall, float $wallboard): ScrewPlace
     {
         $packing = max(0.0, $box->v - $frame->backAt($line['u'], $z));
+        $clad = max(0.0, $frame->backAt($line['u'], $z) - $frame->wallAt($line['u'], $z));
         $through = $nailer->bounds->v1 - $box->v;
-        [$length, $words] = self::length($through, $packing, $wallboard, $wall, $terms->materials, $terms->format);
+        [$length, $words] = self::length($through, $packing, $wallboard, $wall, $terms->materials, $terms->format, $clad);
         $warning = $free->isNearEdge($line['u'], $z) ? 'Wiring may run so near a corner or the ceiling: detector first, then a fine pilot probe.' : null;
 
         return new ScrewPlace($nailer->piece->mark, $line['u'], $z, $isTop, $line['isFound'], $line['from'], $line['to'], $length, $packing, $words, $warning);
     }
 
     /**
-     * The longest screw that is sold and holds, and how it came about.
+     * The longest screw that is sold and holds, and how it came about; mm.
      *
+     * @param  float  $clad  what lies on the wall before its board
      * @return array{?float, string}
      */
-    public static function length(float $through, float $packing, float $wallboard, WallKind $wall, Catalogue $materials, LengthFormat $format): array
+    public static function length(float $through, float $packing, float $wallboard, WallKind $wall, Catalogue $materials, LengthFormat $format, float $clad = 0.0): array
     {
         $say = fn (float $mm): string => $format->fine()->write(Length::ofDouble($mm));
-        $before = $through + $packing + $wallboard;
-        $parts = sprintf('%s nailer and back + %s packing + %s wallboard', $say($through), $say($packing), $say($wallboard));
+        $before = $through + $packing + $clad + $wallboard;
+        $parts = sprintf('%s nailer and back + %s packing%s + %s wallboard', $say($through), $say($packing), $clad > 0.0 ? " + {$say($clad)} that lie on the wall" : '', $say($wallboard));
         $stack = $wall->stack($before, $format->unit);
         if ($stack === null) {
             return [null, sprintf('%s before the metal stud: a fixing that is rated for it; of its rating a quarter counts.', $say($before))];

@@ -141,11 +141,12 @@ final readonly class RunTasks
     /** @return list<FittingTask> */
     private function toe(Under $under): array
     {
-        if (array_filter($this->assembly->placed, fn (Placed $one) => $one->owner === $under->id && str_ends_with($one->piece->key, ':toe-board')) === []) {
+        $is = fn (string $role): bool => array_filter($this->assembly->placed, fn (Placed $one) => $one->owner === $under->id && str_contains($one->piece->key, ":$role")) !== [];
+        if (! $is('toe-board') && ! $is('layer-')) {
             return [];
         }
 
-        return [new FittingTask(TaskKind::Toe, $under->id, "Toe board of $under->mark", $this->wishes->minutes(TaskKind::Toe, $under->length->result->toDouble() / 1000), needs: $this->fixed($under->boxes), words: ['Scribed to the floor; it hides the shims.'], wall: $this->run->frame->wall, place: [$under->u, $under->end(), 0.0, $under->height->toDouble()])];
+        return [new FittingTask(TaskKind::Toe, $under->id, ($is('layer-') ? 'Skirting of ' : 'Toe board of ').$under->mark, $this->wishes->minutes(TaskKind::Toe, $under->length->result->toDouble() / 1000), needs: $this->fixed($under->boxes), words: ['Scribed to the floor; it hides the shims.'], wall: $this->run->frame->wall, place: [$under->u, $under->end(), 0.0, $under->height->toDouble()])];
     }
 
     /** @return list<FittingTask> */

@@ -185,6 +185,8 @@ enum Code: string
     case CombustibleLining = 'combustible-lining';
     case NicheThrough = 'niche-through';
     case OpeningTight = 'opening-tight';
+    case SkirtingAboveBox = 'skirting-above-box';
+    case NothingBehind = 'nothing-behind';
     case MantelHeat = 'mantel-heat';
     case HalfWallWeak = 'half-wall-weak';
     case FreeEndLong = 'free-end-long';

@@ -45,7 +45,7 @@ test('recipes are looked at by what they are for', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'To keep clothes' })).toBeVisible()
   await expect(page.getByRole('listitem')).toHaveCount(1)
   await page.getByRole('button', { name: 'Everything' }).click()
-  await expect(page.getByRole('listitem')).toHaveCount(34)
+  await expect(page.getByRole('listitem')).toHaveCount(36)
 })
 
 for (const scheme of ['light', 'dark'] as const) {

@@ -13,6 +13,7 @@ const BEGUN = [
       'A cupboard under a sink, open behind',
       'Laundry bags under openings in a worktop',
       'Bought bookcases closed up to the ceiling',
+      'Slatted shelves between walls clad with boards',
     ],
   ],
   ['../../examples/low-wall', ['A low wall into the room, a bench beside it']],
@@ -123,4 +124,18 @@ test('templates of what is cut round a basin are downloaded', async ({ page }) =
   ])
   const svg = readFileSync(await download.path(), 'utf8')
   expect(svg.startsWith('<svg ')).toBe(true)
+})
+
+test('a nook under a stair is closed by panels, and asks what carries the house', async ({ page }) => {
+  await demoJob(page, 'landing-alcove', false)
+  await page
+    .getByRole('button', {
+      name: 'Start from: A nook under a stair closed by panels, a hatch over its low end',
+      exact: true,
+    })
+    .click()
+  await expect(verdict(page)).toContainText('Fits.')
+  await expect(
+    page.getByText(/Posts, stringers and studs in an opening may carry the house/).first(),
+  ).toBeVisible()
 })

@@ -6,7 +6,7 @@ namespace Incastro\Planning\Recipes;
 
 use Incastro\Planning\Layout\LayoutDocument;
 
-/** What is built round a house's own things: basins, fires, laundry, cabinets that were bought, and low walls. */
+/** What is built round a house's own things: basins, fires, laundry, cabinets that were bought, low walls, and boards on walls. */
 final readonly class HouseLayouts
 {
     public function __construct(private Parts $parts)
@@ -82,6 +82,28 @@ final readonly class HouseLayouts
         $runs = [$books(['to' => $wall['id']]), $books(['from' => $wall['id']])];
 
         return ['runs' => $runs, 'surfaces' => [$wall, $mantel], 'members' => [Recipe::plinth($this->parts->id(), array_merge(...array_map(fn (array $run) => array_column($run['bays'], 'id'), $runs)))]] + LayoutDocument::none();
+    }
+
+    /** @return array<string, mixed> what was found under a stair, closed by panels under its rake, and a panel to what lies behind over its low end */
+    public function stairNook(): array
+    {
+        $either = $this->parts->either(...);
+        $frame = $this->surface('opening-frame', ['left' => $either(600, 24), 'right' => $either(1800, 72), 'front' => 'panels']);
+        $panel = $this->surface('lift-off', ['left' => $either(400, 16), 'held' => 'buttons'], ['from' => $either(100, 4), 'to' => $either(450, 18), 'foot' => $either(1400, 55)]);
+
+        return array_replace(LayoutDocument::none(), ['surfaces' => [$frame, $panel]]);
+    }
+
+    /**
+     * @param  list<int>  $walls  that are clad, the one that shelves stand before first
+     * @return array<string, mixed> boards on the walls round shelves of slats, from wall to wall
+     */
+    public function clad(array $walls): array
+    {
+        $layout = $this->parts->along($walls[0], [$this->parts->bay(LayoutDocument::holds('slat-shelves', ['count' => 5]))], 'none');
+        $layout['surfaces'] = array_map(fn (int $wall): array => $this->surface('cladding', [], ['wall' => $wall]), $walls);
+
+        return $layout;
     }
 
     /** @return array<string, mixed> a low wall that stands out into the room, with a bench beside it */

@@ -44,7 +44,7 @@ final readonly class StartingLayouts
             default => Purpose::Things,
         }], array_keys(self::names($kind)), self::names($kind));
         $wardrobe = ['wardrobe' => ['Rail over drawers, shelves beside it, doors', Purpose::Clothes]];
-        $linen = ['linen-cupboard' => ['Slatted shelves behind doors', Purpose::Linen]];
+        $linen = ['linen-cupboard' => ['Slatted shelves behind doors', Purpose::Linen], 'clad-linen' => ['Slatted shelves between walls clad with boards', Purpose::Linen]];
         $shoes = ['shoe-wall' => ['Cubbies from floor to ceiling', Purpose::Shoes]];
         $toys = ['toy-bins' => ['Loose bins under open shelves', Purpose::Toys]];
         $larder = ['larder' => ['A tall pull-out beside shelves behind a door', Purpose::Kitchen]];
@@ -60,6 +60,7 @@ final readonly class StartingLayouts
         $bought = ['bought-library' => ['Bought bookcases closed up to the ceiling', Purpose::Books]];
         $fire = ['fire-wall' => ['A framed wall for an electric fire', Purpose::Fire], 'fire-and-books' => ['A framed wall for an electric fire between bookcases', Purpose::Fire]];
         $lowWall = ['low-wall' => ['A low wall into the room, a bench beside it', Purpose::Sit]];
+        $stairNook = ['stair-nook' => ['A nook under a stair closed by panels, a hatch over its low end', Purpose::Things]];
         $show = ['sideboard' => ['Low cupboards with doors, open above', Purpose::Show]];
 
         $hutch = ['hutch' => ['A cupboard to work at, another hung over it', Purpose::Kitchen], 'folding-table' => ['A table that folds up against the wall', Purpose::Work]];
@@ -73,8 +74,8 @@ final readonly class StartingLayouts
             SpaceKind::UnderStair => ['pull-outs' => ['Three deep pull-outs, each with a raked front', Purpose::Things], 'doors-under-the-rake' => ['Four bays with doors to the rake', Purpose::Things]],
             SpaceKind::RoofSlope => $bench + $besides + $drawers + ['books-under-the-slope' => ['A low row for books', Purpose::Books]],
             SpaceKind::Closet => $wardrobe + ['walk-in' => ['Rails on both sides, shelves and cubbies at the back on a plinth with a step', Purpose::Clothes]] + $linen + $shoes,
-            SpaceKind::RoomCorner => $wardrobe + $books + $library + $shoes + $toys + $larder + $bench + ['corner-bench' => ['Two seats over drawers, their backs meeting in the corner', Purpose::Sit]] + $show + $screen + $laundry + $laundryTop + $bought + $fire + $lowWall,
-            default => $wardrobe + $linen + $books + $library + $shoes + $toys + $larder + $bench + $desk + $show + $screen + $laundry + $laundryTop + $wash + $bought + $fire + $lowWall + $hutch + $seats + $bed + $drawers + $steps + $loft,
+            SpaceKind::RoomCorner => $wardrobe + $books + $library + $shoes + $toys + $larder + $bench + ['corner-bench' => ['Two seats over drawers, their backs meeting in the corner', Purpose::Sit]] + $show + $screen + $laundry + $laundryTop + $bought + $fire + $lowWall + $stairNook,
+            default => $wardrobe + $linen + $books + $library + $shoes + $toys + $larder + $bench + $desk + $show + $screen + $laundry + $laundryTop + $wash + $bought + $fire + $lowWall + $stairNook + $hutch + $seats + $bed + $drawers + $steps + $loft,
         };
     }
 
@@ -114,6 +115,7 @@ final readonly class StartingLayouts
             'knee-row' => $is->along(0, [$is->shelved(1, 'below'), $is->shelved(1, 'below'), $is->shelved(1, 'below')]),
             'sloped-row' => $is->along(0, [$is->shelved(2), $is->shelved(2), $is->shelved(2)]),
             'wardrobe' => $is->closed($is->along(0, [$storage->railed(), $is->tall()])),
+            'clad-linen' => $house->clad([0, 1, $this->shape->corners() - 1]),
             'linen-cupboard' => $is->closed($is->along(0, [$is->bay($storage->slatted(6))]), 2, 'grooved'),
             'shoe-wall' => $is->along(0, [$is->bay(LayoutDocument::holds('cubbies', ['columns' => 2, 'rows' => 9])), $is->bay(LayoutDocument::holds('cubbies', ['columns' => 2, 'rows' => 9]))]),
             'toy-bins' => $is->along(0, [$is->over(LayoutDocument::holds('bin', ['count' => 1]), Recipe::box(0, 2), 3, 7), $is->over(LayoutDocument::holds('bin', ['count' => 1]), Recipe::box(0, 2), 3, 7)]),
@@ -150,6 +152,7 @@ final readonly class StartingLayouts
             'fire-wall' => $house->fireWall(),
             'fire-and-books' => $house->fireAndBooks($this->shape->kind === SpaceKind::RoomCorner ? 1 : 2),
             'low-wall' => $house->lowWall(),
+            'stair-nook' => $house->stairNook(),
             'sideboard' => $is->closed($is->along(0, [$is->base('open', 0), $is->base('open', 0)], $worktop)),
             'stepped-row' => $is->along(0, [$is->stacked('stepped'), $is->stacked('stepped')]),
             default => $living->platform(),

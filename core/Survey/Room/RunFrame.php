@@ -8,10 +8,7 @@ use Incastro\Geometry\Frame;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Solid;
 use Incastro\Survey\ClearSpan;
-use Incastro\Survey\Network\Adjustment;
-use Incastro\Survey\Network\Observation;
 use Incastro\Survey\Path;
-use Incastro\Survey\Plan\PlanNetwork;
 
 /**
  * The room as a run along one of its walls sees it, plumb and level: u left to right as one faces the wall, from its left
@@ -22,41 +19,39 @@ final class RunFrame
     /** σ of the line of a wall that nobody looked at, mm. */
     private const UNSEEN = 6.0;
 
-    /** A wall may be carried on past its corners by this much and still be met, mm: corners move with the height. */
-    private const PAST_CORNERS = 5.0;
-
     /** A wall turns off when it goes out by more than this for each mm along: 11°. */
     private const TURNS = 0.2;
 
-    /** @var array<string, array{float, ?int}> where a side stands at a place, and the wall that stands there */
-    private array $met = [];
-
-    /** @var array<string, array<int, float>> how that depends on the unknowns */
-    private array $weighed = [];
-
-    /** @var array{left: list<int>, right: list<int>} walls that may stand on either side */
-    private readonly array $sides;
+    private readonly Sides $sides;
 
     /** Its place in the room: the wall is drawn against u. */
     public readonly Frame $stands;
 
-    public function __construct(private readonly Room $room, public readonly int $wall)
+    private readonly Faces $faces;
+
+    /** @param list<Face> $faces  what lies close on walls of the room: it is met instead of the walls themselves */
+    public function __construct(private readonly Room $room, public readonly int $wall, array $faces = [])
     {
+        $this->faces = new Faces($room, $faces);
         [$dx, $dy] = $room->network->direction($room->adjusted->unknowns, $wall);
         $this->stands = new Frame($room->corners[$room->shape->after($wall)], -$dx, -$dy);
-        $sides = ['left' => [], 'right' => []];
-        $middle = $this->length() / 2;
-        foreach ($room->shape->walls() as $other) {
-            if ($other === $wall) {
-                continue;
-            }
-            // A wall that runs along in front is no side.
-            if ($this->turnsOff($other)) {
-                $at = ($this->place($room->corners[$other])[0] + $this->place($room->corners[$room->shape->after($other)])[0]) / 2;
-                $sides[$at < $middle ? 'left' : 'right'][] = $other;
-            }
-        }
-        $this->sides = $sides;
+        $this->sides = new Sides($room, $this, $this->faces);
+    }
+
+    /**
+     * The same with what lies on walls as walls.
+     *
+     * @param  list<Face>  $faces
+     */
+    public function facing(array $faces): self
+    {
+        return $faces === [] ? $this : new self($this->room, $this->wall, [...$this->faces->all, ...$faces]);
+    }
+
+    /** The same with the walls as they are. */
+    public function bare(): self
+    {
+        return $this->room->frame($this->wall);
     }
 
     /** Whether another edge of the plan turns off from this run's wall, rather than going on nearly straight or facing it. */
@@ -98,12 +93,12 @@ final class RunFrame
 
     public function leftAt(float $v, float $z, bool $withSkirting = false): float
     {
-        return $this->side('left', $v, $z)[0] + ($withSkirting && $z < $this->room->skirtingHeight ? $this->room->skirtingThickness : 0.0);
+        return $this->sides->at('left', $v, $z)[0] + ($withSkirting && $z < $this->room->skirtingHeight ? $this->room->skirtingThickness : 0.0);
     }
 
     public function rightAt(float $v, float $z, bool $withSkirting = false): float
     {
-        return $this->side('right', $v, $z)[0] - ($withSkirting && $z < $this->room->skirtingHeight ? $this->room->skirtingThickness : 0.0);
+        return $this->sides->at('right', $v, $z)[0] - ($withSkirting && $z < $this->room->skirtingHeight ? $this->room->skirtingThickness : 0.0);
     }
 
     /** Top of the skirting above the datum, where the floor is highest. */
@@ -125,10 +120,10 @@ final class RunFrame
     public function bendsBetween(float $from, float $to): array
     {
         $bends = [];
-        foreach ([...$this->sides['left'], ...$this->sides['right']] as $wall) {
+        foreach ([...$this->sides->walls['left'], ...$this->sides->walls['right']] as $wall) {
             $bends = [...$bends, ...(($this->room->network->fields[$wall] ?? null)?->bendsBetween($from, $to) ?? [])];
         }
-        $bends = array_values(array_unique($bends));
+        $bends = array_values(array_unique([...$bends, ...$this->faces->endsBetween($from, $to)]));
         sort($bends);
 
         return [$from, ...$bends, $to];
@@ -142,7 +137,7 @@ final class RunFrame
     private function turnsBetween(float $from, float $to): array
     {
         $turns = [];
-        foreach ($this->room->corners as $corner) {
+        foreach ([...$this->room->corners, ...$this->faces->corners()] as $corner) {
             $v = $this->place($corner)[1];
             if ($v > $from + 1.0 && $v < $to - 1.0) {
                 array_push($turns, $v - 0.5, $v + 0.5);
@@ -228,11 +223,11 @@ final class RunFrame
     /** σ in mm of the distance from a side to anything placed by both sides, at a place. */
     public function sigmaAt(string $side, float $v, float $z): float
     {
-        $weights = $this->sideWeights($side, $v, $z);
+        $weights = $this->sides->weights($side, $v, $z);
         $heights = $this->bendsBetween(0.0, $this->lowestCeiling($this->mouth())[0]);
         foreach (['left', 'right'] as $other) {
             foreach ($heights as $height) {
-                foreach ($this->sideWeights($other, $v, $height) as $i => $weight) {
+                foreach ($this->sides->weights($other, $v, $height) as $i => $weight) {
                     $weights[$i] = ($weights[$i] ?? 0.0) - $weight / (2 * count($heights));
                 }
             }
@@ -244,7 +239,7 @@ final class RunFrame
     /** Whether no wall stands on a side: there the run ends where its own wall does. */
     public function isOpen(string $side): bool
     {
-        return $this->reaching($side, 1.0) === [];
+        return $this->sides->reaching($side, 1.0) === [];
     }
 
     /**
@@ -254,7 +249,7 @@ final class RunFrame
      */
     public function sideWall(string $side, float $v): ?array
     {
-        [$u, $wall] = $this->side($side, $v, $this->room->network->planHeight);
+        [$u, $wall] = $this->sides->at($side, $v, $this->room->network->planHeight);
         if ($wall === null) {
             return null;
         }
@@ -266,8 +261,14 @@ final class RunFrame
         return [$wall, (($at->x - $left->x) * ($right->x - $left->x) + ($at->y - $left->y) * ($right->y - $left->y)) / $length];
     }
 
-    /** How far the run's own wall stands into the room at a place, mm. */
+    /** How far the run's own wall, or what lies on it, stands into the room at a place, mm. */
     public function backAt(float $u, float $z): float
+    {
+        return max($this->wallAt($u, $z), $this->faces->out($this->wall, $u, $u, $z, $z));
+    }
+
+    /** How far the wall itself does, mm. */
+    public function wallAt(float $u, float $z): float
     {
         return $this->room->wallOffset($this->wall, $u, $z);
     }
@@ -282,7 +283,7 @@ final class RunFrame
     public function backBulge(float $from, float $to, float $bottom, float $top): float
     {
         $field = $this->room->network->fields[$this->wall] ?? null;
-        $bulge = 0.0;
+        $bulge = max(0.0, $this->faces->out($this->wall, $from, $to, $bottom, $top));
         if ($field === null) {
             return $bulge;
         }
@@ -303,8 +304,8 @@ final class RunFrame
     {
         $search = new SpanSearch(
             $this->room->adjusted,
-            fn (Place $place) => $this->sideWeights('left', $place->v, $place->z),
-            fn (Place $place) => $this->sideWeights('right', $place->v, $place->z),
+            fn (Place $place) => $this->sides->weights('left', $place->v, $place->z),
+            fn (Place $place) => $this->sides->weights('right', $place->v, $place->z),
         );
 
         return $search->between($this->places('left', $path, $path->top, $withSkirting), $this->places('right', $path, $path->topRight, $withSkirting));
@@ -325,70 +326,5 @@ final class RunFrame
         }
 
         return $places;
-    }
-
-    /**
-     * Where the nearest wall on a side stands at a place, and which it is.
-     *
-     * @return array{float, ?int}
-     */
-    private function side(string $side, float $v, float $z): array
-    {
-        return $this->met["$side $v $z"] ??= $this->nearest($side, $v, $z);
-    }
-
-    /** @return array{float, ?int} */
-    private function nearest(string $side, float $v, float $z): array
-    {
-        $x = $this->room->adjusted->unknowns;
-        $sign = $side === 'left' ? 1 : -1;
-        $best = null;
-        foreach ($this->reaching($side, $v) as $wall) {
-            $u = $this->room->network->meets($x, $wall, $z, $this->wall, $v);
-            if ($u !== null && ($best === null || $sign * $u > $sign * $best[0])) {
-                $best = [$u, $wall];
-            }
-        }
-
-        // An open side ends where the wall does.
-        return $best ?? [$side === 'left' ? 0.0 : $this->length(), null];
-    }
-
-    /** @return array<int, float> how the place of a side depends on the unknowns */
-    private function sideWeights(string $side, float $v, float $z): array
-    {
-        return $this->weighed["$side $v $z"] ??= $this->weigh($side, $v, $z);
-    }
-
-    /** @return array<int, float> */
-    private function weigh(string $side, float $v, float $z): array
-    {
-        $x = $this->room->adjusted->unknowns;
-        $wall = $this->side($side, $v, $z)[1];
-        if ($wall !== null) {
-            return Adjustment::row($this->room->network->meeting($wall, $z, $this->wall, $v), $x);
-        }
-        $own = [...PlanNetwork::of($this->wall), ...PlanNetwork::of($this->room->shape->after($this->wall))];
-        $corner = new Observation('end', 0.0, 1.0, $side === 'left' ? [] : $own, fn (array $x): float => PlanNetwork::at($x, $this->wall)->distanceTo(PlanNetwork::at($x, $this->room->shape->after($this->wall))));
-
-        return $side === 'left' ? [] : Adjustment::row($corner, $x);
-    }
-
-    /**
-     * The walls on a side that reach this depth; where none does, the one beside the run's own wall, carried on.
-     *
-     * @return list<int>
-     */
-    private function reaching(string $side, float $v): array
-    {
-        $shape = $this->room->shape;
-        $reaching = array_values(array_filter($this->sides[$side], function (int $wall) use ($v, $shape): bool {
-            $ends = [$this->place($this->room->corners[$wall])[1], $this->place($this->room->corners[$shape->after($wall)])[1]];
-
-            return $v > min($ends) - self::PAST_CORNERS && $v < max($ends) + self::PAST_CORNERS;
-        }));
-        $beside = $side === 'left' ? $shape->after($this->wall) : $shape->before($this->wall);
-
-        return $reaching === [] && in_array($beside, $this->sides[$side], true) ? [$beside] : $reaching;
     }
 }

@@ -18,20 +18,28 @@ use Incastro\Pieces\Grain;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
 use Incastro\Pieces\Works\Scribed;
+use Incastro\Rules\Code;
+use Incastro\Rules\Edits;
+use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
+use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\ScribedOutline;
 use Incastro\Units\Make\ShimPack;
+use Incastro\Units\Make\StackedSkirting;
 use Incastro\Units\MemberUnit;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
+use Incastro\Units\PlinthFront;
 use Incastro\Units\Sites\MemberSite;
 
 /**
@@ -41,8 +49,22 @@ use Incastro\Units\Sites\MemberSite;
 #[About('plinth', 'Plinth', 'A frame under boxes, levelled to the highest point of the floor.', 'Boards', 'P')]
 final readonly class Plinth implements MemberUnit
 {
-    public function __construct(#[Size('Stands out before its boxes', null, 60, 400, 'As a step along their feet; usually set back for toes.')] public ?Length $ledge = null)
-    {
+    /** Skirting of a room that has none yet, mm and inches. */
+    private const SKIRTING = [145.0, 5.5];
+
+    public function __construct(
+        #[Size('Stands out before its boxes', null, 60, 400, 'As a step along their feet; usually set back for toes.')] public ?Length $ledge,
+        #[Choice('Closed in front by', PlinthFront::Toe)] public PlinthFront $front,
+        #[Size('Lowest layer', null, 60, 300, 'As high as the skirting of the room, where nothing is given.')]
+        #[When('front', PlinthFront::Stacked)]
+        public ?Length $lowest,
+        #[Size('Stock of the layers over it', ['95', '3 1/2'], 40, 240)]
+        #[When('front', PlinthFront::Stacked)]
+        public Length $stock,
+        #[Size('Bead over the seams', ['16', '5/8'], 0, 30, '0: they are filled and painted.')]
+        #[When('front', PlinthFront::Stacked)]
+        public Length $bead,
+    ) {
     }
 
     public function form(): MemberForm
@@ -85,11 +107,34 @@ final readonly class Plinth implements MemberUnit
             array_push($placed, ...$ledge->placed);
             array_push($joints, ...$ledge->joints);
         }
+        if ($this->front === PlinthFront::Stacked && $plinth->ledge->isZero()) {
+            [$layers, $findings] = $this->stacked($site, $plinth);
+            $nailed = array_map(fn (Placed $layer): Joint => new Joint($layer->piece->key, $plinth->id.':rail-front', JointKind::Nails, 'skirting to plinths'), array_values(array_filter($layers, fn (Placed $one) => ! str_contains($one->piece->key, ':bead-'))));
+
+            return new Assembly([...$placed, ...$layers], [...$joints, ...$nailed], decisions: self::shims($site, $plinth, $v, $v + $depth), findings: $findings);
+        }
         $toe = self::toeBoard($site, $plinth);
         $before = $plinth->ledge->isZero() ? ':rail-front' : ':ledge-rail';
         $joints = $toe === null ? $joints : [...$joints, new Joint($toe->piece->key, $plinth->id.$before, JointKind::Screws, 'toe boards to plinths')];
 
         return new Assembly($toe === null ? $placed : [...$placed, $toe], $joints, decisions: self::shims($site, $plinth, $v, $v + $depth));
+    }
+
+    /** @return array{list<Placed>, list<Finding>} */
+    private function stacked(MemberSite $site, Under $plinth): array
+    {
+        $rules = $site->terms->rules;
+        $rooms = $site->run->frame->skirtingTop();
+        $lowest = $this->lowest ?? ($rooms > 0.0 ? Length::ofDouble($rooms) : $rules->either(...self::SKIRTING));
+        $layers = StackedSkirting::layers($plinth->height, $lowest, $this->stock, $rules, $site->terms->format);
+        if ($layers === null) {
+            return [[], [Finding::clash(Code::SkirtingAboveBox, sprintf('The skirting stands %s over the foot of the boxes on %s.', $site->terms->format->write($lowest->minus($plinth->height)), $plinth->mark), $plinth->id)->withWaysOut([
+                new WayOut('Cut its lowest layer down to the boxes', Edits::member($plinth->id)->setting(['lowest' => ['nm' => $plinth->height->nanometres(), 'typed' => $site->terms->format->finest()->write($plinth->height)]])),
+                new WayOut('One toe board', Edits::member($plinth->id)->setting(['front' => PlinthFront::Toe->value])),
+            ])]];
+        }
+
+        return [(new StackedSkirting($site, $plinth, $this->bead))->build($layers), []];
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
+use Incastro\Fit\Holds\ClosesWall;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
@@ -51,7 +52,7 @@ use Incastro\Units\SurfaceUnit;
  * "Panelling boards").
  */
 #[About('cladding', 'Cladding', 'Boards on a wall, with no sliver at either end.', 'On a wall', 'C')]
-final readonly class Cladding implements SurfaceUnit
+final readonly class Cladding implements ClosesWall, SurfaceUnit
 {
     /** A ripped board no narrower than this, mm, nor than a third of its cover. */
     private const LEAST = 40.0;
@@ -87,6 +88,11 @@ final readonly class Cladding implements SurfaceUnit
             Extent::atLeast($least, 'two ripped boards and their gaps need %s'),
             $this->battens ? $board->thickness->plus($materials->for(Purpose::Framing)->thickness) : $board->thickness,
         );
+    }
+
+    public function closes(): null
+    {
+        return null;
     }
 
     public function build(SurfaceSite $site): Assembly

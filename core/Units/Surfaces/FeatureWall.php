@@ -26,6 +26,7 @@ use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Parameters\Unless;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\WayOut;
+use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
@@ -45,11 +46,11 @@ use Incastro\Units\WallFrame;
 use Incastro\Units\WallHole;
 
 /**
- * A wall framed out from a wall, with a niche or an electric fire in it: F = f + skin is its finished plane. What touches the wall behind
+ * A wall framed out from a wall, with a niche or an electric fire in it, or open round the window or the door behind it: F = f + skin is its finished plane. What touches the wall behind
  * runs level and takes every stud there, wherever it stands; the new uprights follow the boards of the skin. A fire needs
  * f ≥ its depth + the air behind it − skin − cladding, by its maker's sheet.
  */
-#[About('feature-wall', 'Wall before a wall', 'A framed wall with a niche or an electric fire, that bookcases may stand beside.', 'On a wall', 'F')]
+#[About('feature-wall', 'Wall before a wall', 'A framed wall with a niche, an electric fire, or open round a window or a door, that bookcases may stand beside.', 'On a wall', 'F')]
 final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
 {
     /** The frame of rails and uprights serves up to so much more than both are deep, mm and inches. */
@@ -71,10 +72,10 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
         #[Size('Depth of the frame', ['100', '4'], 38, 450, 'For a fire it is worked out.')]
         #[Unless('hole', WallHole::Fire)]
         public Length $depth,
-        #[Size('Clear width of the opening', null, 100, 2400, 'Of a fire: the cut-out on its sheet, exactly.')]
+        #[Size('Clear width of the opening', null, 100, 2400, 'Of a fire: the cut-out on its sheet, exactly. Of a window or a door: as it was measured, where nothing is given.')]
         #[Unless('hole', WallHole::None)]
         public ?Length $wide,
-        #[Size('Clear height of the opening', null, 100, 2000, 'Of a fire: the cut-out on its sheet, exactly.')]
+        #[Size('Clear height of the opening', null, 100, 2400, 'Of a fire: the cut-out on its sheet, exactly. Of a window or a door: as it was measured, where nothing is given.')]
         #[Unless('hole', WallHole::None)]
         public ?Length $high,
         #[Size('Its foot over the floor', null, 0, 2000)]
@@ -201,16 +202,55 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
             'the width of the opening' => $this->wide === null, 'its height' => $this->high === null,
             'the depth of the fire' => $isFire && $this->fireDepth === null, 'the air behind it' => $isFire && $this->fireAir === null, 'what is clear over it' => $isFire && $this->fireClear === null,
         ]));
+        if ($this->hole->thing() !== null) {
+            $hole = $this->behind($site, $this->hole->thing());
+            if ($hole === null) {
+                return [null, [Finding::clash(Code::NothingBehind, sprintf('No %s stands behind %s: note it on its wall in the tape book.', $this->hole === WallHole::Window ? 'window' : 'door', $site->place->mark), $id)->withWaysOut([$away])]];
+            }
+
+            return $this->inFrame($site, $hole, $away);
+        }
         if ($this->wide === null || $this->high === null || $missing !== []) {
             return [null, [Finding::clash(Code::FireSheetMissing, sprintf($isFire ? 'The maker’s sheet of the fire is needed first: %s.' : 'The niche of %2$s needs its sizes first: %1$s.', implode(', ', $missing), $site->place->mark), $id)->withWaysOut([$away])]];
         }
-        $hole = $this->rough($site->place, $terms, $this->wide, $this->high);
+
+        return $this->inFrame($site, $this->rough($site->place, $terms, $this->wide, $this->high), $away);
+    }
+
+    /**
+     * The opening, where the timbers round it have room.
+     *
+     * @return array{RoughOpening|null, list<Finding>}
+     */
+    private function inFrame(SurfaceSite $site, RoughOpening $hole, WayOut $away): array
+    {
+        $terms = $site->terms;
+        $id = $site->place->surface->id;
         $t = $terms->materials->for(Purpose::Rail)->thickness->toDouble();
         [$wide, $high] = [$site->place->width->result->toDouble(), $site->place->height->result->toDouble()];
         // Kings, trimmers and the end studs stand beside it, headers and the head plate over it, plate and sill below.
         $short = max(3 * $t - $hole->x, $hole->right() + 3 * $t - $wide, $hole->head() + 4 * $t - $high, $hole->z < 1e-6 ? 0.0 : 3 * $t - $hole->z);
 
         return $short <= 1e-6 ? [$hole, []] : [null, [Finding::clash(Code::OpeningTight, sprintf('The opening of %s leaves %s too little for the timbers beside, over or under it.', $site->place->mark, $terms->write($short)), $id)->withWaysOut([new WayOut('Put it in the middle', Edits::surface($id)->setting(['at' => null, 'foot' => null])), $away])]];
+    }
+
+    /** The hole round a window or a door: its lining ends where that begins; a door is walked through. */
+    private function behind(SurfaceSite $site, ThingKind $kind): ?RoughOpening
+    {
+        [$terms, $place] = [$site->terms, $site->place];
+        $within = array_filter($site->things($kind), fn (array $one) => $one[1]->u1 > $place->u && $one[1]->u0 < $place->end());
+        $block = array_values($within)[0][1] ?? null;
+        if ($block === null) {
+            return null;
+        }
+        $around = $terms->materials->for($this->lined())->thickness->plus($this->shim($terms->rules));
+        $wide = ($this->wide ?? Length::ofDouble($block->u1 - $block->u0))->plus($around->times(2))->roundedUp($terms->format->step);
+        $isPassage = $this->hole === WallHole::Passage;
+        $high = ($this->high ?? Length::ofDouble($isPassage ? $block->z1 - $place->z : $block->z1 - $block->z0))->plus($isPassage ? $around : $around->times(2))->roundedUp($terms->format->step);
+        $x = $this->at?->toDouble() ?? ($block->u0 + $block->u1 - $wide->toDouble()) / 2 - $place->u;
+        $z = $isPassage ? 0.0 : $this->foot?->toDouble() ?? ($block->z0 + $block->z1 - $high->toDouble()) / 2 - $place->z;
+
+        return new RoughOpening($x, $z, $wide->toDouble(), $high->toDouble(), max(0.0, $block->v1 - $place->v));
     }
 
     private function shim(HouseRules $rules): Length
@@ -229,8 +269,12 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
         $skin = $site->terms->materials->for(Purpose::Lining)->thickness;
         $thick = $site->terms->materials->back->thickness->toDouble();
         $isNiche = $this->hole === WallHole::Niche;
-        // A niche keeps room for its back before the wall.
-        $from = $isNiche ? max($back, $thick) : $back;
+        // A niche keeps room for its back before the wall; round what stands behind the lining reaches to that.
+        $from = match (true) {
+            $this->hole->thing() !== null => $hole->face,
+            $isNiche => max($back, $thick),
+            default => $back,
+        };
         $deep = Working::start('framing in front of its back', Length::ofDouble($front - $from))->plus('skin', $skin);
 
         return (new OpeningLining($site, $hole, $this->shim($site->terms->rules), $this->lined()))->build($from, $deep, $isNiche);

@@ -7,6 +7,7 @@ namespace Incastro\Units\Surfaces;
 use Incastro\Fit\Closing\Side;
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
+use Incastro\Fit\Holds\ClosesWall;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
@@ -45,7 +46,7 @@ use Incastro\Units\SurfaceUnit;
  * np = round((W − s)/(target + s)); pw = (W − (np + 1)·s)/np, down; what is left over widens both end stiles.
  */
 #[About('frame-panelling', 'Panelling with a frame', 'Rails and stiles on a wall, evenly divided, with or without mouldings and a cap.', 'On a wall', 'N')]
-final readonly class FramePanelling implements SurfaceUnit
+final readonly class FramePanelling implements ClosesWall, SurfaceUnit
 {
     /** Panels narrower or wider look wrong, mm. */
     private const NARROW = 150.0;
@@ -111,6 +112,11 @@ final readonly class FramePanelling implements SurfaceUnit
         $end = $wide->minusTimes('panels', $n, $panel->result)->minusTimes('stiles between them', $n - 1, $this->stile)->dividedBy('both end stiles alike', 2);
 
         return [$panel, $end];
+    }
+
+    public function closes(): Length
+    {
+        return $this->height;
     }
 
     public function build(SurfaceSite $site): Assembly

@@ -55,9 +55,9 @@ final class ExamplesTest extends TestCase
             // and 479 + 6 + 114, 57 wide.
             'hatch' => ['hatch', [[2, 690.0, 100.0], [2, 454.0, 100.0], [1, 679.0, 479.0], [2, 799.0, 57.0], [2, 599.0, 57.0]]],
             // 2126 along the wall: (2126 − 90)/(400 + 90) = 4.2, four panels of (2126 − 5 · 90)/4 = 419, end stiles (2126 − 4 · 419 − 3 · 90)/2 = 90 and 8 to
-            // scribe; 1100 − 90 − 140 = 870 between the rails; mouldings 419 − 50 and 870 − 50, a cap of 18 + 20. Hooks on 1190 − 40, in two rows. A crown
+            // scribe; 1100 − 90 − 140 = 870 between the rails; mouldings 419 − 50 and 870 − 50, a cap of 18 + 20. Hooks on 1173 − 40, from the face of the panelling on, in two rows. A crown
             // along the panelled wall and a skirting beside the door.
-            'boot room' => ['boot-room', [[1, 2126.0, 90.0], [1, 2126.0, 140.0], [2, 870.0, 98.0], [3, 870.0, 90.0], [8, 369.0, 20.0], [8, 820.0, 20.0], [1, 2126.0, 38.0], [2, 1150.0, 90.0], [1, 2131.0, 95.0], [1, 581.0, 95.0]]],
+            'boot room' => ['boot-room', [[1, 2126.0, 90.0], [1, 2126.0, 140.0], [2, 870.0, 98.0], [3, 870.0, 90.0], [8, 369.0, 20.0], [8, 820.0, 20.0], [1, 2126.0, 38.0], [2, 1133.0, 90.0], [1, 2131.0, 95.0], [1, 581.0, 95.0]]],
             // Two heating pipes 106 wide together that stand out 84, and up to 10 more with the wall: 84 + 10 + 15 deep and 8 to scribe; 106 + 2 · (20 + 15)
             // inside, 212 with both cheeks; 2391 − 3 high, battens 40 less; the valve's middle at 1147 over the foot: 1021, 248 and the rest.
             'pipes' => ['pipes', [[2, 2388.0, 117.0], [4, 2348.0, 20.0], [1, 1021.0, 212.0], [1, 248.0, 212.0], [1, 1114.0, 212.0]]],

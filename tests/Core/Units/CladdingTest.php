@@ -121,14 +121,33 @@ final class CladdingTest extends TestCase
         self::assertSame([10.0, 1190.0, 0.0, 9.0, 910.0, 965.0], self::bounds($boards[0]));
     }
 
-    public function test_behind_furniture_it_clashes_and_may_begin_over_it(): void
+    public function test_furniture_stands_before_it_or_under_it(): void
     {
         $bay = TestLayout::bay('a', [], [Doc::tier('a-1', ['size' => TestLayout::mm(800), 'holds' => Recipe::box(0, 1)]), Doc::tier('a-2', ['joined' => false, 'holds' => Recipe::gap()])]);
         $run = ['runs' => [Doc::run('r', 0, [$bay], ['depth' => TestLayout::mm(400)])], 'members' => [Recipe::plinth('p', ['a'])]];
-        $clash = array_values(array_filter(self::plan([], [], $run)->findings, fn (Finding $finding) => $finding->severity === Severity::Clash))[0];
-        // 70 of plinth and 800 of box.
-        self::assertContains('Begin it over the furniture, 870 mm up', array_map(fn ($way) => $way->label, $clash->waysOut));
-        self::assertSame('fits', self::plan([], ['foot' => 870.0], $run)->verdict->state);
+        $before = self::plan([], [], $run);
+        self::assertSame('fits', $before->verdict->state);
+        // Battens of 20 and boards of 9: the box has its back 29 out from the wall.
+        self::assertSame(29.0, $before->layout?->boxes()[0]->v);
+        // Over plinth and box it is out of the way: the box stands at the wall.
+        $over = self::plan([], ['foot' => 1000.0], $run);
+        self::assertSame(['fits', 0.0], [$over->verdict->state, $over->layout?->boxes()[0]->v]);
+        // As deep as the space allows it gets shallower by as much.
+        $deep = fn (SpacePlan $plan): float => $plan->layout?->boxes()[0]->depth->result->toDouble() ?? 0.0;
+        $asDeep = ['runs' => [Doc::run('r', 0, [$bay])]] + $run;
+        self::assertSame(29.0, $deep(self::plan([], ['foot' => 1000.0], $asDeep)) - $deep(self::plan([], [], $asDeep)));
+    }
+
+    public function test_walls_that_are_clad_meet_in_their_corners_and_what_stands_between_them_is_narrower(): void
+    {
+        $clad = fn (string $id, int $wall): array => ['id' => $id] + Doc::holds('cladding', []) + ['on' => ['wall' => $wall, 'from' => null, 'to' => null, 'foot' => null, 'head' => null]];
+        $bare = TestLayout::of([TestLayout::bay('a')], width: 900.0);
+        $lined = $bare->with(['surfaces' => [$clad('b', 0), $clad('l', 1), $clad('r', 3)]]);
+        $plan = $lined->plan();
+        self::assertSame([], array_map(fn (Finding $one) => $one->sentence, array_values(array_filter($plan->findings, fn (Finding $one) => $one->severity === Severity::Clash))));
+        $wide = fn (SpacePlan $of): float => $of->layout?->boxes()[0]->outerWidth()->toDouble() ?? 0.0;
+        // 29 at each side.
+        self::assertSame(58.0, $wide($bare->plan()) - $wide($plan));
     }
 
     public function test_a_socket_gets_an_opening_in_the_boards(): void

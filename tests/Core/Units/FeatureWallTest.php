@@ -167,6 +167,45 @@ final class FeatureWallTest extends TestCase
         self::assertSame([[], false, false], [$without['surfaces'], isset($without['runs'][0]['to']), isset($without['runs'][1]['from'])]);
     }
 
+    public function test_it_is_open_round_a_window_that_stands_behind_it(): void
+    {
+        // A window of 900 × 1000, its frame 20 out from the wall, 900 over the floor and 1050 from the left: its lining of 18 begins before it.
+        $layout = self::layout(['hole' => 'window', 'depth' => TestLayout::mm(110), 'frame' => 'plates']);
+        $plan = $layout->thing('w', 'window', 1050.0, 900.0, 900.0, 1000.0, 20.0, 'uncovered')->plan();
+        self::assertSame([], array_map(fn (Finding $one) => $one->sentence, array_filter($plan->findings, fn (Finding $one) => $one->severity === Severity::Clash)));
+        $sizes = PieceSizes::counted($plan);
+        // The hole is 900 + 2 · (18 + 3) = 942 wide and 1042 high; 110 − 20 + 11.9 = 101.9 deep, up to 102; jambs 1042 − 6, head and sill 900.
+        self::assertSame(['1036 × 102' => 2], $sizes['Lining, jamb']);
+        self::assertSame([['900 × 102' => 1], ['900 × 102' => 1]], [$sizes['Lining, head'], $sizes['Lining, sill']]);
+        self::assertSame(['942 × 63' => 1], $sizes['Sill']);
+        // Without a window there is nothing to go round.
+        $without = $layout->plan();
+        self::assertSame(['No window stands behind F1: note it on its wall in the tape book.'], array_values(array_map(fn (Finding $one) => $one->sentence, array_filter($without->findings, fn (Finding $one) => $one->severity === Severity::Clash))));
+    }
+
+    public function test_one_walks_through_it_where_a_door_stands_behind_it(): void
+    {
+        $plan = self::layout(['hole' => 'passage', 'depth' => TestLayout::mm(110), 'frame' => 'plates'])->thing('d', 'door', 1100.0, 0.0, 800.0, 2000.0, 0.0, 'uncovered')->plan();
+        self::assertSame([], array_map(fn (Finding $one) => $one->sentence, array_filter($plan->findings, fn (Finding $one) => $one->severity === Severity::Clash)));
+        $sizes = PieceSizes::counted($plan);
+        // From the floor: 2000 + 18 + 3 = 2021 high, 842 wide at 1100 − 500 − 21 = 579; the foot plate stops beside it, 2000 − 579 − 842 = 579. 110 − 2 that the door stands out + 11.9, up.
+        self::assertSame(['579 × 63' => 1], $sizes['Foot plate, left']);
+        self::assertSame(['579 × 63' => 1], $sizes['Foot plate, right']);
+        self::assertSame(['2015 × 120' => 2], $sizes['Lining, jamb']);
+        self::assertArrayNotHasKey('Lining, sill', $sizes);
+        self::assertArrayNotHasKey('Sill', $sizes);
+    }
+
+    public function test_what_is_longer_than_a_piece_is_made_meets_over_a_stud(): void
+    {
+        $on = ['wall' => 0, 'from' => null, 'to' => null, 'foot' => null, 'head' => null];
+        $plan = self::layout([], wide: 3000.0)->with(['surfaces' => [['id' => 's'] + Doc::holds('feature-wall', ['frame' => 'plates', 'depth' => TestLayout::mm(110)]) + ['on' => $on]]])->plan();
+        $sizes = PieceSizes::counted($plan);
+        // 3000 is longer than 2400: the last upright that is no further is the one at 2400, its middle.
+        self::assertSame(['2400 × 63' => 1, '600 × 63' => 1], $sizes['Foot plate']);
+        self::assertSame($sizes['Foot plate'], $sizes['Head plate']);
+    }
+
     public function test_it_is_as_deep_as_its_timbers_at_least(): void
     {
         // 38 asked, two flat timbers are 76.

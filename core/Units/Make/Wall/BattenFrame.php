@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Make\Wall;
 
+use Incastro\Geometry\Block;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 use Incastro\Units\Placed;
@@ -53,16 +54,25 @@ final readonly class BattenFrame
             $z = $i * $tall / max(1, $rows);
             $isCut = $this->hole !== null && $z < $this->hole->head() && $z + $this->w > $this->hole->z;
             if (! $isCut) {
-                $placed[] = $this->sticks->flatLevel('rail-'.($i + 1), 'Rail', $this->wide, 0.0, $y, $z, $how);
+                array_push($placed, ...$this->rail('rail-'.($i + 1), 'Rail', $this->wide, 0.0, $y, $z, $how));
 
                 continue;
             }
             $left = Working::start('to the opening', Length::ofDouble($this->hole->x));
             $right = Working::start('from the opening on', Length::ofDouble($this->wide->result->toDouble() - $this->hole->right()));
-            array_push($placed, $this->sticks->flatLevel('rail-'.($i + 1).'-L', 'Rail, left of the opening', $left, 0.0, $y, $z, $how), $this->sticks->flatLevel('rail-'.($i + 1).'-R', 'Rail, right of it', $right, $this->hole->right(), $y, $z, $how));
+            array_push($placed, ...$this->rail('rail-'.($i + 1).'-L', 'Rail, left of the opening', $left, 0.0, $y, $z, $how), ...$this->rail('rail-'.($i + 1).'-R', 'Rail, right of it', $right, $this->hole->right(), $y, $z, $how));
         }
 
         return $placed;
+    }
+
+    /** @return list<Placed> in parts that meet on studs of the wall behind, where they are known and one is longer than it is made */
+    private function rail(string $role, string $name, Working $length, float $x, float $y, float $z, string $how): array
+    {
+        $site = $this->sticks->site;
+        $parts = $this->sticks->parts($length, array_map(fn (Block $stud): float => ($stud->u0 + $stud->u1) / 2 - $site->place->u - $x, $site->studs()));
+
+        return array_map(fn (array $part, int $i): Placed => $this->sticks->flatLevel($role.($i === 0 ? '' : '-'.($i + 1)), $name, $part[1], $x + $part[0], $y, $z, $how), $parts, array_keys($parts));
     }
 
     /** @return list<Placed> */

@@ -17,7 +17,7 @@ use Incastro\Units\Part;
 use Incastro\Units\Placed;
 use Incastro\Units\Sites\SurfaceSite;
 
-/** What lines an opening of a wall: jambs in full, head and sill between them, flush with the skin; and the back of a niche. */
+/** What lines an opening of a wall: jambs in full, head and, off the floor, sill between them, flush with the skin; and the back of a niche. */
 final readonly class OpeningLining
 {
     /** A niche's back is so much smaller than the opening, mm and inches. */
@@ -49,7 +49,8 @@ final readonly class OpeningLining
             $this->site->placedTo($make('jamb-L', 'Lining, jamb', $upright), $x, $back, $z, Way::Up, Way::Out, Way::Right, Part::Body),
             $this->site->placedTo($make('jamb-R', 'Lining, jamb', $upright), $this->hole->right() - $sg - $t, $back, $z, Way::Up, Way::Out, Way::Right, Part::Body),
             $this->site->placedTo($make('lining-head', 'Lining, head', $level), $x + $t, $back, $this->hole->head() - $sg - $t, Way::Right, Way::Out, Way::Up, Part::Body),
-            $this->site->placedTo($make('lining-sill', 'Lining, sill', $level), $x + $t, $back, $z, Way::Right, Way::Out, Way::Up, Part::Body),
+            // Over a passage one walks on the floor.
+            ...($this->hole->isFromFloor() ? [] : [$this->site->placedTo($make('lining-sill', 'Lining, sill', $level), $x + $t, $back, $z, Way::Right, Way::Out, Way::Up, Part::Body)]),
         ];
         if ($hasBack) {
             $less = $terms->rules->either(...self::LOOSE);

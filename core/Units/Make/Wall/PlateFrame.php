@@ -49,7 +49,7 @@ final readonly class PlateFrame
         [$studs, $cripples] = $this->grid();
         $headers = $this->hole === null ? [] : $this->opening($cripples);
 
-        return [...$this->plates(), ...$this->studs($studs), ...$headers, ...$this->ties($studs, $cripples)];
+        return [...$this->plates($studs), ...$this->studs($studs), ...$headers, ...$this->ties($studs, $cripples)];
     }
 
     /** How many headers lie on each other. */
@@ -84,21 +84,37 @@ final readonly class PlateFrame
         return [$studs, $cripples];
     }
 
-    /** @return list<Placed> */
-    private function plates(): array
+    /**
+     * @param  list<float>  $studs
+     * @return list<Placed>
+     */
+    private function plates(array $studs): array
     {
-        $head = $this->sticks->lying('plate-head', 'Head plate', $this->wide, 0.0, $this->back, $this->high->result->toDouble() - $this->t, 'screwed up to every joist');
+        $head = $this->through('plate-head', 'Head plate', $this->wide, 0.0, $this->high->result->toDouble() - $this->t, 'screwed up to every joist', $studs);
         if ($this->hole?->isFromFloor() !== true) {
-            return [$this->sticks->lying('plate-foot', 'Foot plate', $this->wide, 0.0, $this->back, 0.0, 'screwed to the floor every 400 mm or 16 in: ask first what runs in it'), $head];
+            return [...$this->through('plate-foot', 'Foot plate', $this->wide, 0.0, 0.0, 'screwed to the floor every 400 mm or 16 in: ask first what runs in it', $studs), ...$head];
         }
         $left = Working::start('to the opening', Length::ofDouble($this->hole->x));
         $right = Working::start('from the opening on', Length::ofDouble($this->wide->result->toDouble() - $this->hole->right()));
 
         return [
-            $this->sticks->lying('plate-foot-L', 'Foot plate, left', $left, 0.0, $this->back, 0.0, 'screwed to the floor'),
-            $this->sticks->lying('plate-foot-R', 'Foot plate, right', $right, $this->hole->right(), $this->back, 0.0, 'screwed to the floor'),
-            $head,
+            ...$this->through('plate-foot-L', 'Foot plate, left', $left, 0.0, 0.0, 'screwed to the floor', $studs),
+            ...$this->through('plate-foot-R', 'Foot plate, right', $right, $this->hole->right(), 0.0, 'screwed to the floor', $studs),
+            ...$head,
         ];
+    }
+
+    /**
+     * A plate, in parts that meet over studs where it is longer than one is made.
+     *
+     * @param  list<float>  $studs
+     * @return list<Placed>
+     */
+    private function through(string $role, string $name, Working $length, float $x, float $z, string $how, array $studs): array
+    {
+        $parts = $this->sticks->parts($length, array_map(fn (float $left): float => $left + $this->t / 2 - $x, $studs));
+
+        return array_map(fn (array $part, int $i): Placed => $this->sticks->lying($role.($i === 0 ? '' : '-'.($i + 1)), $name, $part[1], $x + $part[0], $this->back, $z, $how), $parts, array_keys($parts));
     }
 
     /**
@@ -164,18 +180,22 @@ final readonly class PlateFrame
             return [];
         }
         [$z, $uprights] = $this->crossed($studs, $cripples);
-        $placed = [$this->sticks->flatLevel('wall-rail', 'Wall rail', $this->wide, 0.0, 0.0, $z, 'screwed to every stud of the wall behind, wherever it stands')];
+        $rail = [];
+        foreach ($this->sticks->parts($this->wide) as $i => [$from, $part]) {
+            $rail[] = $this->sticks->flatLevel('wall-rail'.($i === 0 ? '' : '-'.($i + 1)), 'Wall rail', $part, $from, 0.0, $z, 'screwed to every stud of the wall behind, wherever it stands');
+        }
+        $ties = [];
         $apart = $rules->either(...self::TIES)->toDouble();
         $last = -INF;
         foreach ($uprights as $i => $left) {
             $next = $uprights[$i + 1] ?? null;
             if ($last === -INF || $next === null || $next - $last > $apart) {
-                $placed[] = $this->sticks->out('tie-'.count($placed), 'Tie', $length, $left, $this->t, $z, 'rail to stud');
+                $ties[] = $this->sticks->out('tie-'.(count($ties) + 1), 'Tie', $length, $left, $this->t, $z, 'rail to stud');
                 $last = $left;
             }
         }
 
-        return $placed;
+        return [...$rail, ...$ties];
     }
 
     /**

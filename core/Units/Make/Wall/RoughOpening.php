@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Make\Wall;
 
-/** A hole in the framing of a wall: x and z of its lower left from the wall's own, its width and height; mm. */
+/** A hole in the framing of a wall: x and z of its lower left from the wall's own, its width and height, and how far out from the wall what stands behind it reaches; mm. */
 final readonly class RoughOpening
 {
-    public function __construct(public float $x, public float $z, public float $width, public float $height)
+    public function __construct(public float $x, public float $z, public float $width, public float $height, public float $face = 0.0)
     {
     }
 

@@ -11,6 +11,7 @@ use Incastro\Pieces\Grain;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Materials\Lineal;
 use Incastro\Rules\Materials\Purpose;
+use Incastro\Rules\Rule;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
 use Incastro\Units\Sites\SurfaceSite;
@@ -30,6 +31,28 @@ final readonly class Sticks
         $material = $site->terms->materials->for(Purpose::Rail);
         $this->thick = $material->thickness;
         $this->wide = $material instanceof Lineal ? $material->width : $site->terms->rules->either(...self::RIPPED);
+    }
+
+    /**
+     * The parts that what runs through is made of where it is longer than anything is made, each with its joint at the last of these places.
+     *
+     * @param  list<float>  $joints  where two may meet, from its beginning, mm
+     * @return non-empty-list<array{float, Working}> where each begins, and how long it is
+     */
+    public function parts(Working $length, array $joints = []): array
+    {
+        $longest = $this->site->terms->rule(Rule::LongestPiece);
+        $long = $length->result->toDouble();
+        $from = 0.0;
+        $parts = [];
+        while ($long - $from > $longest) {
+            $near = array_filter($joints, fn (float $at) => $at > $from + $longest / 2 && $at <= $from + $longest);
+            $to = Length::ofDouble($near === [] ? min($from + $longest, ($from + $long) / 2) : max($near))->roundedDown($this->site->terms->format->step)->toDouble();
+            $parts[] = [$from, Working::start($near === [] ? 'a part of it' : 'to the joint over an upright', Length::ofDouble($to - $from))];
+            $from = $to;
+        }
+
+        return [...$parts, [$from, $from > 0.0 ? $length->minus('what is before the joint', Length::ofDouble($from)) : $length]];
     }
 
     /** On edge and upright: its thickness along the wall. */
