@@ -186,6 +186,7 @@ enum Code: string
     case NicheThrough = 'niche-through';
     case OpeningTight = 'opening-tight';
     case SkirtingAboveBox = 'skirting-above-box';
+    case NoSlope = 'no-slope';
     case NothingBehind = 'nothing-behind';
     case MantelHeat = 'mantel-heat';
     case HalfWallWeak = 'half-wall-weak';

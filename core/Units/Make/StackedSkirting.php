@@ -106,6 +106,6 @@ final readonly class StackedSkirting
     {
         $piece = $this->site->make->inner("bead-$number", 'Bead over a seam', $this->plinth->length, Working::start('width of the bead', $this->bead), Purpose::Back, Grain::Any, [], ['bradded to the layer over it']);
 
-        return new Placed($piece, Pose::at($this->plinth->u, $this->plinth->front() + $this->site->terms->frame()->toDouble(), $seam - $this->bead->toDouble() / 2, Way::Right, Way::Up, Way::Out), Part::Plinth, $this->plinth->id);
+        return new Placed($piece, Pose::at($this->plinth->u, $this->plinth->front() + $this->site->terms->materials->for(Purpose::Frame)->thickness->toDouble(), $seam - $this->bead->toDouble() / 2, Way::Right, Way::Up, Way::Out), Part::Plinth, $this->plinth->id);
     }
 }

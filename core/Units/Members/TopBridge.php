@@ -26,13 +26,18 @@ use Incastro\Rules\HouseRules;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\When;
 use Incastro\Rules\WayOut;
+use Incastro\Survey\Network\Normal;
 use Incastro\Units\Assembly;
+use Incastro\Units\InfillForm;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\Joinery;
 use Incastro\Units\Make\Screws;
+use Incastro\Units\Make\SlopeNiche;
 use Incastro\Units\MemberUnit;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
@@ -51,6 +56,9 @@ final readonly class TopBridge implements MemberUnit
     /** Between both cleats, mm. */
     private const APART = 5.0;
 
+    /** A flatter ceiling is no slope, degrees. */
+    private const FLATTEST = 15.0;
+
     /** A place of the ceiling is taken so often along it, mm. */
     private const STATION = 200.0;
 
@@ -58,6 +66,13 @@ final readonly class TopBridge implements MemberUnit
         #[Size('Cleats', ['30', '1 1/4'], 20, 45)] public Length $cleat,
         #[Size('Cleats short of the ends', ['20', '3/4'], 0, 60)] public Length $short,
         #[Size('Left on at the ceiling to scribe', ['9', '3/8'], 0, 40)] public Length $scribe,
+        #[Choice('Closed', InfillForm::Panel)] public InfillForm $form,
+        #[Size('Allowance under the slope', ['3', '1/8'], 0, 10)]
+        #[When('form', InfillForm::Niche)]
+        public Length $allowance,
+        #[Size('Parts of its back meet, from the low end', null, 100, 2000, 'Over a stud or a rafter. As wide as they go, where nothing is given.')]
+        #[When('form', InfillForm::Niche)]
+        public ?Length $joint,
     ) {
     }
 
@@ -79,12 +94,15 @@ final readonly class TopBridge implements MemberUnit
         }
         $terms = $site->terms;
         $thick = $terms->materials->for(Purpose::Frame)->thickness->toDouble();
-        $gaps = $this->gaps($site, $over, $thick);
+        $gaps = $this->gaps($site, $over, [$over->front(), $over->front() - $thick]);
         $high = array_map(fn (Point $one) => $one->y, $gaps);
         $least = $terms->rules->either(...self::LEAST);
-        if (min($high) < $least->toDouble()) {
+        if ($this->form === InfillForm::Panel && min($high) < $least->toDouble()) {
             return new Assembly([], findings: [Finding::clash(Code::MemberNoRoom, sprintf('Over %s the ceiling leaves %s; it closes %s at least: a trim closes less.', $over->mark, $terms->write(max(0.0, min($high))), $terms->format->write($least)), $over->memberId())
                 ->withWaysOut([new WayOut('Take it away', Edits::withoutMember($over->memberId()))])]);
+        }
+        if ($this->form === InfillForm::Niche) {
+            return $this->niche($site, $over);
         }
         $fascia = $this->fascia($site, $over, $gaps, $thick);
         $cleats = $this->cleats($site, $over, $gaps, $thick);
@@ -99,12 +117,30 @@ final readonly class TopBridge implements MemberUnit
         ]);
     }
 
+    /** Left open under a slope. */
+    private function niche(MemberSite $site, Over $over): Assembly
+    {
+        $gaps = $this->gaps($site, $over, [$over->v, $over->front()]);
+        [$first, $last] = [$gaps[0], $gaps[count($gaps) - 1]];
+        $slope = ($last->y - $first->y) / max(1.0, $last->x - $first->x);
+        // A straight lid stays under all of it, less the allowance and what the ceiling is in doubt.
+        $under = max(array_map(fn (Point $one) => $first->y + $slope * $one->x - $one->y, $gaps)) + $this->allowance->toDouble() + Normal::ONE_SIDED_95 * $site->run->frame->ceilingSigmaAt($over->u, $over->front());
+        $low = min($first->y, $last->y) - $under;
+        if (abs($slope) < tan(deg2rad(self::FLATTEST))) {
+            return new Assembly([], findings: [Finding::clash(Code::NoSlope, sprintf('A niche over %s needs a slope of %.0f° at least; the ceiling rises by %.0f°. A panel closes it.', $over->mark, self::FLATTEST, rad2deg(atan(abs($slope)))), $over->memberId())
+                ->withWaysOut([new WayOut('Close it by a panel', Edits::member($over->memberId())->setting(['form' => InfillForm::Panel->value])), new WayOut('Take it away', Edits::withoutMember($over->memberId()))])]);
+        }
+
+        return (new SlopeNiche($low, abs($slope), $over->length, $site->terms->board(), $this->cleat, $this->joint))->build($site, $over, $slope > 0.0);
+    }
+
     /**
      * How high the ceiling is over its foot, from its left end: at both ends, where the ceiling bends, and between.
      *
+     * @param  non-empty-list<float>  $depths  out from the wall: the lowest counts
      * @return non-empty-list<Point> mm
      */
-    private function gaps(MemberSite $site, Over $over, float $thick): array
+    private function gaps(MemberSite $site, Over $over, array $depths): array
     {
         $long = $over->length->result->toDouble();
         $frame = $site->run->frame;
@@ -116,8 +152,7 @@ final readonly class TopBridge implements MemberUnit
         $points = [];
         foreach ($us as $u) {
             if ($points === [] || $u - $over->u - $points[count($points) - 1]->x > 1.0) {
-                // It is as high as the lower of its two faces.
-                $points[] = new Point($u - $over->u, min($frame->ceilingAt($u, $over->front()), $frame->ceilingAt($u, $over->front() - $thick)) - $over->z);
+                $points[] = new Point($u - $over->u, min(array_map(fn (float $v): float => $frame->ceilingAt($u, $v), $depths)) - $over->z);
             }
         }
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Units;
 
+use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
+use Incastro\Measure\Working;
 use Incastro\Pieces\Piece;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
@@ -11,6 +14,7 @@ use Incastro\Planning\SpacePlan;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Severity;
 use Incastro\Survey\Space\SpaceKind;
+use Incastro\Units\Make\SlopeNiche;
 use Incastro\Units\Placed;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestKind;
@@ -82,6 +86,44 @@ final class ClosingMembersTest extends TestCase
             }
         }
         self::assertNotEmpty(array_filter($plan->pieces(), fn (Piece $piece) => $piece->name === 'Slope cleat'));
+    }
+
+    public function test_a_niche_under_a_slope_has_a_lid_an_end_and_a_back_in_parts(): void
+    {
+        // 70 at the low end and 45°, tops at 74, 1/8 free: a = 70 − 74 − 1/8 = −4 1/8; 48 long, 3/4 nominal boards of 23/32, parts of the back meet at 28.
+        $in = fn (float $inches): Length => Length::ofDouble($inches * 25.4);
+        $niche = new SlopeNiche(-4.125 * 25.4, 1.0, Working::start('over the box', $in(48)), 23 / 32 * 25.4, $in(1.25), $in(28));
+        $down = fn (Working $one): float => $one->roundedDown(LengthFormat::inches(16))->result->toDouble() / 25.4;
+        // (48 − 4 1/8)/cos 45° = 62.05; 43 7/8 − 23/32/cos 45° = 42.86; 28 − 4 1/8 = 23 7/8; 23 7/8 − 1.017 − 2 · 1 1/4 = 20.36.
+        self::assertEqualsWithDelta([62.0, 42.8125, 20.3125], [$down($niche->lid()), $down($niche->end()), $down($niche->nailer(28 * 25.4))], 1e-6);
+        [[$from, $joint], [, $to]] = $niche->backs(48 * 25.4);
+        self::assertEqualsWithDelta([23.875, 20.0], [($joint - $from) / 25.4, ($to - $joint) / 25.4], 1e-6);
+    }
+
+    public function test_a_niche_fits_under_a_stair_between_its_tops_and_the_slope(): void
+    {
+        foreach ([31, 32, 33] as $seed) {
+            $room = new TestKind(SpaceKind::UnderStair, $seed);
+            foreach ([250.0, 380.0] as $high) {
+                $bay = fn (string $id): array => TestLayout::bay($id, ['top' => 'below'], [Doc::tier("$id-1", ['holds' => Recipe::box(0, 0), 'size' => TestLayout::mm($high)]), Doc::tier("$id-2", ['joined' => false, 'holds' => Recipe::gap()])]);
+                $bays = array_map($bay, ['a', 'b', 'c', 'd']);
+                $layout = ['runs' => [Doc::run('r', 0, $bays, ['depth' => TestLayout::mm(350)])], 'members' => [Recipe::plinth('p', ['a', 'b', 'c', 'd']), array_replace(Doc::member('m', 'top-bridge', ['a-1', 'b-1']), ['with' => ['form' => 'niche']])]] + Doc::none();
+                $plan = $room->plan($layout);
+                self::assertSame([], self::clashes($plan), "$seed, $high");
+                $lid = self::piece($plan, 'Sloped lid');
+                $frame = $plan->layout->runs[0]->frame ?? self::fail('There is no run.');
+                foreach ($plan->assemblies[0]->placed as $placed) {
+                    foreach (str_starts_with($placed->owner, 'm') ? $placed->solid()->parts : [] as $part) {
+                        foreach ($part->corners() as [$u, $v, $z]) {
+                            self::assertLessThanOrEqual($frame->ceilingAt($u, $v) - 3.0 + 1e-6, $z, "{$placed->piece->mark} in room $seed");
+                        }
+                    }
+                }
+                self::assertGreaterThan(0.0, $lid->length->result->toDouble());
+            }
+        }
+        // Under a level ceiling there is no slope to follow.
+        self::assertContains('A niche over Z1 needs a slope of 15° at least; the ceiling rises by 0°. A panel closes it.', self::clashes(self::plan('top-bridge', 2050.0, ['form' => 'niche'])));
     }
 
     public function test_a_cap_laps_on_a_top_and_reaches_the_wall_behind_it(): void
