@@ -13,7 +13,10 @@ use Incastro\Measure\Working;
  */
 final readonly class Over extends LyingMember
 {
-    /** @param list<string> $carriers keys of the pieces that it lies on */
+    /**
+     * @param  list<string>  $carriers  keys of the pieces that it lies on
+     * @param  list<array{float, float, list<string>}>  $gaps  between boxes that carry it: from and to along the wall, mm, and keys of the pieces beside them
+     */
     public function __construct(
         SpansCells $holds,
         string $id,
@@ -28,6 +31,7 @@ final readonly class Over extends LyingMember
         public bool $meetsRight,
         public bool $meetsBack,
         public array $carriers,
+        public array $gaps = [],
     ) {
         parent::__construct($holds, $id, $mark, $u, $v, $length, $depth);
     }

@@ -67,13 +67,15 @@ final readonly class OverFitter
                 $top = $box?->highest() ?? $cell->z + min($cell->left, $cell->right);
                 [$from, $to] = self::across($cell, $box, $this->terms->board());
                 $row = $rows === [] ? null : $rows[count($rows) - 1];
-                if ($row !== null && abs($row[1] - $from) < 2 * $this->terms->board() && abs($row[2] - $top) < self::LEVEL && ($demand->isInParts || $to - $row[0] <= $this->terms->rule(Rule::LongestPiece))) {
-                    $rows[count($rows) - 1] = [$row[0], $to, $top, [...$row[3], ...self::carriers($box)]];
+                $isBeside = $row !== null && abs($row[1] - $from) < 2 * $this->terms->board();
+                $goesOn = $row !== null && $from > $row[1] && $from - $row[1] <= ($demand->bridges?->toDouble() ?? 0.0);
+                if ($row !== null && ($isBeside || $goesOn) && abs($row[2] - $top) < self::LEVEL && ($demand->isInParts || $to - $row[0] <= $this->terms->rule(Rule::LongestPiece))) {
+                    $rows[count($rows) - 1] = [$row[0], $to, $top, [...$row[3], ...self::carriers($box)], $isBeside ? $row[4] : [...$row[4], [$row[1], $from, [...array_slice($row[3], -1), ...self::carriers($box)]]]];
                 } else {
-                    $rows[] = [$from, $to, $top, self::carriers($box)];
+                    $rows[] = [$from, $to, $top, self::carriers($box), []];
                 }
             }
-            foreach ($rows as $i => [$from, $to, $z, $carriers]) {
+            foreach ($rows as $i => [$from, $to, $z, $carriers, $gaps]) {
                 if (min($to - $from, $face - $back) < self::LEAST) {
                     continue;
                 }
@@ -109,6 +111,7 @@ final readonly class OverFitter
                     $meetsRight,
                     $stands < $back + 1e-6,
                     $carriers,
+                    $gaps,
                 );
             }
         }

@@ -30,6 +30,9 @@ use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\WayOut;
+use Incastro\Strength\Bearing;
+use Incastro\Strength\Board;
+use Incastro\Strength\Loads;
 use Incastro\Survey\Network\Normal;
 use Incastro\Units\Assembly;
 use Incastro\Units\InfillForm;
@@ -56,6 +59,9 @@ final readonly class TopBridge implements MemberUnit
     /** Between both cleats, mm. */
     private const APART = 5.0;
 
+    /** It goes on over a gap between two boxes that is no wider, mm and inches. */
+    private const WIDEST_GAP = [1800.0, 72.0];
+
     /** A flatter ceiling is no slope, degrees. */
     private const FLATTEST = 15.0;
 
@@ -66,6 +72,7 @@ final readonly class TopBridge implements MemberUnit
         #[Size('Cleats', ['30', '1 1/4'], 20, 45)] public Length $cleat,
         #[Size('Cleats short of the ends', ['20', '3/4'], 0, 60)] public Length $short,
         #[Size('Left on at the ceiling to scribe', ['9', '3/8'], 0, 40)] public Length $scribe,
+        #[Size('A deck over a gap lies on each box by', ['60', '2 1/2'], 40, 200)] public Length $bearing,
         #[Choice('Closed', InfillForm::Panel)] public InfillForm $form,
         #[Size('Allowance under the slope', ['3', '1/8'], 0, 10)]
         #[When('form', InfillForm::Niche)]
@@ -83,7 +90,7 @@ final readonly class TopBridge implements MemberUnit
 
     public function demand(HouseRules $rules, Catalogue $materials): MemberDemand
     {
-        return new MemberDemand(Length::ofMillimetres(1), Length::zero());
+        return new MemberDemand(Length::ofMillimetres(1), Length::zero(), bridges: $rules->either(...self::WIDEST_GAP));
     }
 
     public function build(MemberSite $site): Assembly
@@ -111,10 +118,42 @@ final readonly class TopBridge implements MemberUnit
             $joints[] = new Joint($fascia->piece->key, $cleat->piece->key, JointKind::Nails, 'closing to the ceiling');
         }
         $screws = new Screws($terms->materials, $terms->format);
+        $decks = $bearings = [];
+        foreach ($over->gaps as $i => $gap) {
+            $decks[] = $deck = $this->deck($site, $over, $thick, $gap, $i);
+            array_push($joints, ...array_map(fn (string $top) => new Joint($deck->piece->key, $top, JointKind::Screws, 'decks over gaps'), $gap[2]));
+            array_push($bearings, ...$this->bears($site, $over, $deck, $gap[1] - $gap[0]));
+        }
 
-        return new Assembly([...$cleats, $fascia], $joints, array_map(fn (Placed $cleat) => $screws->toStuds($cleat->piece, 'cleats to the joists'), array_slice($cleats, 1)), [], [
+        return new Assembly([...$cleats, $fascia, ...$decks], $joints, array_map(fn (Placed $cleat) => $screws->toStuds($cleat->piece, 'cleats to the joists'), array_slice($cleats, 1)), [], [
             Finding::note(Code::Caution, sprintf('Find the joists first: the upper cleat of %s is screwed to each that it crosses. A vent or a hatch above stays open.', $over->mark), $over->memberId()),
-        ]);
+        ], bearings: $bearings);
+    }
+
+    /**
+     * A board over a gap between two boxes, behind the fascia, on both of their tops.
+     *
+     * @param  array{float, float, list<string>}  $gap
+     */
+    private function deck(MemberSite $site, Over $over, float $thick, array $gap, int $number): Placed
+    {
+        $long = Working::start('gap between the boxes', Length::ofDouble($gap[1] - $gap[0]))->plusTimes('on each of them', 2, $this->bearing);
+        $deep = $over->depth->minus('fascia', Length::ofDouble($thick))->minus('cleat', $this->cleat);
+        $piece = $site->make->inner('deck'.($number === 0 ? '' : '-'.($number + 1)), 'Deck over a gap', $long, $deep, Purpose::Carcass, Grain::Length, [], ['screwed down into both tops']);
+
+        return new Placed($piece, Pose::at($gap[0] - $this->bearing->toDouble(), $over->v, $over->z, Way::Right, Way::Out, Way::Up), Part::Body, $over->id);
+    }
+
+    /** @return list<Bearing> */
+    private function bears(MemberSite $site, Over $over, Placed $deck, float $clear): array
+    {
+        $of = $site->terms->materials->carcass;
+        if ($of->wood === null) {
+            return [];
+        }
+        $board = new Board($of->wood->strength(), $of->density, $deck->piece->width->result->toDouble(), $of->thickness->toDouble(), max(1.0, $clear), Loads::ROOF);
+
+        return [new Bearing($deck->piece->mark, $over->memberId(), $board, sprintf('light things, %.0f kg on a metre', Loads::ROOF), Edits::member($over->memberId()))];
     }
 
     /** Left open under a slope. */

@@ -88,6 +88,26 @@ final class ClosingMembersTest extends TestCase
         self::assertNotEmpty(array_filter($plan->pieces(), fn (Piece $piece) => $piece->name === 'Slope cleat'));
     }
 
+    public function test_it_goes_on_over_a_gap_between_two_boxes_on_a_deck(): void
+    {
+        $bay = fn (string $id): array => TestLayout::bay($id, ['top' => 'below'], [Doc::tier("$id-1", ['holds' => Recipe::box(0, 2), 'size' => TestLayout::mm(2050)]), Doc::tier("$id-2", ['joined' => false, 'holds' => Recipe::gap()])]);
+        $open = TestLayout::bay('g', ['size' => TestLayout::mm(600)], [Doc::tier('g-1', ['holds' => Recipe::gap()])]);
+        $layout = ['runs' => [Doc::run('r', 0, [$bay('a'), $open, $bay('b')], ['depth' => TestLayout::mm(350)])], 'members' => [Recipe::plinth('p', ['a', 'b']), Doc::member('m', 'top-bridge', ['a-1', 'b-1'])]] + Doc::none();
+        $plan = TestLayout::of([], width: 2000.0)->with($layout)->plan();
+        self::assertSame([], self::clashes($plan));
+        $fascias = array_filter($plan->pieces(), fn (Piece $piece) => $piece->name === 'Fascia');
+        self::assertCount(1, $fascias);
+        [$left, $right] = $plan->layout?->boxes() ?? self::fail('There are no boxes.');
+        $gap = $right->u - $left->right();
+        $deck = self::piece($plan, 'Deck over a gap');
+        // 60 on each box; 350 − 18 of the fascia − 30 of the cleat = 302.
+        self::assertEqualsWithDelta($gap + 120.0, $deck->length->result->toDouble(), 1.0);
+        self::assertSame(302.0, $deck->width->result->toDouble());
+        // Over more than 1800 each box is closed by itself.
+        $wide = array_replace($layout, ['runs' => [Doc::run('r', 0, [$bay('a'), ['size' => TestLayout::mm(1900)] + $open, $bay('b')], ['depth' => TestLayout::mm(350)])]]);
+        self::assertCount(2, array_filter(TestLayout::of([], width: 3000.0)->with($wide)->plan()->pieces(), fn (Piece $piece) => $piece->name === 'Fascia'));
+    }
+
     public function test_a_niche_under_a_slope_has_a_lid_an_end_and_a_back_in_parts(): void
     {
         // 70 at the low end and 45°, tops at 74, 1/8 free: a = 70 − 74 − 1/8 = −4 1/8; 48 long, 3/4 nominal boards of 23/32, parts of the back meet at 28.
