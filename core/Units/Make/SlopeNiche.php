@@ -28,8 +28,8 @@ use Incastro\Units\Placed;
 use Incastro\Units\Sites\MemberSite;
 
 /**
- * An open niche between the tops of cabinets and a slope that comes down on them: a lid along the slope, an end board where it is highest, and a
- * back in parts that go in. S(x) = a + x·tan θ is the slope over the tops, from their low end, its allowance taken off. Where it comes down on
+ * An open niche between the tops of cabinets and a slope over them: a lid along the slope, an end board where it is highest, and a back in parts
+ * that go in. S(x) = a + x·tan θ is the slope over the tops, from their low end, its allowance taken off. Where it comes down on
  * them, the lid lies level on them at −a/tan θ; else it ends plumb, over a strip where there is room for one.
  */
 final readonly class SlopeNiche
@@ -39,6 +39,9 @@ final readonly class SlopeNiche
 
     /** A strip under the low end of the lid is no lower, mm. */
     private const STRIP = 3.0;
+
+    /** A nailer that would be shorter is left out, mm. */
+    private const SHORTEST = 60.0;
 
     private float $angle;
 
@@ -111,43 +114,84 @@ final readonly class SlopeNiche
     /** @param bool $rises whether the slope goes up to the right */
     public function build(MemberSite $site, Over $over, bool $rises): Assembly
     {
-        $terms = $site->terms;
-        $tb = $terms->materials->back->thickness->toDouble();
-        $deep = $over->depth->minus('the back', $terms->materials->back->thickness);
-        $wide = $deep->roundedDown($terms->format)->result->toDouble();
-        $sign = $rises ? 1 : -1;
         $u = fn (float $x): float => $rises ? $over->u + $x : $over->u + $this->long->result->toDouble() - $x;
-        $edge = fn (float $x): array => [new Point($x, 0.0), new Point($x, $wide)];
-        $lid = $this->lid()->roundedDown($terms->format);
-        $front = new Finished('front, long', Finish::ofFront($terms->rules->schools->edges));
-        $along = new Vector($sign * cos($this->angle), 0.0, sin($this->angle));
-        // A plumb low end is longest at the lower face, t·tan θ before where the upper one begins; a level one at the upper face.
-        $ends = [new Bevel($edge(0.0), $this->isLevel() ? 1 / $this->slope : $this->slope, $this->isLevel()), new Bevel($edge($lid->result->toDouble()), $this->slope, true)];
-        $begins = new Vector($u($this->tip), $over->v + $tb, $over->z + max(0.0, $this->over($this->tip)));
-        $board = $site->make->inner('lid', 'Sloped lid', $lid, $deep, Purpose::Carcass, Grain::Length, [$front, ...$this->isLevel()
-            ? [new Bevelled('low end, short', M_PI / 2 - $this->angle, ', lies level on the tops', [$ends[0]]), new Bevelled('high end, short', $this->angle, ', plumb', [$ends[1]])]
-            : [new Bevelled('both ends, short', $this->angle, ', plumb', $ends)]], ['screwed down into the end board, glued to the tops']);
-        $placed = [new Placed($board, new Pose($begins->minus($along->times($this->isLevel() ? 0.0 : $this->t * $this->slope)), $along, Way::Out->vector(), new Vector($sign * sin($this->angle), 0.0, -cos($this->angle))), Part::Body, $over->id)];
-        $strip = $this->under('from the tops to the lid, at its low end', 0.0)->roundedDown($terms->format);
-        if ($this->tip === 0.0 && $strip->result->toDouble() >= self::STRIP) {
-            $low = $site->make->inner('strip', 'Strip under the low end of the lid', $deep, $strip, Purpose::Carcass, Grain::Length, [$front], ['glued between top and lid']);
-            $placed[] = new Placed($low, Pose::at($rises ? $u(0.0) : $u(0.0) - $this->t, $over->v + $tb, $over->z, Way::Out, Way::Up, Way::Right), Part::Body, $over->id);
-        }
-        $up = $this->end()->roundedDown($terms->format);
-        $end = $site->make->inner('end', 'End board', $up, $deep, Purpose::Carcass, Grain::Length, [$front, new Bevelled('top, short', $this->angle, bevels: [new Bevel($edge($up->result->toDouble()), $this->slope, true)])], ['screwed to what stands beside it']);
-        $placed[] = new Placed($end, new Pose(new Vector($u($this->long->result->toDouble()), $over->v + $tb, $over->z), Way::Up->vector(), Way::Out->vector(), new Vector(-$sign, 0.0, 0.0)), Part::Body, $over->id);
-        $joints = [new Joint($board->key, $end->key, JointKind::Screws, 'niches under slopes'), ...array_map(fn (string $carrier) => new Joint($end->key, $carrier, JointKind::Screws, 'niches under slopes'), array_slice($over->carriers, $rises ? -1 : 0, 1))];
-        $backs = $this->backs($terms->rules->either(...self::WIDEST)->toDouble());
+        $lid = $this->lidBoard($site, $over, $u($this->tip), $rises);
+        $end = $this->endBoard($site, $over, $u($this->long->result->toDouble()), $rises);
+        $placed = [$lid, $end, ...$this->strip($site, $over, $rises ? $u(0.0) : $u(0.0) - $this->t)];
+        // It stands on the box at its own end.
+        $joints = array_map(fn (string $other) => new Joint($end->piece->key, $other, JointKind::Screws, 'niches under slopes'), [$lid->piece->key, ...array_slice($over->carriers, $rises ? -1 : 0, 1)]);
+        $backs = $this->backs($site->terms->rules->either(...self::WIDEST)->toDouble());
         foreach ($backs as $i => [$from, $to]) {
             $placed[] = $part = $this->back($site, $over, $i + 1, count($backs), $from, $to, $u, $rises);
-            $joints[] = new Joint($part->piece->key, $board->key, JointKind::Nails, 'backs of niches');
-            if ($i > 0) {
-                $placed[] = $nailer = $this->nailed($site, $over, $i, $from, $u($from), $tb);
+            $joints[] = new Joint($part->piece->key, $lid->piece->key, JointKind::Nails, 'backs of niches');
+            if ($i > 0 && $this->nailer($from)->result->toDouble() >= self::SHORTEST) {
+                $placed[] = $nailer = $this->nailed($site, $over, $i, $from, $u($from));
                 $joints[] = new Joint($part->piece->key, $nailer->piece->key, JointKind::Nails, 'backs of niches');
             }
         }
 
         return new Assembly($placed, $joints);
+    }
+
+    /** How deep its boards are, before the back. */
+    private function deep(MemberSite $site, Over $over): Working
+    {
+        return $over->depth->minus('the back', $site->terms->materials->back->thickness)->roundedDown($site->terms->format);
+    }
+
+    /**
+     * An end of a board, across it.
+     *
+     * @return list<Point>
+     */
+    private function across(float $x, Working $deep): array
+    {
+        return [new Point($x, 0.0), new Point($x, $deep->result->toDouble())];
+    }
+
+    private static function front(MemberSite $site): Finished
+    {
+        return new Finished('front, long', Finish::ofFront($site->terms->rules->schools->edges));
+    }
+
+    /** Along the slope. A plumb low end is longest at the lower face, t·tan θ before where the upper one begins; a level one at the upper face. */
+    private function lidBoard(MemberSite $site, Over $over, float $u, bool $rises): Placed
+    {
+        $deep = $this->deep($site, $over);
+        $long = $this->lid()->roundedDown($site->terms->format);
+        $low = new Bevel($this->across(0.0, $deep), $this->isLevel() ? 1 / $this->slope : $this->slope, $this->isLevel());
+        $high = new Bevel($this->across($long->result->toDouble(), $deep), $this->slope, true);
+        $bevelled = $this->isLevel()
+            ? [new Bevelled('low end, short', M_PI / 2 - $this->angle, ', lies level on the tops', [$low]), new Bevelled('high end, short', $this->angle, ', plumb', [$high])]
+            : [new Bevelled('both ends, short', $this->angle, ', plumb', [$low, $high])];
+        $piece = $site->make->inner('lid', 'Sloped lid', $long, $deep, Purpose::Carcass, Grain::Length, [self::front($site), ...$bevelled], ['screwed down into the end board, glued to the tops']);
+        $sign = $rises ? 1 : -1;
+        $along = new Vector($sign * cos($this->angle), 0.0, sin($this->angle));
+        $begins = new Vector($u, $over->v + $site->terms->materials->back->thickness->toDouble(), $over->z + max(0.0, $this->over($this->tip)));
+        $from = $this->isLevel() ? $begins : $begins->minus($along->times($this->t * $this->slope));
+
+        return new Placed($piece, new Pose($from, $along, Way::Out->vector(), new Vector($sign * sin($this->angle), 0.0, -cos($this->angle))), Part::Body, $over->id);
+    }
+
+    private function endBoard(MemberSite $site, Over $over, float $u, bool $rises): Placed
+    {
+        $deep = $this->deep($site, $over);
+        $up = $this->end()->roundedDown($site->terms->format);
+        $piece = $site->make->inner('end', 'End board', $up, $deep, Purpose::Carcass, Grain::Length, [self::front($site), new Bevelled('top, short', $this->angle, bevels: [new Bevel($this->across($up->result->toDouble(), $deep), $this->slope, true)])], ['screwed to what stands beside it']);
+
+        return new Placed($piece, new Pose(new Vector($u, $over->v + $site->terms->materials->back->thickness->toDouble(), $over->z), Way::Up->vector(), Way::Out->vector(), new Vector($rises ? -1.0 : 1.0, 0.0, 0.0)), Part::Body, $over->id);
+    }
+
+    /** @return list<Placed> what holds the low end of the lid over the tops, where there is room for it */
+    private function strip(MemberSite $site, Over $over, float $u): array
+    {
+        $high = $this->under('from the tops to the lid, at its low end', 0.0)->roundedDown($site->terms->format);
+        if ($this->tip > 0.0 || $high->result->toDouble() < self::STRIP) {
+            return [];
+        }
+        $piece = $site->make->inner('strip', 'Strip under the low end of the lid', $this->deep($site, $over), $high, Purpose::Carcass, Grain::Length, [self::front($site)], ['glued between top and lid']);
+
+        return [new Placed($piece, Pose::at($u, $over->v + $site->terms->materials->back->thickness->toDouble(), $over->z, Way::Out, Way::Up, Way::Right), Part::Body, $over->id)];
     }
 
     /** @param \Closure(float): float $u  along the wall of a place from the low end */
@@ -165,11 +209,11 @@ final readonly class SlopeNiche
     }
 
     /** @param float $x from the low end, and $u along the wall */
-    private function nailed(MemberSite $site, Over $over, int $number, float $x, float $u, float $tb): Placed
+    private function nailed(MemberSite $site, Over $over, int $number, float $x, float $u): Placed
     {
         $wide = $site->terms->rules->get(Rule::NailerWidth);
         $piece = $site->make->inner("nailer-$number", 'Nailer behind the joint of the back', $this->nailer($x), Working::start('width of the nailer', $wide), Purpose::Carcass, Grain::Any, [], ['through it and the back to a stud or a rafter']);
 
-        return new Placed($piece, Pose::at($u - $wide->toDouble() / 2, $over->v + $tb, $over->z, Way::Up, Way::Right, Way::Out), Part::Nailer, $over->id);
+        return new Placed($piece, Pose::at($u - $wide->toDouble() / 2, $over->v + $site->terms->materials->back->thickness->toDouble(), $over->z, Way::Up, Way::Right, Way::Out), Part::Nailer, $over->id);
     }
 }
