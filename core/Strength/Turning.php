@@ -10,11 +10,6 @@ final class Turning
     /** A stay is rated by a fifth more than the lid asks. */
     private const STAYS = 1.2;
 
-    /** What a leaf of 600 or less may weigh on two, three, four and five hinges, kg. */
-    private const HINGES = [2 => 6.0, 3 => 12.0, 4 => 17.0, 5 => 22.0];
-
-    private const LEAF = 600.0;
-
     /** What a screw of an anchor is pulled by, N. */
     private const ANCHOR = 350.0;
 
@@ -28,19 +23,6 @@ final class Turning
     public static function stays(float $kilograms, float $deep): float
     {
         return self::STAYS * self::lid($kilograms, $deep);
-    }
-
-    /** Hinges that a leaf wants for its weight: one wider than 600 counts as heavier. */
-    public static function hinges(float $kilograms, float $wide): int
-    {
-        $weight = $kilograms * max(1.0, $wide / self::LEAF);
-        foreach (self::HINGES as $count => $most) {
-            if ($weight <= $most) {
-                return $count;
-            }
-        }
-
-        return array_key_last(self::HINGES) + 1;
     }
 
     /** What pulls on its top hinge, N: m·g·(b/2) over the distance of the outer two. */

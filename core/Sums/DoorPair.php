@@ -7,22 +7,20 @@ namespace Incastro\Sums;
 use Incastro\Drawing\Drawing;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
+use Incastro\Measure\Unit;
 use Incastro\Measure\Working;
-use Incastro\Rules\HouseRules;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Rule;
+use Incastro\Strength\Hinges;
 
 /** Doors side by side: inset (w − 2r − (n − 1)·gap)/n by h − 2r, over the edges (w + 2o − (n − 1)·gap)/n by h + 2o. */
 #[About('doors', 'Doors', 'Sizes of doors in or over an opening.', 'Boxes')]
 final readonly class DoorPair implements Sum
 {
-    /** Two hinges up to this height, and one more up to each; mm and inches. */
-    private const HINGES = [2 => [900.0, 36.0], 3 => [1600.0, 64.0], 4 => [2000.0, 80.0]];
-
     public function __construct(
         #[Size('Width of the opening', ['1127', '44 3/8'], 50, 10_000)] public Length $width,
         #[Size('Height of the opening', ['1890', '74 3/8'], 50, 5_000)] public Length $height,
@@ -56,11 +54,6 @@ final readonly class DoorPair implements Sum
         if (! $across->result->isPositive() || ! $up->result->isPositive()) {
             throw new CannotBe('count', 'Nothing is left for a door: fewer of them, or smaller gaps.');
         }
-        $hinges = 5;
-        $rules = new HouseRules($format->unit);
-        foreach (array_reverse(self::HINGES, true) as $count => [$mm, $inches]) {
-            $hinges = $up->result->toDouble() <= $rules->either($mm, $inches)->toDouble() ? $count : $hinges;
-        }
         [$w, $h] = [$this->width->toDouble(), $this->height->toDouble()];
         [$from, $foot] = $isInset ? [$this->reveal->toDouble(), $this->reveal->toDouble()] : [-$this->lap->toDouble(), -$this->lap->toDouble()];
         $own = $across->result->toDouble();
@@ -69,7 +62,7 @@ final readonly class DoorPair implements Sum
         return new Worked([
             new Answer('Each wide', $fine->write($across->result), $across),
             new Answer('Each high', $fine->write($up->result), $up),
-            new Answer('Hinges, each', (string) $hinges),
+            new Answer('Hinges, each', (string) Hinges::forHeight($up->result->toDouble(), $format->unit === Unit::Inch)),
         ], new Drawing('Doors', ['house' => [Sketch::frame(0.0, 0.0, $w, $h)], 'doors' => $doors, 'answers' => [Sketch::answer($from, $from + $own, $h / 2, $fine->write($across->result)), Sketch::across(0.0, $w, -$h / 12, $format->write($this->width))]]), ['More hinges where a door is heavy or wide.']);
     }
 }

@@ -10,6 +10,7 @@ use Incastro\Geometry\Pose;
 use Incastro\Geometry\Solid;
 use Incastro\Geometry\Vector;
 use Incastro\Geometry\Way;
+use Incastro\Strength\Hinges;
 use Incastro\Units\Hand;
 use Incastro\Units\Motion;
 
@@ -19,13 +20,6 @@ use Incastro\Units\Motion;
  */
 final readonly class HungLeaf
 {
-    /** How many hinges by the height of a leaf, mm, and by its weight, kg, where it is up to 600 wide. */
-    private const BY_HEIGHT = [2 => 900.0, 3 => 1600.0, 4 => 2000.0, 5 => 2400.0];
-
-    private const BY_WEIGHT = [2 => 6.0, 3 => 12.0, 4 => 17.0, 5 => 22.0];
-
-    private const WIDE = 600.0;
-
     /** What hinges and a pull weigh, kg. */
     private const FITTINGS = 0.3;
 
@@ -40,20 +34,13 @@ final readonly class HungLeaf
     /** How many hinges carry a leaf that weighs so much; null where none do. */
     public function hinges(float $weight): ?int
     {
-        $weight = ($weight + self::FITTINGS) * max(1.0, $this->wide / self::WIDE);
-        foreach (self::BY_HEIGHT as $count => $high) {
-            if (max($this->heights) <= $high && $weight <= self::BY_WEIGHT[$count]) {
-                return $count;
-            }
-        }
-
-        return null;
+        return Hinges::carrying(max($this->heights), $weight + self::FITTINGS, $this->wide);
     }
 
     /** Whether it is wider than a leaf is that neither sags nor stands far out. */
     public function isWide(): bool
     {
-        return $this->wide > self::WIDE;
+        return $this->wide > Hinges::WIDE;
     }
 
     /**

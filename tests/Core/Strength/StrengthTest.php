@@ -10,6 +10,7 @@ use Incastro\Strength\Board;
 use Incastro\Strength\Bolts;
 use Incastro\Strength\Deck;
 use Incastro\Strength\Guard;
+use Incastro\Strength\Hinges;
 use Incastro\Strength\Loads;
 use Incastro\Strength\Overhang;
 use Incastro\Strength\Rail;
@@ -244,7 +245,7 @@ final class StrengthTest extends TestCase
         self::near(17.9, Rolling::aCastor(18.1 + Rolling::contents(830.4 * 882.4 * 191, 0.60), 6), 1);
         self::near(10.07, Turning::lid(4.71, 436));
         self::near(12.1, Turning::stays(4.71, 436), 1);
-        self::assertSame([3, 2, 5], [Turning::hinges(10.1, 596), Turning::hinges(5.9, 600), Turning::hinges(11.0, 1200)]);
+        self::assertSame([3, 2, 5], [Hinges::forWeight(10.1, 596), Hinges::forWeight(5.9, 600), Hinges::forWeight(11.0, 1200)]);
         self::near(25, Turning::hingePull(10.1, 596, 1200), 0);
         $kitchen = 5.0 + Rolling::contents(540 * 450 * 160, 0.25);
         self::near(13.3, $kitchen, 1);
