@@ -11,7 +11,9 @@ const props = defineProps<{ shape: SpaceShape }>()
 const job = useJob()
 const words = useVocabulary()
 const stated = computed(() => job.space?.choices.texture ?? null)
-const own = computed(() => job.space?.choices.textures ?? [])
+/** As chosen here, while the answers are on their way: two that are chosen at once must both count. */
+const chosen = ref<string[] | null>(null)
+const own = computed(() => chosen.value ?? job.space?.choices.textures ?? [])
 const isOpen = ref(false)
 const differ = ref(false)
 const asks = computed(() => stated.value === null || isOpen.value)
@@ -28,9 +30,11 @@ async function state(value: string) {
   await job.edit('space', { path: 'texture', value })
   isOpen.value = false
 }
-function setWall(at: number, value: string) {
+async function setWall(at: number, value: string) {
   const all = props.shape.edges.map((_, edge) => (edge === at ? value : (own.value[edge] ?? 'same')))
-  return job.edit('space', { path: 'textures', value: all })
+  chosen.value = all
+  await job.edit('space', { path: 'textures', value: all })
+  if (chosen.value === all) chosen.value = null
 }
 </script>
 

@@ -5,13 +5,20 @@ import { ref } from 'vue'
 
 export const session = ref<Session | null>(null)
 
-/** Who is signed in, asked once and remembered until it changes. */
+let asking: Promise<Session> | null = null
+
+/** Who is signed in, asked once and remembered until it changes; what waits on this device has been read by then. */
 export async function currentSession(): Promise<Session> {
-  if (session.value === null) {
-    session.value = await api<Session>('GET', '/api/session')
-    await useOutbox().belongTo(session.value.user?.email ?? null)
-  }
-  return session.value
+  if (session.value !== null) return session.value
+  asking ??= ask().finally(() => (asking = null))
+  return asking
+}
+
+async function ask(): Promise<Session> {
+  const told = await api<Session>('GET', '/api/session')
+  await useOutbox().belongTo(told.user?.email ?? null)
+  session.value = told
+  return told
 }
 
 /** What the server said to somebody else, or to nobody, does not stay behind. */
