@@ -86,12 +86,12 @@ async function visit(start: string | null, end: string | null) {
       value: { start, end, people: 1, weeks: 1, note: 'visit' },
     })
   else
-    for (const one of job.job?.choices.installing.sessions ?? [])
-      if (!one.cancelled)
-        await job.edit('job', {
-          path: `installing.sessions.${one.id}`,
-          value: { people: Math.min(3, one.people + 1) },
-        })
+    await job.edit('job', {
+      path: 'installing.sessions',
+      value: (job.job?.choices.installing.sessions ?? []).map((one) =>
+        one.cancelled ? one : { ...one, people: Math.min(3, one.people + 1) },
+      ),
+    })
 }
 
 const sessions = computed(() => station.value?.sessions ?? [])
