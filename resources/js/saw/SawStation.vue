@@ -64,6 +64,8 @@ async function cutDone() {
 const picked = ref<SawCut | null>(null)
 const undoable = computed(() => (picked.value && saw.isDone(picked.value) ? picked.value : saw.last.value))
 async function undoCut() {
+  // Who takes one back looks: the next press is meant.
+  ticked = 0
   if (undoable.value) await saw.untick(undoable.value)
   picked.value = null
 }
