@@ -22,7 +22,7 @@ for (const [kind, seed] of [
   ['Alcove', 11],
   ['Closet with a door', 12],
   ['Under a stair', 13],
-  ['Under a roof slope', 14],
+  ['Under a roof slope', 3],
   ['Corner of a room', 15],
   ['Round a chimney breast or chase', 16],
   ['Splayed bay', 17],

@@ -55,7 +55,12 @@ export const useOutbox = defineStore('outbox', () => {
   async function belongTo(name: string | null) {
     account.value = name
     // A browser that keeps nothing (some private windows) still sends: what waits then waits on this page alone.
-    waiting.value = name === null ? [] : await box.of(name).catch(() => [])
+    const kept = name === null ? [] : await box.of(name).catch(() => [])
+    // What was typed while that was read is no less there.
+    const since = waiting.value.filter(
+      (one) => one.account === name && !kept.some((other) => other.id === one.id),
+    )
+    waiting.value = [...kept, ...since]
     state.value = 'calm'
     if (unsent.value.length > 0) void send()
   }
