@@ -307,17 +307,19 @@ final readonly class PullOutBody
         return null;
     }
 
-    /** What carries its slides at a side, by height: sills or sides, and stretchers. */
+    /** What carries its slides at a side, by height: sills or sides, and stretchers, which a low side does without. */
     public function carrier(Assembly $built, Hand $side, bool $isUpper): string
     {
         $letter = $side === Hand::Left ? 'L' : 'R';
-        $role = $this->isOpen($side) ? ($isUpper ? "stretcher-$letter" : "sill-$letter") : "side-$letter";
-        foreach ($built->placed as $placed) {
-            if (str_ends_with($placed->piece->key, ":pull-out-$role")) {
-                return $placed->piece->key;
+        $roles = $this->isOpen($side) ? [...$isUpper ? ["stretcher-$letter"] : [], "sill-$letter"] : ["side-$letter"];
+        foreach ($roles as $role) {
+            foreach ($built->placed as $placed) {
+                if (str_ends_with($placed->piece->key, ":pull-out-$role")) {
+                    return $placed->piece->key;
+                }
             }
         }
 
-        throw new \LogicException("A pull-out has $role.");
+        throw new \LogicException('A pull-out has '.implode(' or ', $roles).'.');
     }
 }
