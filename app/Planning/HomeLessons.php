@@ -8,7 +8,6 @@ use App\Models\Home;
 use App\Models\Job;
 use Incastro\Log\Lesson;
 use Incastro\Log\Lessons;
-use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\SawChoices;
 use Incastro\Planning\ToBuy;
@@ -52,7 +51,7 @@ final class HomeLessons
             }
         }
         foreach ($choices['stock'] as $i => $stock) {
-            $choices['stock'][$i]['price'] = $home->habits['prices'][ToBuy::key('sheet', $stock['material'], $stock['name'], Length::ofNanometres($stock['length']['nm']))] ?? $stock['price'];
+            $choices['stock'][$i]['price'] = $home->habits['prices'][ToBuy::sheetKey($stock)] ?? $stock['price'];
         }
         $choices['installing']['hours'] = ($home->habits['hours'] ?? []) + $choices['installing']['hours'];
         $choices['buying'] = ($home->habits['buying'] ?? []) + $choices['buying'];

@@ -105,7 +105,7 @@ final class JobRecords
     {
         $prices = [];
         foreach ($job->choices['stock'] as $stock) {
-            $prices[ToBuy::key('sheet', $stock['material'], $stock['name'], Length::ofNanometres($stock['length']['nm']))] = (float) $stock['price'];
+            $prices[ToBuy::sheetKey($stock)] = (float) $stock['price'];
         }
         $paid = array_filter($log->kind(LogFacts::MONEY), fn (array $fact) => ($fact['body']['line'] ?? '') !== '' && ($fact['body']['listed'] ?? 0) > 0);
 

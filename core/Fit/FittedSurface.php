@@ -44,9 +44,12 @@ final readonly class FittedSurface
     public function face(): ?Face
     {
         $holds = $this->surface->holds;
-        $high = min($this->height->result->toDouble(), ($holds instanceof ClosesWall ? $holds->closes() : null)?->toDouble() ?? INF);
+        if (! $holds instanceof ClosesWall) {
+            return null;
+        }
+        $high = min($this->height->result->toDouble(), $holds->closes()?->toDouble() ?? INF);
 
-        return $holds instanceof ClosesWall ? new Face($this->frame->wall, $this->u, $this->end(), $this->z, $this->z + $high, $this->front()) : null;
+        return new Face($this->frame->wall, $this->u, $this->end(), $this->z, $this->z + $high, $this->front());
     }
 
     /** Where its own face is, out from the wall, mm. */

@@ -127,6 +127,16 @@ final class ToBuy
         return implode(':', [$kind, $material, $name, $length->nanometres()]);
     }
 
+    /**
+     * The key of a sheet as the choices keep it.
+     *
+     * @param  array<string, mixed>  $stock
+     */
+    public static function sheetKey(array $stock): string
+    {
+        return self::key('sheet', $stock['material'], $stock['name'], Length::ofNanometres($stock['length']['nm']));
+    }
+
     /** @return list<Need> */
     private function hardware(): array
     {
