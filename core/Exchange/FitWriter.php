@@ -21,6 +21,7 @@ use Incastro\Fit\Holds\StandsBought;
 use Incastro\Fit\Layout\Member;
 use Incastro\Fit\Layout\Option;
 use Incastro\Fit\Layout\RunEnd;
+use Incastro\Fit\Members\Around;
 use Incastro\Fit\Members\Beside;
 use Incastro\Fit\Members\Over;
 use Incastro\Fit\Members\Under;
@@ -103,7 +104,7 @@ final readonly class FitWriter
     private function members(FittedRun $run): array
     {
         $cells = array_merge(array_map(fn (FittedBay $bay) => $bay->bay->id, $run->bays), array_map(fn (FittedCell $cell) => $cell->tier->id, $run->cells));
-        $made = [...array_map(fn (Under|Over $one) => [$one->id, $one->mark, $one->length], [...$run->under(), ...$run->over()]), ...array_map(fn (Beside $one) => [$one->id, $one->mark, $one->height], $run->beside())];
+        $made = [...array_map(fn (Under|Over|Around $one) => [$one->id, $one->mark, $one->length], [...$run->under(), ...$run->over(), ...$run->around()]), ...array_map(fn (Beside $one) => [$one->id, $one->mark, $one->height], $run->beside())];
 
         return array_values(array_map(fn (Member $member) => [
             'id' => $member->id, 'cells' => $member->cells, 'holds' => $this->unit($member->holds), 'form' => $member->holds->form()->value,

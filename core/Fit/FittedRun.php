@@ -7,6 +7,7 @@ namespace Incastro\Fit;
 use Incastro\Fit\Closing\FittedEdge;
 use Incastro\Fit\Closing\Side;
 use Incastro\Fit\Layout\Run;
+use Incastro\Fit\Members\Around;
 use Incastro\Fit\Members\Beside;
 use Incastro\Fit\Members\FittedMember;
 use Incastro\Fit\Members\Over;
@@ -83,6 +84,12 @@ final readonly class FittedRun
     public function beside(): array
     {
         return array_values(array_filter($this->members, fn (FittedMember $member) => $member instanceof Beside));
+    }
+
+    /** @return list<Around> what runs round its boxes */
+    public function around(): array
+    {
+        return array_values(array_filter($this->members, fn (FittedMember $member) => $member instanceof Around));
     }
 
     /** How far it stands out from its wall, what lies over it included: v, mm. */

@@ -61,7 +61,9 @@ final readonly class SurfaceFitter
         $into = -($this->demand($surface)->into?->toDouble() ?? 0.0);
         $heads = array_merge(...array_map(fn (float $v) => array_map(fn (float $u) => $frame->ceilingAt($u, $v), $frame->ceilingBreaks($from, $to, $v)), [$into, ...$depths]));
         $head = $surface->head?->toDouble() ?? min($heads);
-        $heights = [$foot, ...$frame->bendsBetween($foot, max($foot, $head)), $head];
+        // Walls lean: what is a strip follows them where it lies.
+        [$low, $high] = $this->demand($surface)->band?->within($foot, max($foot, $head)) ?? [$foot, max($foot, $head)];
+        $heights = [$low, ...$frame->bendsBetween($low, $high), $high];
         $sides = fn (\Closure $side): array => array_merge(...array_map(fn (float $v) => array_map(fn (float $z) => $side($v, $z), $heights), $depths));
         // Beside a door or an open edge the wall itself ends.
         $free = [max(0.0, ...$sides($frame->leftAt(...))), min($long, ...$sides($frame->rightAt(...)))];
@@ -71,7 +73,8 @@ final readonly class SurfaceFitter
         [$foot, $head] = $this->ends($surface->foot, $surface->head, [$foot + $around, $head - $around], $demand->height, self::LOW);
         $width = Working::start($surface->from === null && $surface->to === null ? 'clear width of the wall' : 'from end to end along the wall', Length::ofDouble($right - $left));
         $height = Working::start($surface->foot === null && $surface->head === null ? 'clear height of the wall' : 'from foot to head', Length::ofDouble($head - $foot));
-        $v = $right > $left && $head > $foot ? max(0.0, $frame->backBulge($left - $around, $right + $around, $foot - $around, $head + $around)) : 0.0;
+        [$low, $high] = $demand->band?->within($foot, max($foot, $head)) ?? [$foot - $around, $head + $around];
+        $v = $right > $left && $head > $foot ? max(0.0, $frame->backBulge($left - $around, $right + $around, $low, $high)) : 0.0;
 
         return new FittedSurface($surface, $mark, $frame, $left, $foot, $v, $width, $height, $this->findings($surface, $width, $height, $frame), $demand->thickness->toDouble());
     }

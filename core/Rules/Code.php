@@ -85,6 +85,7 @@ enum Code: string
     case Overlap = 'overlap';
     case PanelCaught = 'panel-caught';
     case CornerNotSquare = 'corner-not-square';
+    case PieceShort = 'piece-short';
     case PlanCannotClose = 'plan-cannot-close';
     case PlanCrosses = 'plan-crosses';
     case PlanFloats = 'plan-floats';

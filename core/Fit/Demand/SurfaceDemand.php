@@ -6,10 +6,10 @@ namespace Incastro\Fit\Demand;
 
 use Incastro\Measure\Length;
 
-/** What lies on a wall asks of it: how much of it at least, how far it then stands out, how far round its place it reaches on the wall, and how far into it. */
+/** What lies on a wall asks of it: how much of it at least, how far it then stands out, how far round its place it reaches on the wall, and how far into it; a strip takes only a band of it. */
 final readonly class SurfaceDemand
 {
-    public function __construct(public Extent $width, public Extent $height, public Length $thickness, public ?Length $around = null, public ?Length $into = null)
+    public function __construct(public Extent $width, public Extent $height, public Length $thickness, public ?Length $around = null, public ?Length $into = null, public ?Band $band = null)
     {
     }
 }

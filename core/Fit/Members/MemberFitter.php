@@ -114,9 +114,10 @@ final readonly class MemberFitter
         $beside = $sides->atEnds($this->atEnds, $boxes, $ends, $marks);
         [$over, $findings] = (new OverFitter($this->terms, $this->frame, $this->house))->rows($this->of(MemberForm::Over), $boxes, $cells, $beside, $headroom, $back, $face, $ends, $marks);
         $under = (new UnderFitter($this->terms, $this->frame))->rows($this->of(MemberForm::Under), $boxes, $marks);
+        $around = (new AroundFitter($this->terms, $this->frame, $this->house))->rows($this->of(MemberForm::Around), $boxes, $beside, $ends, $marks);
         $shelves = new ShelfFitter($this->terms, $this->frame, $this->house);
         $fitted = $shelves->shelves($cells, $ends);
 
-        return new FittedMembers([...$under, ...$over, ...$beside], $fitted, [...$findings, ...$sides->nowhere($this->of(MemberForm::Beside), $beside), ...$shelves->findings]);
+        return new FittedMembers([...$under, ...$over, ...$beside, ...$around], $fitted, [...$findings, ...$sides->nowhere($this->of(MemberForm::Beside), $beside), ...$shelves->findings]);
     }
 }

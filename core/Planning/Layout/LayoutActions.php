@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Planning\Layout;
 
+use Incastro\Fit\Demand\MemberForm;
 use Incastro\Fit\Layout\Size;
 use Incastro\Measure\Length;
 use Incastro\Planning\InvalidChoice;
@@ -369,8 +370,9 @@ final readonly class LayoutActions
             throw $this->refused("What is added is one of $names, and names the cells that it spans.");
         }
         foreach ($this->layout[$list] as $other) {
-            // Two worktops, or a lid and a worktop, do not lie over one cell.
-            $isInItsPlace = $family === Family::Front || ($family === Family::Member && LayoutUnits::form($other) === LayoutUnits::form(LayoutDocument::holds($blueprint->about->kind)));
+            // Two worktops, or a lid and a worktop, do not lie over one cell; a skirting and a cornice may both run round it.
+            $form = LayoutUnits::form(LayoutDocument::holds($blueprint->about->kind));
+            $isInItsPlace = $family === Family::Front || ($family === Family::Member && $form !== MemberForm::Around && LayoutUnits::form($other) === $form);
             if ($isInItsPlace && array_intersect($cells, $other['cells']) !== []) {
                 throw $this->refused(sprintf('There is a %s already.', lcfirst(Kinds::standard()->find($other['kind'])->about->label ?? $other['kind'])));
             }

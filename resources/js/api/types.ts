@@ -222,14 +222,14 @@ export interface UnitKind {
   hint: string
   parameters: Parameter[]
   /** How a member lies to its cells. */
-  form: 'under' | 'over' | 'beside' | null
+  form: 'under' | 'over' | 'beside' | 'around' | null
 }
 
 export interface FitMember {
   id: string
   cells: string[]
   holds: Held
-  form: 'under' | 'over' | 'beside'
+  form: 'under' | 'over' | 'beside' | 'around'
   rows: { mark: string; length: Working }[]
 }
 

@@ -27,7 +27,7 @@ interface Addition {
   kind: string
   cells: (string | undefined)[]
 }
-/** What may be added: under all bays, over the selected tier and those beside it, or beside an end that no wall closes. */
+/** What may be added: round or under all bays, over the selected tier and those beside it, or beside an end that no wall closes. */
 const additions = computed(() =>
   of('member').flatMap((one): Addition[] => {
     const held = members.value.filter((other) => other.form === one.form)
@@ -35,6 +35,8 @@ const additions = computed(() =>
       held.some((other) => cells.some((cell) => cell && other.cells.includes(cell)))
         ? []
         : [{ key: `${one.kind}-${key}`, label, kind: one.kind, cells }]
+    if (one.form === 'around')
+      return [{ key: one.kind, label: one.label, kind: one.kind, cells: bayIds.value }]
     if (one.form === 'under') return add('all', `${one.label} under it`, bayIds.value)
     if (one.form === 'beside')
       return (run.value?.open_sides ?? []).flatMap((side) =>
