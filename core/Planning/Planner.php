@@ -25,6 +25,7 @@ use Incastro\Cut\CutPlan;
 use Incastro\Cut\Stock;
 use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
+use Incastro\Fit\FittedSurface;
 use Incastro\Fit\LayoutFitter;
 use Incastro\Fit\Marks;
 use Incastro\Fit\Terms;
@@ -41,6 +42,7 @@ use Incastro\Units\Assembly;
 use Incastro\Units\Make\Joinery;
 use Incastro\Units\Placed;
 use Incastro\Units\RunBuilder;
+use Incastro\Units\Sites\StandsAgainst;
 use Incastro\Units\SurfaceBuilder;
 
 /**
@@ -209,7 +211,10 @@ final readonly class Planner
         $builder = new RunBuilder($terms, $space->layout->openings);
         $surfaces = new SurfaceBuilder($terms, $space->layout->openings);
 
-        return [$layout, [...array_map(fn (FittedRun $run) => $builder->build($run, $marks), $layout->runs), ...array_map($surfaces->build(...), $layout->surfaces)]];
+        $built = array_map(fn (FittedRun $run) => $builder->build($run, $marks), $layout->runs);
+        $against = new StandsAgainst($terms->room, $layout, $built);
+
+        return [$layout, [...$built, ...array_map(fn (FittedSurface $surface) => $surfaces->build($surface, $against), $layout->surfaces)]];
     }
 
     /** @return array{FittedLayout, list<Assembly>, list<Carried>, list<Finding>} */

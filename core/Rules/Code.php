@@ -108,6 +108,7 @@ enum Code: string
     case ShelvesTooClose = 'shelves-too-close';
     case Sliver = 'sliver';
     case StileOnSocket = 'stile-on-socket';
+    case ScarfOffStud = 'scarf-off-stud';
     case SnapRing = 'snap-ring';
     case SocketCovered = 'socket-covered';
     case StayWeak = 'stay-too-weak';

@@ -7,6 +7,7 @@ namespace Incastro\Units;
 use Incastro\Fit\FittedSurface;
 use Incastro\Fit\Terms;
 use Incastro\Units\Shell\CutAround;
+use Incastro\Units\Sites\StandsAgainst;
 use Incastro\Units\Sites\SurfaceSite;
 
 /** Builds what lies on a wall, cut around what is there. */
@@ -17,10 +18,10 @@ final readonly class SurfaceBuilder
     {
     }
 
-    public function build(FittedSurface $surface): Assembly
+    public function build(FittedSurface $surface, StandsAgainst $against): Assembly
     {
         $holds = $surface->surface->holds;
-        $built = $holds instanceof SurfaceUnit && $surface->findings === [] ? $holds->build(new SurfaceSite($surface, $this->terms)) : new Assembly([]);
+        $built = $holds instanceof SurfaceUnit && $surface->findings === [] ? $holds->build(new SurfaceSite($surface, $this->terms, $against)) : new Assembly([]);
 
         return (new CutAround($surface->frame, $this->terms, $this->openings))->all($built);
     }

@@ -22,7 +22,8 @@ final readonly class SurfaceSite
 {
     public Workshop $make;
 
-    public function __construct(public FittedSurface $place, public Terms $terms)
+    /** @param StandsAgainst|null $against  what stands against its wall, where that is known */
+    public function __construct(public FittedSurface $place, public Terms $terms, public ?StandsAgainst $against = null)
     {
         $this->make = new Workshop($place->surface->id, $place->mark, $terms->materials, $terms->format);
     }

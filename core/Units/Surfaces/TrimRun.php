@@ -8,6 +8,7 @@ use Incastro\Fit\Demand\Band;
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
 use Incastro\Fit\Holds\GoesOnLast;
+use Incastro\Geometry\Block;
 use Incastro\Geometry\Vector;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
@@ -27,6 +28,7 @@ use Incastro\Units\Assembly;
 use Incastro\Units\Hand;
 use Incastro\Units\Make\Trim\TrimCorner;
 use Incastro\Units\Make\Trim\TrimStrip;
+use Incastro\Units\Placed;
 use Incastro\Units\Sites\SurfaceSite;
 use Incastro\Units\SurfaceUnit;
 use Incastro\Units\TrimEnd;
@@ -42,6 +44,9 @@ final readonly class TrimRun implements SurfaceUnit, GoesOnLast
 {
     /** Nearer to a corner than this it ends there: walls lean and bulge, mm. */
     private const AT_CORNER = 60.0;
+
+    /** A splice so near to the middle of a stud is on it, mm. */
+    private const ON_STUD = 40.0;
 
     /** A corner off square by less than this is square, degrees. */
     private const SQUARE = 0.5;
@@ -96,8 +101,61 @@ final readonly class TrimRun implements SurfaceUnit, GoesOnLast
         $from = $this->left === TrimEnd::Returned ? $strip->reach() : 0.0;
         $to = $long - ($this->right === TrimEnd::Returned ? $strip->reach() : 0.0);
         $at = new Vector($site->place->u, $site->place->v, $site->place->z + $foot);
+        $between = $this->between($site, $strip, $foot, [$from, $left], [$to, $right]);
+        if ($between === []) {
+            return new Assembly([], findings: [Finding::clash(Code::PieceShort, sprintf('What stands against the %s leaves no place for %s.', $site->terms->room->shape->wallName($site->place->frame->wall), $site->place->mark), $site->place->surface->id)->withWaysOut([$this->away($site)])]);
+        }
+        $studs = array_map(fn (Block $stud): float => ($stud->u0 + $stud->u1) / 2 - $site->place->u, $site->studs());
+        $placed = [];
+        $last = count($between) - 1;
+        foreach ($between as $i => [[$begin, $atBegin], [$end, $atEnd]]) {
+            array_push($placed, ...$strip->build($last === 0 ? 'strip' : 'strip-'.chr(ord('a') + $i), $begin, $end, $atBegin, $atEnd, $at, Way::Right->vector(), Way::Out->vector(), $site->place->surface->id, $studs));
+        }
 
-        return new Assembly($strip->build('strip', $from, $to, $left, $right, $at, Way::Right->vector(), Way::Out->vector(), $site->place->surface->id), [], [$strip->nails($long)], [], [...$this->findings($site, 'left', $left), ...$this->findings($site, 'right', $right)]);
+        return new Assembly($placed, [], [$strip->nails($long)], [], [...$this->offStud($site, $placed, $studs), ...$this->findings($site, 'left', $left), ...$this->findings($site, 'right', $right)]);
+    }
+
+    /**
+     * Where studs were noted and two parts meet beside them all.
+     *
+     * @param  list<Placed>  $placed
+     * @param  list<float>  $studs
+     * @return list<Finding>
+     */
+    private function offStud(SurfaceSite $site, array $placed, array $studs): array
+    {
+        $findings = [];
+        foreach (array_slice($placed, 1) as $i => $part) {
+            $at = $part->bounds->u0 - $site->place->u;
+            $isJoint = $part->bounds->meets($placed[$i]->bounds, -1.0);
+            if ($studs !== [] && $isJoint && array_filter($studs, fn (float $stud) => abs($stud - $at) <= self::ON_STUD) === []) {
+                $findings[] = Finding::warning(Code::ScarfOffStud, sprintf('The splice of %s %s along the wall has no stud behind it: glue it over a block, or note the studs there.', $site->place->mark, $site->terms->write($part->bounds->u0)), $site->place->surface->id);
+            }
+        }
+
+        return $findings;
+    }
+
+    /**
+     * From where to where it goes: it ends square at what stands against its wall.
+     *
+     * @param  array{float, TrimCorner}  $from
+     * @param  array{float, TrimCorner}  $to
+     * @return list<array{array{float, TrimCorner}, array{float, TrimCorner}}>
+     */
+    private function between(SurfaceSite $site, TrimStrip $strip, float $foot, array $from, array $to): array
+    {
+        $place = $site->place;
+        $around = new Block($place->u + $from[0], $place->u + $to[0], $place->v, $place->v + $strip->reach(), $place->z + $foot, $place->z + $foot + $strip->high());
+        $square = new TrimCorner(TrimEnd::Square);
+        $between = [];
+        foreach ($site->against?->along($place->frame, $around) ?? [] as [$begins, $ends]) {
+            $between[] = [$from, [$begins - $place->u, $square]];
+            $from = [$ends - $place->u, $square];
+        }
+        $least = TrimStrip::shortest($site->terms->materials, $site->terms->rules)->toDouble();
+
+        return array_values(array_filter([...$between, [$from, $to]], fn (array $one) => $one[1][0] - $one[0][0] >= $least));
     }
 
     private function strip(SurfaceSite $site): TrimStrip

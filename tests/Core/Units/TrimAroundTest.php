@@ -10,6 +10,7 @@ use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unit;
+use Incastro\Pieces\Piece;
 use Incastro\Pieces\Works\Work;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
@@ -84,6 +85,17 @@ final class TrimAroundTest extends TestCase
         [$front, $left, $right] = [$strips['round:front']->bounds, $strips['round:side-L']->bounds, $strips['round:side-R']->bounds];
         self::assertEqualsWithDelta([340.0, 358.0, 0.0, 145.0], [$front->v0, $front->v1, $front->z0, $front->z1], 1e-6);
         self::assertEqualsWithDelta([$front->u0, 18.0, 358.0, $front->u1], [$left->u0, $left->v0, $left->v1, $right->u1], 1e-6);
+    }
+
+    public function test_with_the_skirting_of_its_wall_it_goes_round_everything(): void
+    {
+        $layout = self::layout([self::free('a'), self::box('b', 1180), self::free('c')]);
+        $layout = $layout->with(['surfaces' => [['id' => 'wall'] + Doc::holds('trim-run', ['width' => TestLayout::mm(145)]) + ['on' => ['wall' => 0, 'from' => null, 'to' => null, 'foot' => null, 'head' => null]]]]);
+        self::assertSame([], $layout->clashes());
+        $own = array_values(array_filter($layout->plan()->pieces(), fn (Piece $piece) => str_starts_with($piece->key, 'wall:')));
+        // The wall of 2600 less the furniture of 1180: from corner to its left side, and from its right side to the corner.
+        self::assertSame([710.0, 710.0], array_map(fn (Piece $piece) => $piece->length->result->toDouble(), $own));
+        self::assertSame(['right: square', 'left: square'], [$own[0]->joints[1], $own[1]->joints[0]]);
     }
 
     public function test_at_a_wall_it_ends_square_and_beside_a_shallower_box_at_its_face(): void

@@ -107,6 +107,18 @@ final class TrimRunTest extends TestCase
         self::assertSame([], array_filter($plan->findings, fn (Finding $finding) => $finding->severity === Severity::Clash && $finding->code->value !== 'no-stock'));
     }
 
+    public function test_parts_meet_over_a_stud_that_was_noted(): void
+    {
+        $at = fn (float $stud): array => self::layout([], 3000.0)->thing('stud', 'stud', $stud - 22, 0, 44, 2400, 0, 'uncovered')->plan()->assemblies[0]->placed;
+        $parts = $at(1700.0);
+        // 3000 is longer than a piece of 2400; in halves it would meet at 1500.
+        self::assertCount(2, $parts);
+        self::assertEqualsWithDelta(1700.0, $parts[1]->bounds->u0, 20.0);
+        self::assertEqualsWithDelta(1500.0, $at(100.0)[1]->bounds->u0, 20.0);
+        $said = fn (float $stud): array => array_filter(self::layout([], 3000.0)->thing('stud', 'stud', $stud - 22, 0, 44, 2400, 0, 'uncovered')->plan()->findings, fn (Finding $one) => $one->code->value === 'scarf-off-stud');
+        self::assertSame([0, 1], [count($said(1700.0)), count($said(100.0))]);
+    }
+
     #[DataProviderExternal(TestKind::class, 'all')]
     public function test_on_every_wall_of_every_room_it_meets_its_corners_and_stays_inside(SpaceKind $kind): void
     {

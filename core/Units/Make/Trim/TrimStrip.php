@@ -41,6 +41,9 @@ final readonly class TrimStrip
 
     private const STUDS = 400.0;
 
+    /** No part is shorter, mm and inches. */
+    private const LEAST = [400.0, 16.0];
+
     private float $w;
 
     private float $t;
@@ -92,18 +95,39 @@ final readonly class TrimStrip
      * @param  Vector  $at  where it would begin at 0
      * @param  Vector  $along  to the right as it is seen
      * @param  Vector  $out  off what it lies on
+     * @param  list<float>  $studs  middles of those behind it, over which parts meet
      * @return non-empty-list<Placed>
      */
-    public function build(string $role, float $from, float $to, TrimCorner $left, TrimCorner $right, Vector $at, Vector $along, Vector $out, string $owner): array
+    public function build(string $role, float $from, float $to, TrimCorner $left, TrimCorner $right, Vector $at, Vector $along, Vector $out, string $owner, array $studs = []): array
     {
-        $count = max(1, (int) ceil(($to - $from) / ($this->terms->rule(Rule::LongestPiece) - $this->t)));
+        $cuts = [$from, ...$this->scarfs($from, $to, $studs), $to];
+        $count = count($cuts) - 1;
         $placed = [];
         foreach (range(0, $count - 1) as $i) {
-            $ends = [$from + $i * ($to - $from) / $count, $from + ($i + 1) * ($to - $from) / $count];
-            $placed[] = $this->part($count === 1 ? $role : $role.'-'.($i + 1), $ends, $i === 0 ? $left : null, $i === $count - 1 ? $right : null, $at, $along, $out, $owner);
+            $placed[] = $this->part($count === 1 ? $role : $role.'-'.($i + 1), [$cuts[$i], $cuts[$i + 1]], $i === 0 ? $left : null, $i === $count - 1 ? $right : null, $at, $along, $out, $owner);
         }
 
         return $placed;
+    }
+
+    /**
+     * Where its parts meet: over the farthest stud that a piece reaches, where one is known there; else so that all are alike.
+     *
+     * @param  list<float>  $studs
+     * @return list<float>
+     */
+    private function scarfs(float $from, float $to, array $studs): array
+    {
+        $most = $this->terms->rule(Rule::LongestPiece) - $this->t;
+        $least = $this->terms->rules->either(...self::LEAST)->toDouble();
+        $cuts = [];
+        while ($to - $from > $most) {
+            $even = $from + ($to - $from) / ceil(($to - $from) / $most);
+            $over = array_filter($studs, fn (float $stud) => $stud <= min($from + $most, $to - $least) && $stud >= $from + $least && ($to - $stud <= $most || $stud >= $even));
+            $cuts[] = $from = $over === [] ? $even : max($over);
+        }
+
+        return $cuts;
     }
 
     /**
