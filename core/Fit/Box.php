@@ -6,6 +6,7 @@ namespace Incastro\Fit;
 
 use Incastro\Fit\Holds\ChangesBox;
 use Incastro\Fit\Holds\LeavesBottomOut;
+use Incastro\Fit\Holds\LeavesTopOut;
 use Incastro\Fit\Holds\WantsFlushRails;
 use Incastro\Fit\Layout\Option;
 use Incastro\Geometry\Axis;
@@ -190,6 +191,12 @@ final readonly class Box
         }
 
         return false;
+    }
+
+    /** Whether a stretcher stands for its top. */
+    public function hasStretcher(): bool
+    {
+        return $this->has(LeavesTopOut::class) && ! $this->isOpen && ! $this->top->isRaked() && ! $this->top->isSloped();
     }
 
     /** Whether the front of an opening below closes the one of a tier too. */

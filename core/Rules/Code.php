@@ -191,6 +191,7 @@ enum Code: string
     case NoSlope = 'no-slope';
     case NothingBehind = 'nothing-behind';
     case MantelHeat = 'mantel-heat';
+    case HalfCannotPass = 'half-cannot-pass';
     case HalfWallWeak = 'half-wall-weak';
     case FreeEndLong = 'free-end-long';
     case PostThin = 'post-thin';

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Members;
 
+use Incastro\Fit\Box;
 use Incastro\Fit\Demand\MemberDemand;
 use Incastro\Fit\Demand\MemberForm;
 use Incastro\Fit\Members\Over;
@@ -17,6 +18,7 @@ use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Catalogue;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Made;
 use Incastro\Rules\Parameters\Size;
@@ -31,9 +33,11 @@ use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\Desk\KneeFields;
 use Incastro\Units\Make\ScribedTop;
+use Incastro\Units\Make\TopRoundFoot;
 use Incastro\Units\MemberUnit;
 use Incastro\Units\Placed;
 use Incastro\Units\Sites\MemberSite;
+use Incastro\Units\TopSplit;
 
 /** A board over boxes and knee spaces, scribed to the wall behind it and to those at its ends; its front edge is straight. */
 #[About('worktop', 'Worktop', 'A board over what stands under it, cut to the walls.', 'Boards', 'W')]
@@ -53,6 +57,8 @@ final readonly class Worktop implements MemberUnit
         #[Toggle('Frames of legs instead of sides', false)] public bool $legs,
         #[Size('Strip under its front over knees, height', ['0', '0'], 0, 150, 'None where it is 0.')] public Length $strip,
         #[Toggle('Cable hole over knees', false)] public bool $hole,
+        #[Size('Stands over free ends', ['0', '0'], 0, 100)] public Length $ends,
+        #[Choice('Round the foot of a basin it is', TopSplit::Auto)] public TopSplit $split,
         #[Made('Made of', Purpose::Top)] public ?string $made = null,
     ) {
     }
@@ -74,17 +80,32 @@ final readonly class Worktop implements MemberUnit
         if (! $worktop instanceof Over) {
             return new Assembly([]);
         }
-        $placed = (new ScribedTop($site, $worktop))->board('top', 'Worktop', Finish::Straight);
+        $placed = (new ScribedTop($site, $worktop, $this->over($site, $worktop, 'left'), $this->over($site, $worktop, 'right')))->board('top', 'Worktop', Finish::Straight);
         $knees = new KneeFields($site, $worktop);
         $placed = $this->hole ? $knees->bored($placed) : $placed;
         [$placed, $findings] = $this->opened($site, $worktop, $placed);
 
+        $round = (new TopRoundFoot($site, $worktop, $this->split))->parts($placed);
+
         return Assembly::all(
-            new Assembly([$placed], array_map(fn (string $top) => new Joint($top, $placed->piece->key, JointKind::Screws, 'worktop from below'), $worktop->carriers)),
+            $round ?? new Assembly([$placed], array_map(fn (string $top) => new Joint($top, $placed->piece->key, JointKind::Screws, 'worktop from below'), $worktop->carriers)),
             $knees->build($placed, $this->cleats, $this->sides, $this->legs, $this->between, $this->strip, $this->hole),
             $this->end($site, $worktop),
             new Assembly([], findings: [...$findings, ...$this->standsOut($site, $worktop)]),
         );
+    }
+
+    /** How far it stands out over an end: not where a wall is, or something stands as high, mm. */
+    private function over(MemberSite $site, Over $worktop, string $side): float
+    {
+        $isLeft = $side === 'left';
+        $at = $isLeft ? $worktop->u : $worktop->end();
+        $stop = $isLeft ? $site->run->ends->leftStop : $site->run->ends->rightStop;
+        $out = $this->ends->toDouble();
+        $isTaken = ($isLeft ? $worktop->meetsLeft : $worktop->meetsRight) || ($stop !== null && abs($stop - $at) < $out + 1.0)
+            || array_filter($site->run->boxes, fn (Box $box) => $box->highest() > $worktop->z + 1.0 && $box->z < $worktop->z && ($isLeft ? $box->right() <= $at + 1.0 && $box->right() > $at - $out - 1.0 : $box->u >= $at - 1.0 && $box->u < $at + $out + 1.0)) !== [];
+
+        return $isTaken ? 0.0 : $out;
     }
 
     /**

@@ -21,6 +21,7 @@ use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
 use Incastro\Pieces\Works\Sawn;
 use Incastro\Rules\Materials\Purpose;
+use Incastro\Rules\Rule;
 use Incastro\Units\Assembly;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
@@ -224,8 +225,18 @@ final readonly class BoxShell
             $this->box->isOpen => [],
             $top->isRaked() => [$this->rakedTop()],
             $top->isSloped() => $this->slopedTops(),
+            $this->box->hasStretcher() => [$this->stretcher()],
             default => [$this->between('top', 'Top', $this->box->highest() - $this->t)],
         };
+    }
+
+    /** In front, flat under what closes the box. */
+    private function stretcher(): Placed
+    {
+        $wide = Working::start('width of a nailer', $this->terms->rules->get(Rule::NailerWidth));
+        $piece = $this->make->inner('top', 'Front stretcher', $this->joints->between($this->betweenSides()), $wide, Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::ofFront($this->terms->rules->schools->edges))], [$this->joints->words(), 'what lies over it is screwed up through it']);
+
+        return new Placed($piece, Pose::at($this->box->u + $this->t - $this->joints->deep()->toDouble(), $this->v + $this->d - $wide->result->toDouble(), $this->box->highest() - $this->t, Way::Right, Way::Out, Way::Up), Part::Body, $this->box->id);
     }
 
     /**

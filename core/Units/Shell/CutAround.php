@@ -74,9 +74,15 @@ final readonly class CutAround
             }
             // What lies on the wall is opened for what is in it, also where it passes before that.
             $before = new Block($block->u0, $block->u1, $block->v0, $block->v1 + ($isOpened ? self::BEFORE : 0.0), $block->z0, $block->z1);
+            // A box is slid home past it: what of it comes to stand behind is cut as well.
+            $past = new Block($block->u0, $block->u1, -self::FAR, $block->v1, $block->z0, $block->z1);
             $next = [];
             foreach ($placed as $one) {
-                $parts = ! $one->piece->isCutFor($thing->id) && $one->bounds->meets($one->part === Part::Cladding ? $before : $block, 0.0) ? $this->cut($one, $thing, $block, $clearance) : [$one];
+                $parts = ! $one->piece->isCutFor($thing->id) && $one->bounds->meets(match ($one->part) {
+                    Part::Cladding => $before,
+                    Part::Nailer, Part::Back => $past,
+                    default => $block,
+                }, 0.0) ? $this->cut($one, $thing, $block, $clearance) : [$one];
                 array_push($next, ...$parts);
                 if (count($parts) !== 1 || $parts[0]->piece->key !== $one->piece->key) {
                     $became[$one->piece->key] = array_map(fn (Placed $part) => $part->piece->key, $parts);

@@ -149,6 +149,9 @@ final readonly class Nailers
         $opening = $column->openings[$i];
         $head = $opening->z + $opening->height->result->toDouble();
         $top = $this->box->top;
+        if ($i === count($column->openings) - 1 && $this->box->hasStretcher()) {
+            return $head + $this->terms->board();
+        }
         if ($i < count($column->openings) - 1 || ! ($top->isSloped() || $top->isRaked())) {
             return $head;
         }

@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Tests\Core\Units;
 
 use Incastro\Fit\ThingPlace;
+use Incastro\Geometry\Block;
+use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
+use Incastro\Geometry\Polygon;
 use Incastro\Measure\LengthFormat;
 use Incastro\Pieces\Works\Work;
 use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\Recipes\Recipe;
 use Incastro\Trial\Dice;
+use Incastro\Units\Part;
 use Incastro\Units\Placed;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\TestLayout;
@@ -59,6 +63,33 @@ final class CutAroundTest extends TestCase
             self::assertLessThanOrEqual(48.0 * 44.0 + 1.0, $away);
             self::assertGreaterThan(48.0 * 40.0 * M_PI / 4, $away);
         }
+    }
+
+    public function test_a_box_that_is_slid_home_past_something_has_nothing_behind_it(): void
+    {
+        $dice = new Dice(41);
+        for ($i = 0; $i < 40; $i++) {
+            $out = $dice->between(60.0, 330.0);
+            [$kind, $but] = $dice->chance(0.5) ? ['pipe', ['direction' => 'up']] : ['pedestal', ['face' => 'floor']];
+            $size = $kind === 'pipe' ? 28.0 : 180.0;
+            $layout = self::box()->thing('thing', $kind, $dice->between(100.0, 900.0), $kind === 'pipe' ? 0.0 : $out - 60.0, $size, $kind === 'pipe' ? 2400.0 : 180.0, $kind === 'pipe' ? $out : 900.0, 'may-be-covered', $but);
+            $plan = $layout->plan();
+            $room = $plan->survey->room ?? self::fail('The alcove has a room.');
+            $thing = (new ThingPlace($room->with($layout->job()->spaces[0]->things), $room->frame(0)))->block($layout->job()->spaces[0]->things[0]);
+            foreach (array_filter($plan->assemblies[0]->placed, fn (Placed $one) => in_array($one->part, [Part::Nailer, Part::Back], true)) as $one) {
+                $behind = new Block($thing->u0, $thing->u1, -100.0, $thing->v0, $thing->z0, $thing->z1);
+                self::assertLessThan(0.5, max(0.0, self::area($one, $behind)), "{$one->piece->mark} behind a $kind $out out");
+            }
+        }
+    }
+
+    /** How much of what stands across the wall lies in a block, seen from the front, mm². */
+    private static function area(Placed $placed, Block $block): float
+    {
+        [$p, $q] = [$placed->seen($block->u0, $placed->bounds->v0, $block->z0), $placed->seen($block->u1, $placed->bounds->v0, $block->z1)];
+        $left = $placed->piece->outline->minus(Polygon::rectangle(min($p->x, $q->x), min($p->y, $q->y), abs($q->x - $p->x), abs($q->y - $p->y)));
+
+        return $placed->piece->outline->area() - array_sum(array_map(fn (Outline $one) => $one->area(), $left));
     }
 
     public function test_a_beam_under_the_ceiling_takes_the_corner_of_both_sides_and_the_back_loses_its_top(): void
