@@ -45,6 +45,9 @@ final readonly class TrimRun implements SurfaceUnit, GoesOnLast
     /** Nearer to a corner than this it ends there: walls lean and bulge, mm. */
     private const AT_CORNER = 60.0;
 
+    /** Walls that turn by less go on straight, degrees. */
+    private const STRAIGHT = 8.0;
+
     /** A splice so near to the middle of a stud is on it, mm. */
     private const ON_STUD = 40.0;
 
@@ -175,8 +178,9 @@ final readonly class TrimRun implements SurfaceUnit, GoesOnLast
         $isLeft = $hand === Hand::Left;
         [$end, $room, $place] = [$isLeft ? $this->left : $this->right, $site->terms->room, $site->place];
         $angle = $this->angle($site, $isLeft);
-        if ($angle === null) {
-            return new TrimCorner($end);
+        if ($angle === null || abs($angle - 180.0) < self::STRAIGHT) {
+            // Where the wall goes on straight, past an open side or a door, it just ends.
+            return new TrimCorner($angle === null || $end === TrimEnd::Returned ? $end : TrimEnd::Square);
         }
         // Nothing is coped round an outer corner.
         $end = $angle > 180.0 + self::SQUARE && in_array($end, [TrimEnd::Through, TrimEnd::Coped], true) ? TrimEnd::Mitred : $end;
