@@ -107,6 +107,7 @@ enum Code: string
     case ShelfNoRoom = 'shelf-no-room';
     case ShelvesTooClose = 'shelves-too-close';
     case Sliver = 'sliver';
+    case StripThick = 'strip-thick';
     case StileOnSocket = 'stile-on-socket';
     case ScarfOffStud = 'scarf-off-stud';
     case SnapRing = 'snap-ring';

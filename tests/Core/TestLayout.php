@@ -45,6 +45,16 @@ final class TestLayout
         return new self($layout, new TestAlcove(fn () => 0.0, fn () => $width, $depth));
     }
 
+    /**
+     * One run along the back wall of another alcove, on the floor.
+     *
+     * @param  list<array<string, mixed>>  $bays
+     */
+    public static function in(TestAlcove $alcove, array $bays): self
+    {
+        return new self(['runs' => [Doc::run('run', 0, $bays, ['depth' => self::mm(400)])]] + Doc::none(), $alcove);
+    }
+
     /** @param array<string, mixed> $but */
     public static function bay(string $id, array $but = [], ?array $tiers = null): array
     {

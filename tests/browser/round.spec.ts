@@ -102,7 +102,7 @@ test('units are chosen by keys alone, drawn in their cell with their verdicts', 
   const picker = page.getByRole('dialog', { name: 'What it holds' })
   await expect(picker.getByRole('radio', { name: 'Shelves', exact: true })).toContainText('Fits here.')
   // What cannot be made here is there too, and says why.
-  const knee = picker.getByRole('radio', { name: 'Shelves on cleats' })
+  const knee = picker.getByRole('radio', { name: 'Shelves between walls' })
   await expect(knee).not.toContainText('being worked out', { timeout: 20_000 })
   const drawers = picker.getByRole('radio', { name: 'Drawers' })
   await expect(drawers.locator('svg')).toBeVisible()

@@ -33,7 +33,7 @@ test('every unit is put into a cell from its picture, and before it, and stands 
     'Cart',
     'Laundry hamper',
     'Place for a machine',
-    'Shelves on cleats',
+    'Shelves between walls',
     'Filler panel',
     'Shelves',
   ]) {

@@ -16,14 +16,17 @@ use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Count;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\When;
 use Incastro\Strength\ShelfLoad;
 use Incastro\Units\Assembly;
 use Incastro\Units\CellUnit;
 use Incastro\Units\Make\CleatShelf;
+use Incastro\Units\Make\PackedShelves;
+use Incastro\Units\ShelfRest;
 use Incastro\Units\Sites\CellSite;
 
-/** Shelves from wall to wall, each cut to its own four corners, on cleats. */
-#[About('cleat-shelves', 'Shelves on cleats', 'Boards between the walls, on cleats, each cut to its own four corners.', 'Storage', 'S')]
+/** Shelves from wall to wall: on cleats, each cut to its own four corners, or on pins in strips that are packed parallel. */
+#[About('cleat-shelves', 'Shelves between walls', 'Boards on cleats, each cut to its own four corners, or on pins in packed strips.', 'Storage', 'S')]
 final readonly class CleatShelves implements CellUnit, RestsOnWalls
 {
     /** A shelf shorter or shallower than this has no room for its cleats, mm. */
@@ -35,7 +38,10 @@ final readonly class CleatShelves implements CellUnit, RestsOnWalls
     public function __construct(
         #[Count('Shelves', 3, 1, 20)] public int $count,
         #[Choice('Carries', ShelfLoad::Linen)] public ShelfLoad $load,
-        #[Size('Strip under the front edge, height', ['0', '0'], 0, 100, 'None where it is 0. It stiffens a long shelf.')] public Length $strip,
+        #[Choice('Lie on', ShelfRest::Cleats)] public ShelfRest $rest,
+        #[Size('Strip under the front edge, height', ['0', '0'], 0, 100, 'None where it is 0. It stiffens a long shelf.')]
+        #[When('rest', ShelfRest::Cleats)]
+        public Length $strip,
     ) {
     }
 
@@ -59,6 +65,11 @@ final readonly class CleatShelves implements CellUnit, RestsOnWalls
 
     public function build(CellSite $site): Assembly
     {
-        return Assembly::all(...array_map(fn (FittedShelf $shelf) => (new CleatShelf($shelf, $site->make, $site->terms, $this->load, $this->strip))->build(), $site->boards()));
+        $shelves = $site->boards();
+        if ($this->rest === ShelfRest::Strips && $shelves !== []) {
+            return (new PackedShelves($site, $shelves, $this->load))->build();
+        }
+
+        return Assembly::all(...array_map(fn (FittedShelf $shelf) => (new CleatShelf($shelf, $site->make, $site->terms, $this->load, $this->strip))->build(), $shelves));
     }
 }

@@ -50,6 +50,9 @@ final readonly class Marking
     /** A board thinner than this is a back or a panel, mm. */
     private const THIN = 9.0;
 
+    /** What a shelf touches no longer than this is a strip, mm. */
+    private const STRIP = 70.0;
+
     /** What is left of a board behind a pin's hole, mm. */
     private const BEHIND_PIN = 4.0;
 
@@ -286,6 +289,14 @@ final readonly class Marking
         return $points === [] ? [] : [new Mark(MarkKind::PinRow, $points, $own->isUp, $own->partner, $own->across, $own->depth)];
     }
 
+    /** Whether a shelf lies on one pin there: on a strip rather than a board. */
+    public static function isStrip(Contact $contact): bool
+    {
+        [$from, $to] = $contact->along($contact->beside(Axis::Z));
+
+        return $to - $from <= self::STRIP;
+    }
+
     /** The holes on which a shelf lies, in the board beside it; null where it lies on none. */
     public function ownPins(?Contact $contact, Placed $shelf, Placed $board): ?Mark
     {
@@ -295,13 +306,14 @@ final readonly class Marking
         $line = $contact->beside(Axis::Z);
         [$from, $to] = $contact->along($line);
         $across = $this->rules->mm(Rule::PinDiameter);
-        $row = min($this->rules->mm(Rule::PinRow), ($to - $from) / 4);
+        // In a strip no wider than this one pin is in its middle.
+        $row = self::isStrip($contact) ? ($to - $from) / 2 : min($this->rules->mm(Rule::PinRow), ($to - $from) / 4);
         $z = $shelf->along(Axis::Z)[0] - $across / 2;
         [$low, $high] = $board->along(Axis::Z);
         if ($z < $low || $z > $high) {
             return null;
         }
-        $points = array_map(fn (float $along) => $board->pose->seen($contact->place($line, $along, $z)), [$from + $row, $to - $row]);
+        $points = array_map(fn (float $along) => $board->pose->seen($contact->place($line, $along, $z)), self::isStrip($contact) ? [$from + $row] : [$from + $row, $to - $row]);
         $deep = min($this->rules->mm(Rule::PinDepth), $board->piece->thickness->toDouble() - self::BEHIND_PIN);
 
         return new Mark(MarkKind::PinRow, $points, $board->showsUp($contact->through, -$contact->toward), $shelf->piece->mark, $across, $deep);

@@ -56,7 +56,7 @@ final class Screws
         return match ($joint->kind) {
             JointKind::Pocket => [$this->chosen($joint, $a, $b)->times(count(Marking::pockets(self::lines($a, $b, $contact)[0], $this->format->unit)))],
             JointKind::Screws, JointKind::Rabbet => [$this->chosen($joint, $a, $b)->times($this->through($a, $b, $contact))],
-            JointKind::Pins => [new Hardware('shelf pin', self::PINS_PER_END, $joint->use, ArticleKind::ShelfPin)],
+            JointKind::Pins => [new Hardware('shelf pin', $contact !== null && Marking::isStrip($contact) ? 1 : self::PINS_PER_END, $joint->use, ArticleKind::ShelfPin)],
             JointKind::Glue, JointKind::Nails, JointKind::Dado, JointKind::Hinge, JointKind::Butt, JointKind::Slide => [],
         };
     }

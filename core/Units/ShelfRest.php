@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Units;
+
+use Incastro\Rules\Parameters\Choosable;
+
+/** What shelves from wall to wall lie on. */
+enum ShelfRest: string implements Choosable
+{
+    case Cleats = 'cleats';
+    case Strips = 'strips';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Cleats => 'Cleats, each cut to its walls',
+            self::Strips => 'Pins in strips packed parallel, each lifts out',
+        };
+    }
+}
