@@ -304,13 +304,14 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
     {
         $screws = new Screws($site->terms->materials, $site->terms->format);
         $onWall = array_filter($frame, fn (Placed $one) => preg_match('/:(rail-|wall-rail)/', $one->piece->key) === 1);
-        $between = count($frame) - count($onWall);
+        $between = count(array_filter($frame, fn (Placed $one) => preg_match('/:(rail-|wall-rail|pack-)/', $one->piece->key) !== 1));
         $timber = $site->terms->materials->for(Purpose::Rail)->thickness->toDouble();
         $edge = $site->terms->rules->either(150, 6)->toDouble();
         $each = array_map(fn (Placed $one) => (int) ceil(2 * ($one->piece->length->result->toDouble() + $one->piece->width->result->toDouble()) / $edge + $one->piece->length->result->toDouble() / $edge), $skin);
 
         return [
-            ...array_map(fn (Placed $one) => $screws->toStuds($one->piece, 'frame of the wall'), array_values($onWall)),
+            // They go through what packs a rail as well.
+            ...array_map(fn (Placed $one) => $screws->toStudsPast($one->bounds->v1 - $site->place->v, $screws->toStuds($one->piece, '')->quantity, 'frame of the wall'), array_values($onWall)),
             $screws->toStudsPast($timber, 4 * $between, 'frame of the wall'),
             $screws->toTimber($site->terms->materials->for(Purpose::Lining)->thickness->toDouble(), (int) array_sum($each), 'skin of the wall'),
         ];

@@ -79,6 +79,8 @@ final class FeatureWallTest extends TestCase
         self::assertSame(['2000 × 63' => 4], $sizes['Rail']);
         self::assertSame(['679 × 63' => 1], $sizes['Rail, left of the opening']);
         self::assertSame(['679 × 63' => 1], $sizes['Rail, right of it']);
+        // Behind each of the six its length of packing, 100 − 2 · 38 = 24 thick, ripped from timber.
+        self::assertSame(['2000 × 24' => 4, '679 × 24' => 2], $sizes['Packing strip']);
         // Ends, and beside the niche; at 400 and 1600 of the grid: 800 and 1200 fall into it.
         self::assertSame(['2400 × 63' => 6], $sizes['Upright']);
         self::assertSame(['642 × 63' => 1], $sizes['Header']);

@@ -18,6 +18,9 @@ final readonly class BattenFrame
     /** Two rails are no farther apart, mm and inches. */
     private const APART = [600.0, 24.0];
 
+    /** Packing behind less than this is shims, mm and inches. */
+    private const SHIMS = [3.0, 0.125];
+
     private float $t;
 
     private float $w;
@@ -72,7 +75,18 @@ final readonly class BattenFrame
         $site = $this->sticks->site;
         $parts = $this->sticks->parts($length, array_map(fn (Block $stud): float => ($stud->u0 + $stud->u1) / 2 - $site->place->u - $x, $site->studs()));
 
-        return array_map(fn (array $part, int $i): Placed => $this->sticks->flatLevel($role.($i === 0 ? '' : '-'.($i + 1)), $name, $part[1], $x + $part[0], $y, $z, $how), $parts, array_keys($parts));
+        $packing = Working::start('behind the rail', Length::ofDouble($y));
+        $isPacked = ! $packing->result->isLessThan($site->terms->rules->either(...self::SHIMS));
+        $placed = [];
+        foreach ($parts as $i => [$from, $long]) {
+            $number = $i === 0 ? '' : '-'.($i + 1);
+            $placed[] = $this->sticks->flatLevel($role.$number, $name, $long, $x + $from, $y, $z, $how);
+            if ($isPacked) {
+                $placed[] = $this->sticks->packing("pack-$role$number", $long, $packing, $x + $from, $z + ($this->w - $this->t) / 2);
+            }
+        }
+
+        return $placed;
     }
 
     /** @return list<Placed> */

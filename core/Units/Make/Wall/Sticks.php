@@ -85,6 +85,14 @@ final readonly class Sticks
         return $this->site->placedTo($this->piece($role, $name, $length, $how), $x, $y, $z, Way::Out, Way::Up, Way::Right, Part::Cleat);
     }
 
+    /** Level behind what lies flat, ripped from a timber as wide as the packing is thick. */
+    public function packing(string $role, Working $length, Working $thick, float $x, float $z): Placed
+    {
+        $piece = $this->site->make->inner($role, 'Packing strip', $length, $thick, Purpose::Rail, Grain::Length, [], ['ripped from timber, behind its rail to every stud found; shims where the wall lies back']);
+
+        return $this->site->placedTo($piece, $x, 0.0, $z, Way::Right, Way::Out, Way::Up, Part::Cleat);
+    }
+
     private function piece(string $role, string $name, Working $length, string $how): Piece
     {
         return $this->site->make->inner($role, $name, $length, Working::start('width of the timber', $this->wide), Purpose::Rail, Grain::Length, [], [$how]);
