@@ -39,6 +39,9 @@ final readonly class Hung
 
     private const MOST_SCREWS = 4;
 
+    /** In masonry a place for screws every so many mm. */
+    private const PLUGS = 500.0;
+
     /** What anchors in a wall alone carry: N in all, and a box no deeper than this, mm and inches. */
     private const ANCHORED = 150.0;
 
@@ -134,6 +137,9 @@ final readonly class Hung
     /** @return array{int, bool} how many studs stand behind it, and whether anybody looked for them on this wall */
     private function studs(Box $box): array
     {
+        if ($this->terms->madeOf($this->run->frame->wall)?->hasStuds() === false) {
+            return [max(1, (int) floor($box->outerWidth()->toDouble() / self::PLUGS)), true];
+        }
         $studs = array_column((new ThingPlace($this->terms->room, $this->run->frame))->onItsWall(ThingKind::Stud), 1);
         $behind = array_filter($studs, function (Block $stud) use ($box): bool {
             $middle = ($stud->u0 + $stud->u1) / 2;

@@ -34,6 +34,7 @@ use Incastro\Survey\Space\SpaceShape;
 use Incastro\Survey\Survey;
 use Incastro\Survey\Take;
 use Incastro\Survey\TakenAt;
+use Incastro\Survey\Things\Asked;
 use Incastro\Survey\Things\Thing;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
@@ -158,6 +159,8 @@ final readonly class PlanWriter
             'shape' => $this->shape($space),
             'things' => array_map(fn (Thing $thing) => ['id' => $thing->id, 'label' => $thing->kind->label(), 'rule' => $thing->rule->label()], $space->space->things),
             'drawings' => $this->drawings($space->survey),
+            'asks' => array_map(fn (Asked $one) => $one->value, $space->space->layout->asks()),
+            'walls' => array_map(fn (int $wall) => ['wall' => $wall, 'name' => $space->survey->sheet->shape->wallName($wall), 'made_of' => ($space->space->walls[$wall] ?? null)?->value], array_values($space->survey->sheet->shape->walls())),
         ];
     }
 

@@ -70,7 +70,7 @@ final readonly class SurfaceFitter
         $demand = $this->demand($surface);
         $around = $demand->around?->toDouble() ?? 0.0;
         [$left, $right] = $this->ends($surface->from, $surface->to, [$free[0] + $around, $free[1] - $around], $demand->width, 0.5);
-        [$foot, $head] = $this->ends($surface->foot, $surface->head, [$foot + $around, $head - $around], $demand->height, self::LOW);
+        [$foot, $head] = $this->ends($surface->foot, $surface->head, [$foot + $around, $head - $around], $demand->height, $demand->isFromFloor ? 0.0 : self::LOW);
         $width = Working::start($surface->from === null && $surface->to === null ? 'clear width of the wall' : 'from end to end along the wall', Length::ofDouble($right - $left));
         $height = Working::start($surface->foot === null && $surface->head === null ? 'clear height of the wall' : 'from foot to head', Length::ofDouble($head - $foot));
         [$low, $high] = $demand->band?->within($foot, max($foot, $head)) ?? [$foot - $around, $head + $around];
@@ -85,7 +85,7 @@ final readonly class SurfaceFitter
         $demand = $this->demand($surface);
         $from = fn (?Length $end): ?Length => $end?->plus(Length::ofDouble($host->u));
         [$left, $right] = $this->ends($from($surface->from), $from($surface->to), [$host->u, $host->end()], $demand->width, 0.5);
-        [$foot, $head] = $this->ends($surface->foot, $surface->head, [$host->z, $host->z + $host->height->result->toDouble()], $demand->height, self::LOW);
+        [$foot, $head] = $this->ends($surface->foot, $surface->head, [$host->z, $host->z + $host->height->result->toDouble()], $demand->height, $demand->isFromFloor ? 0.0 : self::LOW);
         $width = Working::start('width on '.$host->mark, Length::ofDouble($right - $left));
         $height = Working::start('height on '.$host->mark, Length::ofDouble($head - $foot));
 

@@ -12,22 +12,31 @@ use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Rule;
 use Incastro\Rules\Schools\Edges;
 use Incastro\Survey\Room\Room;
+use Incastro\Survey\Room\WallKind;
 
 /** What everything in a space is fitted by: the room as found, the house rules, the materials, and how lengths are written. */
 final readonly class Terms
 {
+    /** @param array<int, WallKind> $walls  what those of the room are made of that somebody told of */
     public function __construct(
         public Room $room,
         public HouseRules $rules,
         public Catalogue $materials,
         public LengthFormat $format,
+        private array $walls = [],
     ) {
     }
 
     /** The same where one purpose is served by another material. */
     public function making(Purpose $purpose, ?string $material): self
     {
-        return new self($this->room, $this->rules, $this->materials->using($purpose, $material), $this->format);
+        return new self($this->room, $this->rules, $this->materials->using($purpose, $material), $this->format, $this->walls);
+    }
+
+    /** What a wall is made of; null where nobody told. */
+    public function madeOf(int $wall): ?WallKind
+    {
+        return $this->walls[$wall] ?? null;
     }
 
     /** Thickness of the face frame; nothing where front edges are banded. */

@@ -10,7 +10,9 @@ use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Catalogue;
+use Incastro\Strength\Stack;
 use Incastro\Survey\Room\RunFrame;
+use Incastro\Survey\Room\WallKind;
 use Incastro\Units\HungBox;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
@@ -149,7 +151,7 @@ final readonly class Anchors
         $say = fn (float $mm): string => $format->fine()->write(Length::ofDouble($mm));
         $before = $through + $packing + $clad + $wallboard;
         $parts = sprintf('%s nailer and back + %s packing%s + %s wallboard', $say($through), $say($packing), $clad > 0.0 ? " + {$say($clad)} that lie on the wall" : '', $say($wallboard));
-        $stack = $wall->stack($before, $format->unit);
+        $stack = Stack::into($wall, $before, $format->unit);
         if ($stack === null) {
             return [null, sprintf('%s before the metal stud: a fixing that is rated for it; of its rating a quarter counts.', $say($before))];
         }

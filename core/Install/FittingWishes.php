@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Incastro\Install;
 
+use Incastro\Survey\Room\WallKind;
+
 /** What somebody chose about fitting day: when there is time, the air of the room, what is painted with, and what shall come before what. */
 final readonly class FittingWishes
 {

@@ -39,7 +39,7 @@ final class Fitting
     {
         $room = $space->survey->room ?? throw new \LogicException('Tasks follow from a room.');
 
-        return new Terms($room->with($space->space->things), $this->plan->job->rules, $this->plan->job->materials, $this->plan->job->format);
+        return new Terms($room->with($space->space->things), $this->plan->job->rules, $this->plan->job->materials, $this->plan->job->format, $space->space->walls);
     }
 
     /** @return array<int, WallStuds> by wall: those that were noted with the things of the room, and those of fitting day */

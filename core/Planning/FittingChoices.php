@@ -8,12 +8,12 @@ use Incastro\Install\Climate;
 use Incastro\Install\FittingWishes;
 use Incastro\Install\Product;
 use Incastro\Install\TaskKind;
-use Incastro\Install\WallKind;
 use Incastro\Install\Zone;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Unreadable;
 use Incastro\Rules\Edit;
+use Incastro\Survey\Room\WallKind;
 
 /** Choices of a job about fitting day: when there is time, in what air things dry, what is painted with, what comes before what, what walls are made of. */
 final class FittingChoices

@@ -18,6 +18,7 @@ use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Materials\SheetGood;
 use Incastro\Rules\Schools\Schools;
 use Incastro\Rules\Tool;
+use Incastro\Survey\Room\WallKind;
 use Incastro\Survey\SheetChoices;
 use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\Take;
@@ -50,7 +51,7 @@ final class JobReader
             $materials,
             [...self::offcuts($document['offcuts'] ?? [], $materials), ...self::stock($document['stock'], $materials)],
             self::boards($document['stock'], $materials),
-            array_map(fn (array $space) => self::space($space, $format, $rules), array_values($document['spaces'])),
+            array_map(fn (array $space) => self::space($space, $format, $rules, $document['installing']['walls'] ?? []), array_values($document['spaces'])),
             array_values(array_map(WayChoices::read(...), $document['ways_in'])),
             CuttingChoices::read($document['sheets']),
             BuyChoices::read($document['buying']),
@@ -122,8 +123,11 @@ final class JobReader
         return $boards;
     }
 
-    /** @param array<string, mixed> $space */
-    private static function space(array $space, LengthFormat $format, HouseRules $rules): Space
+    /**
+     * @param  array<string, mixed>  $space
+     * @param  array<string, string>  $walls  what those of the job are made of, by space and wall
+     */
+    private static function space(array $space, LengthFormat $format, HouseRules $rules, array $walls): Space
     {
         $sheet = $space['sheet'];
         $optional = fn (?array $length) => $length === null ? null : self::length($length);
@@ -143,7 +147,25 @@ final class JobReader
             array_map(self::take(...), array_values($space['withdrawn'] ?? [])),
             array_diff_key($space, ['takes' => 1, 'withdrawn' => 1, 'id' => 1]),
             Textures::stated(Texture::tryFrom($space['texture'] ?? ''), $space['textures'] ?? []),
+            self::walls($space['id'], $walls),
         );
+    }
+
+    /**
+     * @param  array<string, string>  $kinds
+     * @return array<int, WallKind>
+     */
+    private static function walls(string $space, array $kinds): array
+    {
+        $walls = [];
+        foreach ($kinds as $key => $kind) {
+            [$of, $wall] = explode('/', $key) + [1 => ''];
+            if ($of === $space && is_numeric($wall)) {
+                $walls[(int) $wall] = WallKind::from($kind);
+            }
+        }
+
+        return $walls;
     }
 
     /** @param array<string, mixed> $take */

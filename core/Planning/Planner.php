@@ -155,7 +155,7 @@ final readonly class Planner
         if ($room === null) {
             return $plan;
         }
-        [, $assemblies] = $this->assembled($space, new Terms($room->with($space->things), $job->rules, $job->materials, $job->format), new Marks($job->marks()));
+        [, $assemblies] = $this->assembled($space, new Terms($room->with($space->things), $job->rules, $job->materials, $job->format, $space->walls), new Marks($job->marks()));
         $pieces = array_merge([], ...array_map(fn (Assembly $assembly) => array_map(fn (Placed $placed) => $placed->piece, $assembly->placed), $assemblies));
         $changed = (new NotStated($job->format))->changed($plan->pieces(), $pieces);
 
@@ -221,7 +221,7 @@ final readonly class Planner
     private function built(Job $job, Space $space, Room $room, Marks $marks): array
     {
         $room = $room->with($space->things);
-        $terms = new Terms($room, $job->rules, $job->materials, $job->format);
+        $terms = new Terms($room, $job->rules, $job->materials, $job->format, $space->walls);
         [$layout, $assemblies] = $this->assembled($space, $terms, $marks);
         $going = new GoingIn($terms, $job->ways);
         $carried = $going->all($layout, $assemblies);

@@ -8,6 +8,7 @@ use Incastro\Fit\Layout\Layout;
 use Incastro\Measure\LengthFormat;
 use Incastro\Planning\Layout\LayoutReader;
 use Incastro\Rules\HouseRules;
+use Incastro\Survey\Room\WallKind;
 use Incastro\Survey\Space\Sheet;
 use Incastro\Survey\SpaceSurvey;
 use Incastro\Survey\Survey;
@@ -23,6 +24,7 @@ final readonly class Space
      * @param  list<Thing>  $things
      * @param  list<Take>  $withdrawn  takes that somebody took back: shown, not counted
      * @param  array<string, mixed>  $choices  the document of its layout and things, so that a way out can be tried on it
+     * @param  array<int, WallKind>  $walls  what they are made of, as far as somebody told
      */
     public function __construct(
         public string $id,
@@ -34,6 +36,7 @@ final readonly class Space
         public array $withdrawn = [],
         public array $choices = [],
         public Textures $textures = new Textures(),
+        public array $walls = [],
     ) {
     }
 
@@ -73,6 +76,6 @@ final readonly class Space
      */
     public function choosing(Layout $layout, array $things, array $choices): self
     {
-        return new self($this->id, $this->name, $this->sheet, $this->takes, $layout, $things, $this->withdrawn, $choices, $this->textures);
+        return new self($this->id, $this->name, $this->sheet, $this->takes, $layout, $things, $this->withdrawn, $choices, $this->textures, $this->walls);
     }
 }

@@ -7,6 +7,7 @@ namespace Incastro\Planning;
 use Incastro\Measure\Length;
 use Incastro\Measure\LengthFormat;
 use Incastro\Survey\Space\SpaceShape;
+use Incastro\Survey\Things\Bears;
 use Incastro\Survey\Things\Carries;
 use Incastro\Survey\Things\Face;
 use Incastro\Survey\Things\Thing;
@@ -21,7 +22,7 @@ final class ThingChoices
     /** Narrower than this, a door is not a door, mm. */
     private const NARROWEST_DOOR = 100;
 
-    private const NAMES = ['kind', 'name', 'face', 'wall', 'along', 'along_from', 'up', 'up_from', 'width', 'height', 'stands_out', 'rule', 'reach_from', 'hand_room', 'clearance', 'swing', 'direction', 'traced', 'offsets', 'hot', 'carries'];
+    private const NAMES = ['kind', 'name', 'face', 'wall', 'along', 'along_from', 'up', 'up_from', 'width', 'height', 'stands_out', 'rule', 'reach_from', 'hand_room', 'clearance', 'swing', 'direction', 'traced', 'offsets', 'hot', 'carries', 'bears', 'behind', 'behind_head'];
 
     public static function entries(LengthFormat $format, SpaceShape $shape): EntryList
     {
@@ -53,6 +54,9 @@ final class ThingChoices
                 'traced' => TracedSection::field($format),
                 'offsets' => OffsetsRound::field($format),
                 'carries' => Field::oneOf('What it carries', $values(Carries::cases()))->orComputed(),
+                'bears' => Field::oneOf('Whether it carries the house', $values(Bears::cases()))->orComputed(),
+                'behind' => $distance('Its face behind the straightedge, at its foot')->orComputed(),
+                'behind_head' => $distance('Its face behind the straightedge, at its head')->orComputed(),
                 'hot' => Field::of('Hot', fn (mixed $value) => $value === true),
                 default => null,
             };
@@ -85,6 +89,9 @@ final class ThingChoices
             $entry['direction'],
             isHot: ($entry['hot'] ?? false) === true || ($entry['carries'] ?? null) === Carries::Hot->value,
             carries: Carries::tryFrom($entry['carries'] ?? ''),
+            bears: Bears::tryFrom($entry['bears'] ?? ''),
+            behindFoot: isset($entry['behind']) ? $mm($entry['behind']) : null,
+            behindHead: isset($entry['behind_head']) ? $mm($entry['behind_head']) : null,
         );
         $round = $thing->kind->isRound() && $thing->face === Face::Floor ? OffsetsRound::round($entry['offsets'] ?? null) : null;
         if ($round !== null) {

@@ -192,6 +192,7 @@ final readonly class UsualMaterials
             ArticleKind::TurnButton => [2, 3.2, 0.0],
             ArticleKind::LightProfile => [1, 24.0, 0.0],
             ArticleKind::LightDriver => [1, 19.0, 0.0],
+            ArticleKind::WallPlug => [50, 6.0, 0.0],
         };
     }
 

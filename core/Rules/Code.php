@@ -131,6 +131,7 @@ enum Code: string
     case TooSmall = 'too-small';
     case TooThin = 'too-thin';
     case Unchecked = 'unchecked';
+    case TrimProud = 'trim-proud';
     case Undecided = 'undecided';
     case UnknownKind = 'unknown-kind';
     case UpperOverhangs = 'upper-overhangs';

@@ -6,6 +6,7 @@ namespace Incastro\Strength;
 
 use Incastro\Measure\Unit;
 use Incastro\Rules\HouseRules;
+use Incastro\Survey\Room\WallKind;
 
 /** How long a screw may be that goes through one thing into the next, mm: the longest that is sold within that, never the next longer (handbook, "Strength"). */
 final readonly class Stack
@@ -46,6 +47,16 @@ final readonly class Stack
     public static function intoMasonry(float $before, Unit $unit = Unit::Millimetre): self
     {
         return self::past($before, self::MASONRY, $unit);
+    }
+
+    /** What holds in a wall past so much before it; null where only a rated fixing does. */
+    public static function into(WallKind $wall, float $before, Unit $unit): ?self
+    {
+        return match ($wall) {
+            WallKind::Timber, WallKind::Lath => self::intoStud($before, $unit),
+            WallKind::Masonry, WallKind::Dabs => self::intoMasonry($before, $unit),
+            WallKind::Metal => null,
+        };
     }
 
     /** @param list<float> $sold */

@@ -14,9 +14,11 @@ use Incastro\Rules\Materials\Wood;
 use Incastro\Rules\Schools\School;
 use Incastro\Rules\Schools\Schools;
 use Incastro\Rules\Tool;
+use Incastro\Survey\Room\WallKind;
 use Incastro\Survey\Space\CeilingKind;
 use Incastro\Survey\Space\SpaceKind;
 use Incastro\Survey\Texture;
+use Incastro\Survey\Things\Bears;
 use Incastro\Survey\Things\Carries;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Survey\Things\ThingRule;
@@ -33,6 +35,8 @@ final class VocabularyController extends Controller
             'things' => array_map(fn (ThingKind $kind) => ['value' => $kind->value, 'label' => $kind->label(), 'round' => $kind->isRound(), 'cut_around' => $kind->isCutAround(), 'may_be_hot' => $kind->mayBeHot(), 'rule' => $kind->usualRule()->value, 'caution' => $kind->caution()], ThingKind::cases()),
             'rules' => array_map(fn (ThingRule $rule) => ['value' => $rule->value, 'label' => $rule->label()], ThingRule::cases()),
             'tops' => array_map(fn (TopForm $top) => ['value' => $top->value, 'label' => $top->label()], TopForm::cases()),
+            'bears' => array_map(fn (Bears $one) => ['value' => $one->value, 'label' => lcfirst($one->label())], Bears::cases()),
+            'wall_kinds' => array_map(fn (WallKind $one) => ['value' => $one->value, 'label' => $one->label()], WallKind::cases()),
             'carries' => array_map(fn (Carries $one) => ['value' => $one->value, 'label' => lcfirst($one->label())], Carries::cases()),
             'purposes' => array_map(fn (Purpose $purpose) => ['value' => $purpose->value, 'label' => $purpose->label(), 'falls_back_to' => $purpose->fallsBackTo()?->value], Purpose::cases()),
             'woods' => array_map(fn (Wood $wood) => ['value' => $wood->value, 'label' => $wood->label()], Wood::cases()),

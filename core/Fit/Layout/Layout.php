@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Incastro\Fit\Layout;
 
 use Incastro\Fit\Closing\Closing;
+use Incastro\Fit\Holds\AsksOfRoom;
+use Incastro\Fit\Holds\Holds;
+use Incastro\Survey\Things\Asked;
 
 /** What a person wants to stand in a space. The order of the runs says which one goes through a corner. */
 final readonly class Layout
@@ -52,6 +55,22 @@ final readonly class Layout
         }
 
         return $this->surfaces !== [];
+    }
+
+    /** @return list<Asked> what it needs to know of its room that nobody is asked otherwise */
+    public function asks(): array
+    {
+        $holds = array_map(fn (Surface $surface): Holds => $surface->holds, $this->surfaces);
+        foreach ($this->runs as $run) {
+            foreach ($run->bays as $bay) {
+                foreach ($bay->tiers as $tier) {
+                    array_push($holds, $tier->holds, ...array_map(fn (Option $option): Holds => $option->holds, $tier->options));
+                }
+            }
+        }
+        $asked = array_map(fn (AsksOfRoom $one): string => $one->asks()->value, array_filter($holds, fn (Holds $one): bool => $one instanceof AsksOfRoom));
+
+        return array_values(array_map(Asked::from(...), array_unique($asked)));
     }
 
     /** How many cells it has. */

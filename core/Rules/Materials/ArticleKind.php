@@ -47,6 +47,7 @@ enum ArticleKind: string
     case TurnButton = 'turn-button';
     case LightProfile = 'light-profile';
     case LightDriver = 'light-driver';
+    case WallPlug = 'wall-plug';
 
     public function label(): string
     {
@@ -88,6 +89,7 @@ enum ArticleKind: string
             self::TurnButton => 'Turn button',
             self::LightProfile => 'Profile with a light strip',
             self::LightDriver => 'Driver of a light strip',
+            self::WallPlug => 'Wall plugs',
         };
     }
 
@@ -135,6 +137,6 @@ enum ArticleKind: string
     /** Whether some of it are lost on the way: screws, brads and pins. */
     public function isLost(): bool
     {
-        return in_array($this, [self::PocketScrew, self::Screw, self::StrongScrew, self::StructuralScrew, self::Brad, self::ShelfPin], true);
+        return in_array($this, [self::PocketScrew, self::Screw, self::StrongScrew, self::StructuralScrew, self::Brad, self::ShelfPin, self::WallPlug], true);
     }
 }

@@ -16,7 +16,8 @@ use Incastro\Rules\WayOut;
  * floor or the ceiling. On the floor or the ceiling `along` runs from an end of the back wall, and `up` is the distance out
  * from it. `standsOut` is how far it stands out from the face; a round thing has its diameter as width and height.
  * `reachFrom` is where a hand comes from to what must stay reachable (front, above, side, inside the furniture; null: as
- * the furniture allows), `handRoom` the free room it needs there, `clearance` what is kept free around.
+ * the furniture allows), `behindFoot` and `behindHead` are how far the face of a post lies behind a straightedge along its wall; null where
+ * nobody took that; `handRoom` the free room it needs there, `clearance` what is kept free around.
  */
 final readonly class Thing
 {
@@ -42,6 +43,9 @@ final readonly class Thing
         public ?Polygon $traced = null,
         public bool $isHot = false,
         public ?Carries $carries = null,
+        public ?Bears $bears = null,
+        public ?float $behindFoot = null,
+        public ?float $behindHead = null,
     ) {
     }
 

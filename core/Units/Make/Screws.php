@@ -10,7 +10,9 @@ use Incastro\Measure\LengthFormat;
 use Incastro\Pieces\Piece;
 use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Catalogue;
+use Incastro\Strength\Stack;
 use Incastro\Strength\Studs;
+use Incastro\Survey\Room\WallKind;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
@@ -124,6 +126,21 @@ final class Screws
     public function toStudsPast(float $before, int $count, string $use): Hardware
     {
         return $this->screw(ArticleKind::StrongScrew, $this->longest(ArticleKind::StrongScrew, $before + self::WALLBOARD + self::IN_STUD), $use)->times($count);
+    }
+
+    /**
+     * So many in plugs in masonry, past what is so thick and, where the wall has one, its board.
+     *
+     * @return list<Hardware>
+     */
+    public function plugged(float $before, int $count, WallKind $wall, string $use): array
+    {
+        $hold = Stack::into($wall, $before + ($wall === WallKind::Dabs ? self::WALLBOARD : 0.0), $this->format->unit);
+
+        return [
+            $this->screw(ArticleKind::StrongScrew, $this->longest(ArticleKind::StrongScrew, $hold->most ?? $before + self::IN_STUD), $use)->times($count),
+            new Hardware('wall plug', $count, $use, ArticleKind::WallPlug),
+        ];
     }
 
     /** So many that hold a board so thick on timbers behind it. */

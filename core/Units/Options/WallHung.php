@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Options;
 
+use Incastro\Fit\Holds\AsksOfRoom;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Way;
@@ -24,6 +25,7 @@ use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Parameters\Unless;
 use Incastro\Rules\Parameters\When;
 use Incastro\Strength\Studs;
+use Incastro\Survey\Things\Asked;
 use Incastro\Units\Assembly;
 use Incastro\Units\Contents;
 use Incastro\Units\Hardware;
@@ -42,7 +44,7 @@ use Incastro\Units\Sites\OpeningSite;
  * behind its back, which is let in for them. What that must carry is looked at by `Check\Hung`.
  */
 #[About('wall-hung', 'Hung on the wall', 'Off the floor, by screws into studs or by hooking cleats.', 'On the wall')]
-final readonly class WallHung implements HungBox
+final readonly class WallHung implements HungBox, AsksOfRoom
 {
     /** A cleat on the wall is so much shorter than its box is wide inside, for setting it; mm and inches. */
     private const SHORTER = [20.0, 3 / 4];
@@ -74,6 +76,11 @@ final readonly class WallHung implements HungBox
         #[Unless('by', HungBy::Anchors)]
         public bool $ledge,
     ) {
+    }
+
+    public function asks(): Asked
+    {
+        return Asked::Walls;
     }
 
     public function letsIn(Catalogue $materials): Length

@@ -11,6 +11,7 @@ use Incastro\Geometry\Block;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Way;
 use Incastro\Pieces\Piece;
+use Incastro\Survey\Room\WallKind;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Make\Workshop;
@@ -44,6 +45,14 @@ final readonly class SurfaceSite
     public function things(ThingKind ...$kinds): array
     {
         return (new ThingPlace($this->terms->room, $this->place->frame))->onItsWall(...$kinds);
+    }
+
+    /** What its wall is made of where it takes plugs: nothing on it asks for studs then; null where it has some, or nobody told. */
+    public function masonry(): ?WallKind
+    {
+        $kind = $this->place->host === null ? $this->terms->madeOf($this->place->frame->wall) : null;
+
+        return $kind?->hasStuds() === false ? $kind : null;
     }
 
     /** @return list<Block> the studs of the wall that somebody noted, in its frame, from left to right */

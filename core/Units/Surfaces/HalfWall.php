@@ -6,6 +6,7 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
+use Incastro\Fit\Holds\AsksOfRoom;
 use Incastro\Fit\Holds\StandsBeforeWall;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Outline;
@@ -32,6 +33,7 @@ use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
+use Incastro\Survey\Things\Asked;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
@@ -49,7 +51,7 @@ use Incastro\Units\SurfaceUnit;
  * b = (L − (n + 1)·a)/n clear between n + 1 posts. A push of 500 N at its head is held by the feet of the posts that stand free.
  */
 #[About('half-wall', 'Half wall', 'A low wall with posts and panels that stands out from a wall.', 'On a wall', 'Y')]
-final readonly class HalfWall implements StandsBeforeWall, SurfaceUnit
+final readonly class HalfWall implements StandsBeforeWall, SurfaceUnit, AsksOfRoom
 {
     /** As many panels as are no wider than this, mm and inches. */
     private const PANEL = [800.0, 32.0];
@@ -72,6 +74,9 @@ final readonly class HalfWall implements StandsBeforeWall, SurfaceUnit
     /** What is screwed to a stud lies no farther beside it, mm. */
     private const STUD = 40.0;
 
+    /** Screws through the wall post. */
+    private const POST = 3;
+
     public function __construct(
         #[Size('How far it stands out', ['1000', '40'], 300, 2400)] public Length $long,
         #[Size('Height', ['1000', '40'], 600, 1200)] public Length $high,
@@ -84,6 +89,11 @@ final readonly class HalfWall implements StandsBeforeWall, SurfaceUnit
         #[Choice('Free posts are held by', PostFoot::Bolts)] public PostFoot $foot,
         #[Toggle('A return or a gate post holds its free end', false)] public bool $returned,
     ) {
+    }
+
+    public function asks(): Asked
+    {
+        return Asked::Walls;
     }
 
     public function demand(HouseRules $rules, Catalogue $materials): SurfaceDemand
@@ -187,9 +197,11 @@ final readonly class HalfWall implements StandsBeforeWall, SurfaceUnit
         $terms = $site->terms;
         $screws = new Screws($terms->materials, $terms->format);
         $sole = $terms->materials->for(Purpose::Rail)->thickness->toDouble();
+        // Counterbored half through the post.
+        [$post, $masonry] = [$wall->piece->width->result->toDouble() / 2, $site->masonry()];
 
         return [
-            $screws->toStudsPast($wall->piece->width->result->toDouble() / 2, 3, 'half walls'),
+            ...$masonry === null ? [$screws->toStudsPast($post, self::POST, 'half walls')] : $screws->plugged($post, self::POST, $masonry, 'half walls'),
             $screws->toStudsPast($sole, $n * (1 + (int) ceil($clear->result->toDouble() / $terms->rules->either(...self::SOLE)->toDouble())), 'half walls'),
             $this->foot === PostFoot::Bolts ? $screws->structuralPast($sole, 4 * $n, 'posts of half walls') : new Hardware('angle bracket', 4 * $n, 'posts of half walls', ArticleKind::AngleBracket),
         ];
@@ -220,6 +232,9 @@ final readonly class HalfWall implements StandsBeforeWall, SurfaceUnit
         $id = $site->place->surface->id;
         $middle = ($wall->bounds->u0 + $wall->bounds->u1) / 2;
         $off = array_map(fn (Block $stud): float => max(0.0, $stud->u0 - $middle, $middle - $stud->u1), $site->studs());
+        if ($site->masonry() !== null) {
+            return [];
+        }
         if ($off === []) {
             return [Finding::note(Code::NoStud, sprintf('Find the studs first: the wall post of %s is screwed to one, or plugged into masonry.', $site->place->mark), $id)];
         }

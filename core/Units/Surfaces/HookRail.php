@@ -6,6 +6,7 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
+use Incastro\Fit\Holds\AsksOfRoom;
 use Incastro\Fit\Holds\GoesOnLast;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Way;
@@ -26,6 +27,7 @@ use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Parameters\When;
 use Incastro\Rules\WayOut;
+use Incastro\Survey\Things\Asked;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
 use Incastro\Units\Make\Screws;
@@ -39,10 +41,13 @@ use Incastro\Units\SurfaceUnit;
  * its hooks half a pitch aside. Lr = W − 2·u0, n = ⌊(Lr − 2·e)/pitch⌋ + 1 hooks, the lower rail one fewer.
  */
 #[About('hook-rail', 'Hook rail', 'A board with coat hooks on studs, in one row or two.', 'On a wall', 'R')]
-final readonly class HookRail implements SurfaceUnit, GoesOnLast
+final readonly class HookRail implements SurfaceUnit, GoesOnLast, AsksOfRoom
 {
     /** A stud's screws are spread where a hook's own screw comes this near, mm. */
     private const NEAR = 25.0;
+
+    /** In masonry two plugs stand no farther apart, mm and inches. */
+    private const PLUGS = [600.0, 24.0];
 
     /** Coats on the lower rail hang clear of the upper one’s, mm and inches. */
     private const APART = [350.0, 14.0];
@@ -61,6 +66,11 @@ final readonly class HookRail implements SurfaceUnit, GoesOnLast
         #[When('two', true)]
         public Length $lower,
     ) {
+    }
+
+    public function asks(): Asked
+    {
+        return Asked::Walls;
     }
 
     public function demand(HouseRules $rules, Catalogue $materials): SurfaceDemand
@@ -96,7 +106,7 @@ final readonly class HookRail implements SurfaceUnit, GoesOnLast
             $rail = $site->placed($piece, ($site->place->width->result->toDouble() - $piece->length->result->toDouble()) / 2, 0.0, $z, Way::Right, Way::Up, Part::Face);
             $placed[] = $rail;
             [$fixed, $found] = $this->fixed($site, $rail);
-            array_push($hardware, $fixed, new Hardware('coat hook', count($along), 'hook rails', ArticleKind::Hook));
+            array_push($hardware, ...$fixed, ...[new Hardware('coat hook', count($along), 'hook rails', ArticleKind::Hook)]);
             $findings = [...$findings, ...$row === 1 ? $found : []];
         }
 
@@ -134,23 +144,29 @@ final readonly class HookRail implements SurfaceUnit, GoesOnLast
     /**
      * What holds the rail, and whether enough does.
      *
-     * @return array{Hardware, list<Finding>}
+     * @return array{list<Hardware>, list<Finding>}
      */
     private function fixed(SurfaceSite $site, Placed $rail): array
     {
         $screws = new Screws($site->terms->materials, $site->terms->format);
         $studs = $site->studs();
         $id = $site->place->surface->id;
+        $masonry = $site->masonry();
+        if ($masonry !== null) {
+            $long = $rail->piece->length->result->toDouble();
+
+            return [$screws->plugged($rail->piece->thickness->toDouble(), 2 * (1 + (int) ceil($long / $site->terms->rules->either(...self::PLUGS)->toDouble() - 1e-9)), $masonry, 'hook rails'), []];
+        }
         if ($studs === []) {
-            return [$screws->toStuds($rail->piece, 'hook rails')->times(2 * $screws->toStuds($rail->piece, '')->quantity), [Finding::note(Code::NoStud, 'Find the studs first and note them: the rail is screwed to two at least; on masonry it takes plugs at both ends and no more than 600 mm or 24 in apart.', $id)]];
+            return [[$screws->toStuds($rail->piece, 'hook rails')->times(2 * $screws->toStuds($rail->piece, '')->quantity)], [Finding::note(Code::NoStud, 'Find the studs first and note them: the rail is screwed to two at least; on masonry it takes plugs at both ends and no more than 600 mm or 24 in apart.', $id)]];
         }
         $behind = array_values(array_filter($studs, fn (Block $stud) => $stud->u1 > $rail->bounds->u0 && $stud->u0 < $rail->bounds->u1));
         $screw = $screws->toStudsPast($rail->piece->thickness->toDouble(), 2 * max(1, count($behind)), 'hook rails');
         if (count($behind) >= 2) {
-            return [$screw, []];
+            return [[$screw], []];
         }
 
-        return [$screw, [Finding::clash(Code::RailOneStud, sprintf('%s stud is behind the rail %s, and it hangs on two at least.', $behind === [] ? 'No' : 'Only one', $site->place->mark), $id)
+        return [[$screw], [Finding::clash(Code::RailOneStud, sprintf('%s stud is behind the rail %s, and it hangs on two at least.', $behind === [] ? 'No' : 'Only one', $site->place->mark), $id)
             ->withWaysOut([new WayOut('Let it reach to both sides', Edits::surface($id)->setting(['short' => ['nm' => 0, 'typed' => '0']])), new WayOut('Take it away', Edits::withoutSurface($id))])]];
     }
 

@@ -6,6 +6,7 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
+use Incastro\Fit\Holds\AsksOfRoom;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Way;
@@ -29,7 +30,9 @@ use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\WayOut;
+use Incastro\Survey\Things\Asked;
 use Incastro\Units\Assembly;
+use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\Joinery;
@@ -44,7 +47,7 @@ use Incastro\Units\SurfaceUnit;
  * cleat takes n ≥ 500 N · ⅔·D / (0.6·h) / 700 N studs, two at least: somebody leans on its front edge.
  */
 #[About('mantel', 'Mantel', 'A hollow beam on a hidden cleat, over a fire or anywhere on a wall.', 'On a wall', 'M')]
-final readonly class Mantel implements SurfaceUnit
+final readonly class Mantel implements SurfaceUnit, AsksOfRoom
 {
     /** Somebody leans on it with so much, and two screws at a stud hold so much, N. */
     private const LEANS = 500.0;
@@ -59,12 +62,20 @@ final readonly class Mantel implements SurfaceUnit
     /** Screws down into the cleat, and up, no farther apart; mm and inches. */
     private const APART = [300.0, 12.0];
 
+    /** In masonry two plugs stand no farther apart, mm and inches. */
+    private const PLUGS = [600.0, 24.0];
+
     public function __construct(
         #[Size('Length', ['1500', '60'], 300, 3600)] public Length $length,
         #[Size('Height', ['120', '5'], 80, 300)] public Length $height,
         #[Size('Depth', ['180', '7 1/2'], 80, 300)] public Length $depth,
         #[Toggle('Mitred along its edges', true, 'Else the front covers the others, whose edges are banded.')] public bool $mitred,
     ) {
+    }
+
+    public function asks(): Asked
+    {
+        return Asked::Walls;
     }
 
     public function demand(HouseRules $rules, Catalogue $materials): SurfaceDemand
@@ -91,7 +102,7 @@ final readonly class Mantel implements SurfaceUnit
         $across = 1 + (int) ceil($long->result->toDouble() / $terms->rules->either(...self::APART)->toDouble());
 
         return new Assembly([...$boards, $cleat], $joints, [
-            $screws->toStuds($cleat->piece, 'cleats of mantels')->times(2 * max(2, $this->studs($cleat), count($this->behind($site, $cleat)))),
+            ...$this->screwed($site, $cleat),
             $screws->toTimber($t->toDouble(), 2 * $across, 'mantels to their cleats, plugged'),
         ], [], [...$this->heat($site), ...$this->held($site, $cleat)]);
     }
@@ -172,6 +183,20 @@ final readonly class Mantel implements SurfaceUnit
         return $site->placed($cleat, $x, 0.0, ($this->height->toDouble() - $cleat->width->result->toDouble()) / 2, Way::Right, Way::Up, Part::Cleat);
     }
 
+    /** @return list<Hardware> what holds the cleat: two at each stud, or plugs in masonry as many and no farther apart */
+    private function screwed(SurfaceSite $site, Placed $cleat): array
+    {
+        $screws = new Screws($site->terms->materials, $site->terms->format);
+        $masonry = $site->masonry();
+        if ($masonry !== null) {
+            $apart = 1 + (int) ceil($cleat->piece->length->result->toDouble() / $site->terms->rules->either(...self::PLUGS)->toDouble() - 1e-9);
+
+            return $screws->plugged($cleat->piece->thickness->toDouble(), 2 * max($this->studs($cleat), $apart), $masonry, 'cleats of mantels');
+        }
+
+        return [$screws->toStuds($cleat->piece, 'cleats of mantels')->times(2 * max(2, $this->studs($cleat), count($this->behind($site, $cleat))))];
+    }
+
     /** How many studs it takes at least. */
     private function studs(Placed $cleat): int
     {
@@ -193,6 +218,7 @@ final readonly class Mantel implements SurfaceUnit
 
         return match (true) {
             $site->place->host !== null => [Finding::note(Code::NoStud, sprintf('Put a timber into the frame of %s behind the cleat of %s.', $site->place->host->mark, $site->place->mark), $id)],
+            $site->masonry() !== null => [],
             $site->studs() === [] => [Finding::note(Code::NoStud, sprintf('Find the studs first and note them: the cleat of %s is screwed to %d at least.', $site->place->mark, $needed), $id)],
             $behind >= $needed => [],
             default => [Finding::clash(Code::TooFewStuds, sprintf('%s behind the cleat of %s, and it hangs on %d.', $behind === 1 ? 'Only one stud is' : sprintf('%d studs are', $behind), $site->place->mark, $needed), $id)->withWaysOut([new WayOut('Take it away', Edits::withoutSurface($id))])],

@@ -6,7 +6,7 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
-use Incastro\Geometry\Block;
+use Incastro\Fit\Holds\AsksOfRoom;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
@@ -36,13 +36,14 @@ use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\Parameters\Unless;
 use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
-use Incastro\Survey\Things\ThingKind;
+use Incastro\Survey\Things\Asked;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hand;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
 use Incastro\Units\JointKind;
 use Incastro\Units\Make\HungLeaf;
+use Incastro\Units\Make\Opening\PostsFound;
 use Incastro\Units\Make\Opening\Sections;
 use Incastro\Units\Make\Raked;
 use Incastro\Units\Movement;
@@ -58,7 +59,7 @@ use Incastro\Units\SurfaceUnit;
  * the reveal square to each edge: its low side is h₁ + (x + rv)·tan θ − (r + rv)/cos θ − rf − rv, down.
  */
 #[About('opening-frame', 'Frame of an opening', 'Trim round an opening that was found, in equal sections, with fronts if wanted.', 'On a wall', 'O')]
-final readonly class OpeningFrame implements SurfaceUnit
+final readonly class OpeningFrame implements SurfaceUnit, AsksOfRoom
 {
     /** As many sections as come nearest this width, mm and inches. */
     private const WISHED = [750.0, 30.0];
@@ -89,6 +90,11 @@ final readonly class OpeningFrame implements SurfaceUnit
     ) {
     }
 
+    public function asks(): Asked
+    {
+        return Asked::Posts;
+    }
+
     public function demand(HouseRules $rules, Catalogue $materials): SurfaceDemand
     {
         $highest = $this->right !== null && $this->right->isGreaterThan($this->left) ? $this->right : $this->left;
@@ -97,17 +103,20 @@ final readonly class OpeningFrame implements SurfaceUnit
             Extent::atLeast($this->side->times(2)->plus($rules->either(...self::SECTION)), 'two stiles and a section between them need %s'),
             Extent::between($highest, $highest, 'its opening is %s high'),
             $materials->for(Purpose::Frame)->thickness,
+            isFromFloor: true,
         );
     }
 
     public function build(SurfaceSite $site): Assembly
     {
+        $found = new PostsFound($site);
+        $site = $found->before($site);
         $terms = $site->terms;
         $id = $site->place->surface->id;
         $wide = $site->place->width->roundedDown($terms->format)->result;
         $rake = new Raked($this->left->toDouble(), ($this->right ?? $this->left)->toDouble(), $wide->toDouble());
         $count = $this->sections > 0 ? $this->sections : max(1, min(6, (int) round($wide->toDouble() / $terms->rules->either(...self::WISHED)->toDouble())));
-        $posts = $this->posts($site);
+        $posts = $found->places();
         $sections = Sections::covering($wide, $count, $this->side, $this->middle, $posts, $terms->format);
         $refused = $this->refused($site, $sections, $rake, $posts);
         if ($refused !== []) {
@@ -127,17 +136,9 @@ final readonly class OpeningFrame implements SurfaceUnit
         $metres = array_sum(array_map(fn (Placed $one) => $one->piece->length->result->toDouble(), $trim));
         $brad = $terms->materials->for(Purpose::Frame)->thickness->plus($terms->rules->either(32, 1.25))->roundedUp($terms->format->step);
 
-        return Assembly::all(new Assembly($trim, array_values($joints), [new Hardware('brad '.$terms->format->write($brad), 2 * (int) ceil($metres / $terms->rules->either(400, 16)->toDouble()), 'frames of openings', ArticleKind::Brad, $brad)], [
+        return Assembly::all(new Assembly([...$trim, ...$found->furring($site, $rake, $this->rail)], array_values($joints), [new Hardware('brad '.$terms->format->write($brad), 2 * (int) ceil($metres / $terms->rules->either(400, 16)->toDouble()), 'frames of openings', ArticleKind::Brad, $brad)], [
             'Each section, '.$site->place->mark => $sections->clear, 'Right side stile, '.$site->place->mark => $sections->last,
-        ], $this->cautions($site, $posts !== [], $id)), $fronts);
-    }
-
-    /** @return list<array{float, float}> middle of each post in the opening from its left, and its width */
-    private function posts(SurfaceSite $site): array
-    {
-        $inside = array_filter(array_column($site->things(ThingKind::Post), 1), fn (Block $post) => $post->u1 > $site->place->u && $post->u0 < $site->place->end());
-
-        return array_values(array_map(fn (Block $post) => [($post->u0 + $post->u1) / 2 - $site->place->u, $post->u1 - $post->u0], $inside));
+        ] + $found->beside($sections), [...$found->findings(), ...$this->cautions($found, $id)]), $fronts);
     }
 
     /**
@@ -301,11 +302,13 @@ final readonly class OpeningFrame implements SurfaceUnit
     }
 
     /** @return list<Finding> */
-    private function cautions(SurfaceSite $site, bool $hasPosts, string $id): array
+    private function cautions(PostsFound $found, string $id): array
     {
-        $findings = $hasPosts ? [Finding::note(Code::Caution, sprintf('Bring the posts in %s into the plane of its trim with furring strips, tapered where they lean, and shims; stiles are fixed plumb, whatever the posts do.', $site->place->mark), $id)] : [];
-
-        return $this->confirmed ? $findings : [...$findings, Finding::warning(Code::WallMayBear, 'Posts, stringers and studs in an opening may carry the house: nothing is cut until a structural engineer has seen it. Old boards and paint may hold asbestos or lead.', $id)
-            ->withWaysOut([new WayOut('Somebody who knows looked at it', Edits::surface($id)->setting(['confirmed' => true]))])];
+        return match (true) {
+            $found->bearing() !== null => [Finding::warning(Code::WallMayBear, sprintf('%s carries the house: nothing is cut from it or from what it stands on, and what is fixed to it only covers it. A structural engineer says what may be done round it.', $found->bearing()), $id)],
+            $this->confirmed || $found->isKnownFree() => [],
+            default => [Finding::warning(Code::WallMayBear, 'Posts, stringers and studs in an opening may carry the house: nothing is cut until a structural engineer has seen it. Old boards and paint may hold asbestos or lead.', $id)
+                ->withWaysOut([new WayOut('Somebody who knows looked at it', Edits::surface($id)->setting(['confirmed' => true]))])],
+        };
     }
 }

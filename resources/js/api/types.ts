@@ -128,6 +128,9 @@ export interface MeasureStation {
   shape: SpaceShape
   things: { id: string; label: string; rule: string }[]
   drawings: { plan: Drawing | null; walls: { wall: number; drawing: Drawing }[] }
+  /** What only some furniture needs to know, of what stands here. */
+  asks: ('walls' | 'posts')[]
+  walls: { wall: number; name: string; made_of: string | null }[]
 }
 
 export interface Edge {
@@ -847,6 +850,10 @@ export interface ThingEntry {
   offsets?: { typed: string } | null
   /** What runs in a pipe; null where nobody knows. */
   carries?: string | null
+  /** Whether a post carries the house; null where nobody looked. */
+  bears?: string | null
+  behind?: StoredLength | null
+  behind_head?: StoredLength | null
   hot: boolean
 }
 
@@ -879,6 +886,8 @@ export interface Vocabulary {
   ways: Choice[]
   tops: Choice[]
   carries: Choice[]
+  bears: Choice[]
+  wall_kinds: Choice[]
   purposes: (Choice & { falls_back_to: string | null })[]
   woods: Choice[]
   articles: (Choice & { has_length: boolean; has_load: boolean })[]

@@ -21,6 +21,8 @@ export function useVocabulary() {
         ways: [],
         tops: [],
         carries: [],
+        bears: [],
+        wall_kinds: [],
         purposes: [],
         woods: [],
         articles: [],

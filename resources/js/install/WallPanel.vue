@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { FittingWall } from '@/api/types'
+import { useVocabulary } from '@/api/vocabulary'
 import { useJob } from '@/job/store'
 import { useOutbox } from '@/outbox/store'
 import LengthField from '@/tape/LengthField.vue'
@@ -13,13 +14,7 @@ const props = defineProps<{ wall: FittingWall; fitting: ReturnType<typeof useFit
 const job = useJob()
 const outbox = useOutbox()
 
-const KINDS = [
-  { value: 'timber', label: 'Timber studs and board' },
-  { value: 'metal', label: 'Metal studs and board' },
-  { value: 'masonry', label: 'Masonry' },
-  { value: 'dabs', label: 'Board on dabs before masonry' },
-  { value: 'lath', label: 'Lath and plaster on timber' },
-]
+const words = useVocabulary()
 const u = ref('')
 const other = ref('')
 const unit = computed(() => job.job?.unit ?? 'mm')
@@ -63,7 +58,7 @@ const takeBack = (id: string) =>
       <Select
         :aria-labelledby="`kind-${wall.key}`"
         :model-value="wall.kind"
-        :options="KINDS"
+        :options="words.wall_kinds"
         option-label="label"
         option-value="value"
         @update:model-value="

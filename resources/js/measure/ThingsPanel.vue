@@ -35,6 +35,12 @@ const faults = (id: string) =>
     (finding) => finding.place === `thing:${id}` && finding.severity === 'warning',
   )
 
+/** Where a straightedge laid along its wall is read at a post. */
+const BEHIND = [
+  ['behind', 'foot'],
+  ['behind_head', 'head'],
+] as const
+
 const faces = [
   { value: 'wall', label: 'wall' },
   { value: 'floor', label: 'floor' },
@@ -69,6 +75,9 @@ async function add(kind: string) {
     traced: null,
     offsets: null,
     carries: null,
+    bears: null,
+    behind: null,
+    behind_head: null,
     hot: false,
   }
   if (await job.edit('space', { path: `things.${id}`, value })) {
@@ -108,6 +117,26 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
       Nothing yet. Sockets, pipes, a window’s trim, a vent: each is one line here, and the furniture keeps to
       its rule.
     </p>
+    <section v-if="station.asks.includes('walls')" class="card" aria-label="What walls are made of">
+      <h2>What walls are made of</h2>
+      <p class="soft">
+        Something that is to stand here hangs on its wall: studs take screws, masonry takes plugs.
+      </p>
+      <div v-for="wall in station.walls" :key="wall.wall" class="pair">
+        <span :id="`made-${wall.wall}`">{{ wall.name }}</span>
+        <Select
+          :model-value="wall.made_of"
+          :options="[{ value: null, label: 'not told yet' }, ...words.wall_kinds]"
+          option-label="label"
+          option-value="value"
+          :aria-labelledby="`made-${wall.wall}`"
+          @update:model-value="
+            (value: string | null) =>
+              job.edit('job', { path: `installing.walls.${job.space?.id}/${wall.wall}`, value })
+          "
+        />
+      </div>
+    </section>
     <article v-for="thing in things" :key="thing.id" class="thing" :class="{ now: thing.id === open }">
       <button
         v-if="thing.id !== open"
@@ -259,6 +288,29 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
             @update:model-value="change(thing, 'carries', $event)"
           />
         </div>
+        <template v-if="thing.kind === 'post' && station.asks.includes('posts')">
+          <div class="pair">
+            <span :id="`bears-${thing.id}`">Somebody who knows says it</span>
+            <Select
+              :model-value="thing.bears ?? null"
+              :options="[{ value: null, label: 'nobody looked' }, ...words.bears]"
+              option-label="label"
+              option-value="value"
+              :aria-labelledby="`bears-${thing.id}`"
+              @update:model-value="change(thing, 'bears', $event)"
+            />
+          </div>
+          <LengthField
+            v-for="[name, at] in BEHIND"
+            :key="name"
+            :label="`Its face behind a straightedge, at its ${at}`"
+            :text="thing[name]?.typed ?? ''"
+            :when-empty="name === 'behind' ? 'not taken yet' : 'as at its foot'"
+            :unit="unit"
+            :refused="refused(thing, name)"
+            @change="change(thing, name, $event || null)"
+          />
+        </template>
         <div v-if="kindOf(thing)?.may_be_hot && !thing.carries" class="pair">
           <span :id="`hot-${thing.id}`">It is</span>
           <SelectButton

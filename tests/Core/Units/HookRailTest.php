@@ -12,6 +12,7 @@ use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Planning\SpacePlan;
 use Incastro\Rules\Finding;
 use Incastro\Rules\HouseRules;
+use Incastro\Survey\Things\Asked;
 use Incastro\Units\Hardware;
 use Incastro\Units\Kinds;
 use Incastro\Units\Surfaces\HookRail;
@@ -91,6 +92,16 @@ final class HookRailTest extends TestCase
         self::assertSame([], $layout->edited($clash->waysOut[0]->edit)->clashes());
         // Nobody noted any: it is asked.
         self::assertStringStartsWith('Find the studs first', array_values(array_filter(self::layout()->plan()->findings, fn (Finding $finding) => $finding->code->value === 'no-stud'))[0]->sentence);
+    }
+
+    public function test_on_masonry_it_takes_plugs_and_asks_for_no_studs(): void
+    {
+        $plan = self::layout()->changing(['installing' => ['walls' => ['space/0' => 'masonry', 'other/0' => 'timber']]])->plan();
+        self::assertSame([], array_filter($plan->findings, fn (Finding $one) => in_array($one->code->value, ['no-stud', 'rail-one-stud'], true)));
+        $plugs = array_values(array_filter($plan->assemblies[0]->hardware, fn (Hardware $one) => $one->name === 'wall plug'));
+        // A rail of 1150 has plugs at both ends and no farther apart than 600: at 0, 575 and 1150, a pair at each.
+        self::assertSame(6, $plugs[0]->quantity);
+        self::assertSame(['walls'], array_map(fn (Asked $one) => $one->value, $plan->space->layout->asks()));
     }
 
     public function test_a_part_of_the_wall_that_ends_below_it_holds_no_rail(): void

@@ -17,8 +17,13 @@ use Tests\Core\TestLayout;
 
 final class OpeningFrameTest extends TestCase
 {
-    /** Three sections under a rake of 33.5°, two posts found at 812 and 1601. */
-    private static function layout(array $with = []): TestLayout
+    /**
+     * Three sections under a rake of 33.5°, two posts found at 812 and 1601.
+     *
+     * @param  array<string, mixed>  $with
+     * @param  array{array<string, mixed>, array<string, mixed>}  $posts  what else was found of them
+     */
+    private static function layout(array $with = [], array $posts = [[], []]): TestLayout
     {
         $usual = (new UsualMaterials(Unit::Millimetre))->document();
         $usual['materials'][1]['thickness'] = TestLayout::mm(19.1);
@@ -27,8 +32,8 @@ final class OpeningFrameTest extends TestCase
         $with += ['left' => TestLayout::mm(520), 'right' => TestLayout::mm(520 + 2412 * tan(deg2rad(33.5))), 'sections' => 3, 'confirmed' => true];
 
         return TestLayout::of([], width: 2900.0)->changing(['rules' => ['longest_piece' => TestLayout::mm(3000)]] + $usual)->with(['surfaces' => [['id' => 's'] + Doc::holds('opening-frame', $with) + ['on' => $on]], 'runs' => [], 'members' => []])
-            ->thing('post-1', 'post', 200 + 812 - 23.5, 0, 47, 900, 0, 'may-be-covered')
-            ->thing('post-2', 'post', 200 + 1601 - 23.5, 0, 47, 1500, 0, 'may-be-covered');
+            ->thing('post-1', 'post', 200 + 812 - 23.5, 0, 47, 900, 0, 'may-be-covered', $posts[0])
+            ->thing('post-2', 'post', 200 + 1601 - 23.5, 0, 47, 1500, 0, 'may-be-covered', $posts[1]);
     }
 
     public function test_three_sections_under_a_rake_cover_the_posts_found(): void
@@ -59,6 +64,37 @@ final class OpeningFrameTest extends TestCase
             self::assertEqualsWithDelta([$low, $high], [$fronts[$i]->piece->outline->outer->points[1]->x, $fronts[$i]->piece->outline->outer->points[2]->x], 0.01);
             self::assertSame(ceil($high), $fronts[$i]->piece->length->result->toDouble());
         }
+    }
+
+    public function test_furring_brings_posts_behind_the_straightedge_into_the_plane_of_the_trim(): void
+    {
+        $mm = TestLayout::mm(...);
+        $layout = self::layout([], [['behind' => $mm(10.9), 'behind_head' => $mm(13.9)], ['behind' => $mm(20.9), 'behind_head' => $mm(16.4)]]);
+        $plan = $layout->plan();
+        $strips = array_values(array_filter($plan->assemblies[0]->placed, fn ($placed) => $placed->piece->name === 'Furring strip'));
+        self::assertCount(2, $strips);
+        // As long as its post, or to 20 under the rail, 520 + 1582 · tan 33.5° − 60/cos 33.5° − 20 = 1475.1; as deep as its farther end, down to
+        // half a millimetre, and tapered between both: 13.5 from 10.5, 20.5 to 16.
+        self::assertSame([[900.0, 13.5], [1475.0, 20.5]], array_map(fn ($placed) => [$placed->piece->length->result->toDouble(), $placed->piece->width->result->toDouble()], $strips));
+        self::assertEqualsWithDelta([10.5, 13.5], [$strips[0]->piece->outline->outer->points[3]->y, $strips[0]->piece->outline->outer->points[2]->y], 0.01);
+        self::assertEqualsWithDelta([20.5, 16.0], [$strips[1]->piece->outline->outer->points[3]->y, $strips[1]->piece->outline->outer->points[2]->y], 0.01);
+        self::assertSame([], array_map(fn ($one) => $one->sentence, $layout->clashes()));
+        // Stiles of 70 from 780 and 1560: 812 − 23.5 − 780 = 8.5, 850 − 835.5 = 14.5.
+        self::assertEqualsWithDelta([8.5, 14.5], [$plan->decisions()['Slides left of post 1 of O1 packed']->result->toDouble(), $plan->decisions()['Slides right of post 1 of O1 packed']->result->toDouble()], 1e-6);
+    }
+
+    public function test_a_post_that_stands_out_brings_the_trim_before_it_and_one_that_bears_is_said(): void
+    {
+        $proud = self::layout()->thing('post-3', 'post', 200 + 795, 0, 47, 900, 6, 'may-be-covered', ['bears' => 'bears']);
+        $plan = $proud->plan();
+        $said = array_map(fn ($one) => $one->sentence, $plan->findings);
+        self::assertContains('A post in O1 stands 6 mm out: the trim stands as far before the wall.', $said);
+        self::assertNotSame([], array_filter($said, fn (string $one) => str_starts_with($one, 'Post-3 carries the house: nothing is cut from it')));
+        $stile = array_values(array_filter($plan->assemblies[0]->placed, fn ($placed) => str_ends_with($placed->piece->key, ':stile-L')))[0];
+        self::assertEqualsWithDelta(6.0, $stile->bounds->v0, 1e-6);
+        // What somebody who knows found to carry nothing is not asked about again.
+        $asked = fn (array $post): array => array_filter(self::layout(['confirmed' => false], [$post, $post])->plan()->findings, fn ($one) => $one->code->value === 'wall-may-bear');
+        self::assertSame([1, 0], [count($asked([])), count($asked(['bears' => 'does-not']))]);
     }
 
     public function test_a_square_opening_in_two(): void

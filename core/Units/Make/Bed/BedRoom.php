@@ -88,7 +88,7 @@ final readonly class BedRoom
         $met = count(array_filter($studs, fn (Block $stud) => $stud->u0 > $cell->u + 20.0 && $stud->u1 < $cell->end() - 20.0));
 
         return match (true) {
-            ! $s->bed->off->isZero() => [],
+            ! $s->bed->off->isZero(), $s->site->terms->madeOf($s->site->run->frame->wall)?->hasStuds() === false => [],
             $known === 0 => [Finding::note(Code::NoStud, sprintf('Find the studs behind the bed and note them: its ledgers are reckoned with one every %s. Into masonry take frame plugs every %1$s.', $s->site->terms->write(400.0)), $this->tier())],
             $met < 2 => [Finding::clash(Code::TooFewStuds, sprintf('The back ledger meets %s; it takes two. Screw a board across three studs first, and the ledger to that.', $met === 0 ? 'no stud' : 'one stud'), $this->tier())->withWaysOut([new WayOut('Leave an open gap instead', Edits::tier($this->tier())->emptied())])],
             default => [],

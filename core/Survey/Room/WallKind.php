@@ -2,10 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Incastro\Install;
-
-use Incastro\Measure\Unit;
-use Incastro\Strength\Stack;
+namespace Incastro\Survey\Room;
 
 /** What a wall is made of, and so what holds in it. */
 enum WallKind: string
@@ -31,15 +28,5 @@ enum WallKind: string
     public function hasStuds(): bool
     {
         return $this === self::Timber || $this === self::Metal || $this === self::Lath;
-    }
-
-    /** Between what lengths a screw holds past so much before it, mm; null where only a rated fixing does. */
-    public function stack(float $before, Unit $unit): ?Stack
-    {
-        return match ($this) {
-            self::Timber, self::Lath => Stack::intoStud($before, $unit),
-            self::Masonry, self::Dabs => Stack::intoMasonry($before, $unit),
-            self::Metal => null,
-        };
     }
 }

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Incastro\Survey\Things;
+
+/** What of a room only some furniture needs to know, and nobody is asked otherwise. */
+enum Asked: string
+{
+    /** What walls are made of. */
+    case Walls = 'walls';
+
+    /** How far the faces of posts lie behind a straightedge, and whether they bear. */
+    case Posts = 'posts';
+}
