@@ -15,6 +15,9 @@ use Incastro\Units\Placed;
 /** What lies on a wall, seen from before it: its pieces with what is cut out of them, battens dashed behind, and its two sizes. */
 final readonly class SurfaceDrawing
 {
+    /** What ends so near behind the face is behind it, mm. */
+    private const TOUCH = 0.5;
+
     public function __construct(private LengthFormat $format)
     {
     }
@@ -22,8 +25,9 @@ final readonly class SurfaceDrawing
     public function of(FittedSurface $surface, Assembly $built): Drawing
     {
         $pieces = $battens = [];
+        $front = min([INF, ...array_map(fn (Placed $one) => $one->bounds->v0, array_filter($built->placed, fn (Placed $one) => $one->part === Part::Face))]);
         foreach ($built->placed as $placed) {
-            $isBehind = $placed->part === Part::Cleat;
+            $isBehind = $placed->part === Part::Cleat || ($placed->part === Part::Lining && $placed->bounds->v1 < $front + self::TOUCH);
             foreach ([$placed->piece->outline->outer, ...$placed->piece->outline->holes] as $i => $polygon) {
                 $shape = Outline::polygon(self::seen($placed, $polygon), $isBehind ? Style::Hidden : ($i === 0 ? Style::Board : Style::Field), $placed->piece->key);
                 $isBehind ? $battens[] = $shape : $pieces[] = $shape;

@@ -160,7 +160,7 @@ final readonly class PlanWriter
             'things' => array_map(fn (Thing $thing) => ['id' => $thing->id, 'label' => $thing->kind->label(), 'rule' => $thing->rule->label()], $space->space->things),
             'drawings' => $this->drawings($space->survey),
             'asks' => array_map(fn (Asked $one) => $one->value, $space->space->layout->asks()),
-            'walls' => array_map(fn (int $wall) => ['wall' => $wall, 'name' => $space->survey->sheet->shape->wallName($wall), 'made_of' => ($space->space->walls[$wall] ?? null)?->value], array_values($space->survey->sheet->shape->walls())),
+            'walls' => array_map(fn (int $wall) => ['wall' => $wall, 'made_of' => ($space->space->walls[$wall] ?? null)?->value], array_values($space->survey->sheet->shape->walls())),
         ];
     }
 

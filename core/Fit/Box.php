@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Fit;
 
 use Incastro\Fit\Holds\ChangesBox;
+use Incastro\Fit\Holds\KeepsFootRail;
 use Incastro\Fit\Holds\LeavesBottomOut;
 use Incastro\Fit\Holds\LeavesTopOut;
 use Incastro\Fit\Holds\WantsFlushRails;
@@ -191,6 +192,12 @@ final readonly class Box
         }
 
         return false;
+    }
+
+    /** Whether its face ends in a rail below. */
+    public function hasFootRail(): bool
+    {
+        return ! $this->isBottomless() || $this->option(KeepsFootRail::class)?->hasFootRail() === true;
     }
 
     /** Whether a stretcher stands for its top. */

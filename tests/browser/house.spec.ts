@@ -139,3 +139,63 @@ test('a nook under a stair is closed by panels, and asks what carries the house'
     page.getByText(/Posts, stringers and studs in an opening may carry the house/).first(),
   ).toBeVisible()
 })
+
+test('what walls are made of is asked where something hangs on them, and nowhere else', async ({ page }) => {
+  await demoJob(page, '../../examples/boot-room')
+  await page.getByRole('link', { name: /^Measure/ }).click()
+  await page.getByRole('button', { name: 'Things on walls' }).click()
+  const asked = page.getByRole('region', { name: 'What walls are made of' })
+  await asked.getByLabel('Left wall', { exact: true }).click()
+  await page.getByRole('option', { name: 'Masonry', exact: true }).click()
+  await expect(asked.getByLabel('Left wall', { exact: true })).toContainText('Masonry')
+  await page.reload()
+  await page.getByRole('button', { name: 'Things on walls' }).click()
+  await expect(asked.getByLabel('Left wall', { exact: true })).toContainText('Masonry')
+  // The hook rail there asks for studs no more.
+  await page.getByRole('link', { name: /^Fit/ }).click()
+  await expect(page.getByText('Hook rail R1').first()).toBeVisible()
+  await expect(page.getByText(/Find the studs first and note them: the rail/)).toHaveCount(0)
+  await demoJob(page, 'landing-alcove')
+  await page.getByRole('link', { name: /^Measure/ }).click()
+  await page.getByRole('button', { name: 'Things on walls' }).click()
+  await expect(page.getByLabel('Add a thing')).toBeVisible()
+  await expect(asked).toHaveCount(0)
+})
+
+test('posts in an opening that was found are asked for their faces, and furring is cut to them', async ({
+  page,
+}) => {
+  await demoJob(page, '../../examples/under-stair-opening')
+  await expect(verdict(page)).toContainText('Fits.')
+  await page.getByRole('link', { name: /^Measure/ }).click()
+  await page.getByRole('button', { name: 'Things on walls' }).click()
+  await page.getByRole('button', { name: /Post 1/ }).click()
+  await fill(page, 'Its face behind a straightedge, at its head', '17')
+  await page.getByRole('link', { name: /^Pieces/ }).click()
+  await expect(page.getByText('Furring strip').first()).toBeVisible()
+})
+
+test('a skirting and a cornice go round what is built in', async ({ page }) => {
+  await demoJob(page, '../../examples/skirting-round')
+  await expect(verdict(page)).toContainText('Fits.')
+  const skirting = page.getByRole('region', { name: 'Skirting or cornice round it' }).first()
+  await skirting.getByRole('button', { name: 'Take the skirting or cornice round it away' }).click()
+  await expect(page.getByRole('region', { name: 'Skirting or cornice round it' })).toHaveCount(1)
+  await page.getByRole('button', { name: 'Skirting or cornice round it', exact: true }).click()
+  await expect(page.getByRole('region', { name: 'Skirting or cornice round it' })).toHaveCount(2)
+  await expect(verdict(page)).toContainText('Fits.')
+})
+
+test('a top round the foot of a basin is split where nothing hides a slot, and made in one on request', async ({
+  page,
+}) => {
+  await demoJob(page, '../../examples/basin-surround')
+  await expect(verdict(page)).toContainText('Fits.')
+  await page.getByRole('link', { name: /^Pieces/ }).click()
+  await expect(page.getByText(/top-L/).first()).toBeVisible()
+  await page.getByRole('link', { name: /^Fit/ }).click()
+  await page.getByRole('combobox', { name: 'Round the foot of a basin it is' }).click()
+  await page.getByRole('option', { name: 'in one, with a slot to the wall' }).click()
+  await page.getByRole('link', { name: /^Pieces/ }).click()
+  await expect(page.getByText(/top-L/)).toHaveCount(0)
+})

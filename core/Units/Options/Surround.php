@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Options;
 
+use Incastro\Fit\Holds\KeepsFootRail;
 use Incastro\Fit\Holds\LeavesBackOut;
 use Incastro\Fit\Holds\LeavesBottomOut;
 use Incastro\Fit\Holds\LeavesTopOut;
@@ -12,6 +13,7 @@ use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
 use Incastro\Units\BoxOption;
@@ -23,9 +25,18 @@ use Incastro\Units\Sites\OpeningSite;
  * a top. It is slid home past what stands in it, so that the nailer ends beside that; the worktop over it comes last.
  */
 #[About('surround', 'Round a basin or a machine', 'Open below, behind and above, so that it slides home round what stands there.', 'Backs')]
-final readonly class Surround implements BoxOption, LeavesBackOut, LeavesBottomOut, LeavesTopOut
+final readonly class Surround implements BoxOption, KeepsFootRail, LeavesBackOut, LeavesBottomOut, LeavesTopOut
 {
     private const BRACKETS = 2;
+
+    public function __construct(#[Toggle('A rail at the floor', true, 'Left out for a machine, which is drawn out over the floor.')] public bool $rail)
+    {
+    }
+
+    public function hasFootRail(): bool
+    {
+        return $this->rail;
+    }
 
     public function isPassage(): bool
     {

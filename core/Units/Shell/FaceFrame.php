@@ -79,7 +79,7 @@ final readonly class FaceFrame
         }
         $middles = $this->middles();
         [$left, $right, $top] = [$this->outer(Side::Left), $this->outer(Side::Right), $this->topRail()];
-        $rails = $this->box->isBottomless() ? [$top] : [$this->bottomRail(), $top];
+        $rails = $this->box->hasFootRail() ? [$this->bottomRail(), $top] : [$top];
         $joints = [];
         foreach (array_merge(...array_map(fn (Placed $rail) => [[$rail, $left], [$rail, $right]], $rails)) as [$rail, $stile]) {
             $joints[] = BoxJoints::inFace($this->terms, $rail->piece->key, $stile->piece->key, 'face frames');
@@ -265,7 +265,7 @@ final readonly class FaceFrame
             $right = $c === $last ? $this->box->right() - $this->stile : $this->box->u + $column->x + $column->width->result->toDouble() + $this->terms->board() / 2 - $this->stile / 2;
             if ($c < $last) {
                 $low = min($this->high($right), $this->high($right + $this->stile)) - $plumb;
-                $from = $this->box->isBottomless() ? 0.0 : $rail;
+                $from = $this->box->hasFootRail() ? $rail : 0.0;
                 $length = Working::start($from > 0.0 ? 'between the rails' : 'up to the rail', Length::ofDouble($low - $from));
                 $piece = $this->make->inner('stile-mid-'.($c + 1), 'Middle stile', $length, Working::start('stile width', $this->terms->rules->get(Rule::StileWidth)), Purpose::Frame, Grain::Length, [], [BoxJoints::inFaceWords($this->terms, 'into the rails')]);
                 $placed[] = $this->upright($piece, $right, $this->box->z + $from, Way::Right);

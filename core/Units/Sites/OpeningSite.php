@@ -161,7 +161,7 @@ final readonly class OpeningSite
         return [
             $outer(Rule::StileWidth) / ($this->at === 0 ? 1 : 2) + ($open?->left?->toDouble() ?? 0.0),
             $outer(Rule::StileWidth) / ($this->at === count($this->box->columns) - 1 ? 1 : 2) + ($open?->right?->toDouble() ?? 0.0),
-            $this->opening->isSpanned || $this->isOpenBelow() ? 0.0 : $rail / ($rows[0] === $this->opening ? 1 : 2),
+            $this->isOpenBelow() && $this->box->hasFootRail() && ! $this->terms->frame()->isZero() ? $this->terms->faceOf(Rule::RailWidth) : ($this->opening->isSpanned || $this->isOpenBelow() ? 0.0 : $rail / ($rows[0] === $this->opening ? 1 : 2)),
             ! $isLast && $rows[(int) array_search($this->opening, $rows, true) + 1]->isSpanned ? 0.0 : $rail * $plumb / ($isLast ? 1 : 2),
         ];
     }

@@ -130,7 +130,7 @@ export interface MeasureStation {
   drawings: { plan: Drawing | null; walls: { wall: number; drawing: Drawing }[] }
   /** What only some furniture needs to know, of what stands here. */
   asks: ('walls' | 'posts')[]
-  walls: { wall: number; name: string; made_of: string | null }[]
+  walls: { wall: number; made_of: string | null }[]
 }
 
 export interface Edge {

@@ -122,17 +122,19 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
       <p class="soft">
         Something that is to stand here hangs on its wall: studs take screws, masonry takes plugs.
       </p>
-      <div v-for="wall in station.walls" :key="wall.wall" class="pair">
-        <span :id="`made-${wall.wall}`">{{ wall.name }}</span>
+      <div v-for="wall in walls" :key="wall.value" class="pair">
+        <span :id="`made-${wall.value}`">{{ wall.label }}</span>
         <Select
-          :model-value="wall.made_of"
-          :options="[{ value: null, label: 'not told yet' }, ...words.wall_kinds]"
+          :model-value="station.walls.find((one) => one.wall === wall.value)?.made_of ?? null"
+          :options="words.wall_kinds"
+          placeholder="not told yet"
+          show-clear
           option-label="label"
           option-value="value"
-          :aria-labelledby="`made-${wall.wall}`"
+          :aria-labelledby="`made-${wall.value}`"
           @update:model-value="
             (value: string | null) =>
-              job.edit('job', { path: `installing.walls.${job.space?.id}/${wall.wall}`, value })
+              job.edit('job', { path: `installing.walls.${job.space?.id}/${wall.value}`, value })
           "
         />
       </div>
@@ -281,7 +283,9 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
           <span :id="`carries-${thing.id}`">It carries</span>
           <Select
             :model-value="thing.carries ?? null"
-            :options="[{ value: null, label: 'nobody knows' }, ...words.carries]"
+            :options="words.carries"
+            placeholder="nobody knows"
+            show-clear
             option-label="label"
             option-value="value"
             :aria-labelledby="`carries-${thing.id}`"
@@ -293,7 +297,9 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
             <span :id="`bears-${thing.id}`">Somebody who knows says it</span>
             <Select
               :model-value="thing.bears ?? null"
-              :options="[{ value: null, label: 'nobody looked' }, ...words.bears]"
+              :options="words.bears"
+              placeholder="nobody looked"
+              show-clear
               option-label="label"
               option-value="value"
               :aria-labelledby="`bears-${thing.id}`"
@@ -428,6 +434,9 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
   border: 2px solid var(--chalk);
   border-radius: 12px;
   background: var(--card);
+}
+.card .pair {
+  margin-top: 8px;
 }
 .pair {
   display: grid;

@@ -52,7 +52,7 @@ final class SurroundTest extends TestCase
         self::assertArrayNotHasKey('bottom', $sizes);
         // They end 3 beside what passes between them: 312.2 − 3 − 18 = 291.2, and 860 − 18 − 525 − 3 = 314.
         self::assertSame([[291.0, 90.0], [314.0, 90.0]], [$sizes['nailer-top-a'], $sizes['nailer-top-b']]);
-        self::assertSame([[622.0, 38.0], [784.0, 45.0]], [$sizes['stile-L'], $sizes['rail-top']]);
+        self::assertSame([[622.0, 38.0], [784.0, 45.0], [784.0, 45.0]], [$sizes['stile-L'], $sizes['rail-top'], $sizes['rail-bottom']]);
         // Split at 419 from its left: 419 + 15 and 860 − 419 + 15; 540 + 20 deep and what is scribed to the wall.
         self::assertSame([434.0, 456.0], [$sizes['top-L'][0], $sizes['top-R'][0]]);
         // The hole is 106.4 + 5, up to 112; under the split 540 − 18 − 90 − 164.9 − 112 − 10 = 145.1 are left for a joiner.
@@ -101,7 +101,7 @@ final class SurroundTest extends TestCase
     {
         // A washer of 23 1/2 with 3/8 at both sides: 25 11/16 over sides of 23/32; 34 31/32 under a top; 29 1/2 deep with 4 behind it.
         $box = new UnitBox('25 11/16', '34 31/32', '29 1/2', Unit::Inch, BoxJoint::Dado, schools: new Schools(edges: Edges::Band, boxJoint: BoxJoint::Dado));
-        $pieces = array_map(fn (array $piece) => [round($piece[0] / 25.4, 6), round($piece[1] / 25.4, 6)], $box->pieces($box->build(new Shelves(0, 0), null, new Surround())));
+        $pieces = array_map(fn (array $piece) => [round($piece[0] / 25.4, 6), round($piece[1] / 25.4, 6)], $box->pieces($box->build(new Shelves(0, 0), null, new Surround(false))));
         self::assertSame([34.9375, 29.5], $pieces['side-L']);
         // 25 11/16 − 2 · 23/32 + 2 · 7/32 in both sides.
         self::assertSame([24.6875, 3.5], $pieces['top']);
