@@ -8,6 +8,7 @@ use Incastro\Fit\Closing\Side;
 use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\FittedSurface;
+use Incastro\Fit\Holds\ComesOff;
 use Incastro\Fit\Terms;
 use Incastro\Geometry\Solid;
 use Incastro\Pieces\Works\Scribed;
@@ -44,13 +45,13 @@ final class Assembled
     /** @return list<Finding> */
     public function findings(): array
     {
-        $all = [...array_map(fn (FittedRun $run) => [$run->frame, $run], $this->layout->runs), ...array_map(fn (FittedSurface $surface) => [$surface->frame, null], $this->layout->surfaces)];
-        foreach ($all as $i => [$frame, $run]) {
+        $all = [...array_map(fn (FittedRun $run) => [$run->frame, $run, false], $this->layout->runs), ...array_map(fn (FittedSurface $surface) => [$surface->frame, null, $surface->surface->holds instanceof ComesOff], $this->layout->surfaces)];
+        foreach ($all as $i => [$frame, $run, $comesOff]) {
             $own = $this->assemblies[$i]->placed;
             $this->within($this->assemblies[$i]);
             $this->fixtures($this->assemblies[$i]);
             $this->outside($frame, $run, $own);
-            (new KeptClear($frame, $this->terms, $this->openings, $this->collisions))->look($own);
+            (new KeptClear($frame, $this->terms, $this->openings, $this->collisions))->look($own, $comesOff);
             foreach (array_slice($all, 0, $i, true) as $o => [$other]) {
                 $this->between($frame, $own, $other, $this->assemblies[$o]->placed);
             }

@@ -39,14 +39,17 @@ final readonly class KeptClear
         $this->places = new ThingPlace($terms->room, $frame);
     }
 
-    /** @param list<Placed> $placed */
-    public function look(array $placed): void
+    /**
+     * @param  list<Placed>  $placed
+     * @param  bool  $comesOff  what a hand reaches may lie behind it
+     */
+    public function look(array $placed, bool $comesOff = false): void
     {
         foreach ($this->terms->room->things as $thing) {
             if (! $thing->isInTheWay()) {
                 continue;
             }
-            foreach ([...$this->zones($thing), ...$this->air($thing, $placed)] as [$zone, $words]) {
+            foreach ([...$this->zones($thing, $comesOff), ...$this->air($thing, $placed)] as [$zone, $words]) {
                 foreach ($placed as $one) {
                     if (! $one->bounds->meets($zone->bounds, Assembled::TOUCH)) {
                         continue;
@@ -61,7 +64,7 @@ final readonly class KeptClear
     }
 
     /** @return list<array{Solid, string}> what must be free, and what is said of a piece that is not */
-    private function zones(Thing $thing): array
+    private function zones(Thing $thing, bool $comesOff): array
     {
         $zones = [];
         $body = $this->places->solid($thing);
@@ -75,7 +78,7 @@ final readonly class KeptClear
         if ($around !== null) {
             $zones[] = [$around, '%s stands %s inside what is kept clear around %s.'];
         }
-        if ($thing->rule === ThingRule::Uncovered || ($thing->rule === ThingRule::Reachable && ! $isOpened && ! $thing->kind->isCutAround())) {
+        if ($thing->rule === ThingRule::Uncovered || ($thing->rule === ThingRule::Reachable && ! $comesOff && ! $isOpened && ! $thing->kind->isCutAround())) {
             $before = $this->places->before($thing, self::BEFORE);
             $zones = $before === null ? $zones : [...$zones, [$before, $thing->rule === ThingRule::Uncovered ? '%s covers %s of %s, which stays uncovered.' : '%s covers %s of %s: a hand must reach it.']];
         }

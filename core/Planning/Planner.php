@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Planning;
 
 use Incastro\Check\Assembled;
+use Incastro\Check\BehindSurfaces;
 use Incastro\Check\Boring;
 use Incastro\Check\Carried;
 use Incastro\Check\Cautions;
@@ -232,7 +233,8 @@ final readonly class Planner
         }
 
         foreach ($layout->surfaces as $s => $surface) {
-            array_push($findings, ...$surface->findings, ...$assemblies[count($layout->runs) + $s]->findings);
+            $built = $assemblies[count($layout->runs) + $s];
+            array_push($findings, ...$surface->findings, ...$built->findings, ...(new BehindSurfaces($terms))->findings($surface, $built));
         }
         $findings = [...$findings, ...UnknownKinds::findings($space->layout), ...UnknownKinds::nowhere($space->layout, $room->shape), ...(new Tooling($job->rules))->findings($layout->runs, $assemblies), ...(new Meetings($layout, $terms))->findings(), ...(new Swings($layout, $assemblies, $terms))->findings(), ...$going->findings($carried, $layout), ...$this->neither($layout)];
 

@@ -40,7 +40,10 @@ final readonly class CutAround
     /** A slot longer than this is no slot: the piece is split through the hole's centre instead, mm. */
     private const LONGEST_SLOT = 200.0;
 
-    /** How far before a thing what lies on its wall is opened for it, mm. */
+    /** How far before a thing what lies on its wall, or is framed before that, is opened for it, mm. */
+    private const FRAMED = 500.0;
+
+    /** How far under a vent a top is opened for it, mm. */
     private const BEFORE = 100.0;
 
     /** A hole for the air of a vent keeps so much wood to every edge of a top, mm and inches. */
@@ -73,7 +76,7 @@ final readonly class CutAround
                 continue;
             }
             // What lies on the wall is opened for what is in it, also where it passes before that.
-            $before = new Block($block->u0, $block->u1, $block->v0, $block->v1 + ($isOpened ? self::BEFORE : 0.0), $block->z0, $block->z1);
+            $before = new Block($block->u0, $block->u1, $block->v0, $block->v1 + ($isOpened ? self::FRAMED : 0.0), $block->z0, $block->z1);
             // A box is slid home past it: what of it comes to stand behind is cut as well.
             $past = new Block($block->u0, $block->u1, -self::FAR, $block->v1, $block->z0, $block->z1);
             $next = [];

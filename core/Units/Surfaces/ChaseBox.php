@@ -6,6 +6,7 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
+use Incastro\Fit\Holds\ComesOff;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Polygon;
@@ -51,7 +52,7 @@ use Incastro\Units\SurfaceUnit;
  * part of the face that lifts off by itself.
  */
 #[About('chase-box', 'Box round pipes', 'Cheeks and a face that comes off, with a hatch where something must be reached.', 'On a wall', 'D')]
-final readonly class ChaseBox implements SurfaceUnit
+final readonly class ChaseBox implements SurfaceUnit, ComesOff
 {
     /** A hand works so far over and under the middle of what it must reach, mm and inches. */
     private const REACH = [125.0, 5.0];

@@ -6,6 +6,7 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
+use Incastro\Fit\Holds\ComesOff;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Vector;
@@ -52,7 +53,7 @@ use Incastro\Units\SurfaceUnit;
  * mitred casing covers the edge of the cut. What it lies on is the rough opening.
  */
 #[About('hatch', 'Hatch', 'A lined opening in a wall to the place behind it, with a leaf.', 'On a wall', 'H')]
-final readonly class Hatch implements SurfaceUnit
+final readonly class Hatch implements SurfaceUnit, ComesOff
 {
     /** A stud farther from the hinge side than this holds no hinges, mm. */
     private const STUD = 60.0;

@@ -6,6 +6,7 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
+use Incastro\Fit\Holds\ComesOff;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Polygon;
@@ -44,7 +45,7 @@ use Incastro\Units\SurfaceUnit;
  * behind it find the opening. What it lies on is the opening: from side to side, and up from its foot.
  */
 #[About('lift-off', 'Panel over an opening', 'A panel that laps over a found opening and lifts off, square or under a rake.', 'On a wall', 'V')]
-final readonly class LiftOff implements SurfaceUnit
+final readonly class LiftOff implements SurfaceUnit, ComesOff
 {
     /** Magnets alone hold no more, kg and m². */
     private const MAGNETS = [5.0, 1.0];

@@ -6,6 +6,7 @@ namespace Incastro\Units\Surfaces;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\SurfaceDemand;
+use Incastro\Fit\Holds\ComesOff;
 use Incastro\Geometry\Vector;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
@@ -44,7 +45,7 @@ use Incastro\Units\SurfaceUnit;
  * in a rabbet behind. What it lies on is the niche; on a wall that was framed with one it finds that itself.
  */
 #[About('picture-door', 'Picture before a niche', 'A framed picture that swings open from a hidden place.', 'On a wall', 'J')]
-final readonly class PictureDoor implements SurfaceUnit
+final readonly class PictureDoor implements SurfaceUnit, ComesOff
 {
     /** A hinge needs a lap of so much, mm and inches. */
     private const HINGED = [10.0, 3 / 8];
