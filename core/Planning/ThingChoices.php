@@ -22,7 +22,7 @@ final class ThingChoices
     /** Narrower than this, a door is not a door, mm. */
     private const NARROWEST_DOOR = 100;
 
-    private const NAMES = ['kind', 'name', 'face', 'wall', 'along', 'along_from', 'up', 'up_from', 'width', 'height', 'stands_out', 'rule', 'reach_from', 'hand_room', 'clearance', 'swing', 'direction', 'traced', 'offsets', 'hot', 'carries', 'bears', 'behind', 'behind_head'];
+    private const NAMES = ['kind', 'name', 'face', 'wall', 'along', 'along_from', 'up', 'up_from', 'width', 'height', 'stands_out', 'rule', 'reach_from', 'hand_room', 'clearance', 'swing', 'direction', 'traced', 'offsets', 'hot', 'carries', 'bears', 'behind', 'behind_head', 'fall'];
 
     public static function entries(LengthFormat $format, SpaceShape $shape): EntryList
     {
@@ -57,6 +57,7 @@ final class ThingChoices
                 'bears' => Field::oneOf('Whether it carries the house', $values(Bears::cases()))->orComputed(),
                 'behind' => $distance('Its face behind the straightedge, at its foot')->orComputed(),
                 'behind_head' => $distance('Its face behind the straightedge, at its head')->orComputed(),
+                'fall' => $distance('How much one end lies lower than the other')->orComputed(),
                 'hot' => Field::of('Hot', fn (mixed $value) => $value === true),
                 default => null,
             };
@@ -92,6 +93,7 @@ final class ThingChoices
             bears: Bears::tryFrom($entry['bears'] ?? ''),
             behindFoot: isset($entry['behind']) ? $mm($entry['behind']) : null,
             behindHead: isset($entry['behind_head']) ? $mm($entry['behind_head']) : null,
+            fall: isset($entry['fall']) ? $mm($entry['fall']) : null,
         );
         $round = $thing->kind->isRound() && $thing->face === Face::Floor ? OffsetsRound::round($entry['offsets'] ?? null) : null;
         if ($round !== null) {

@@ -17,7 +17,7 @@ use Incastro\Rules\WayOut;
  * from it. `standsOut` is how far it stands out from the face; a round thing has its diameter as width and height.
  * `reachFrom` is where a hand comes from to what must stay reachable (front, above, side, inside the furniture; null: as
  * the furniture allows), `behindFoot` and `behindHead` are how far the face of a post lies behind a straightedge along its wall; null where
- * nobody took that; `handRoom` the free room it needs there, `clearance` what is kept free around.
+ * nobody took that; `fall` is how much lower one end of a pipe along a wall lies than the other; `handRoom` the free room it needs there, `clearance` what is kept free around.
  */
 final readonly class Thing
 {
@@ -46,6 +46,7 @@ final readonly class Thing
         public ?Bears $bears = null,
         public ?float $behindFoot = null,
         public ?float $behindHead = null,
+        public ?float $fall = null,
     ) {
     }
 

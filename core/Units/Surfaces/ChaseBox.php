@@ -64,6 +64,11 @@ final readonly class ChaseBox implements SurfaceUnit, ComesOff
 
     private const FROM_END = 60.0;
 
+    /** A waste falls by so much on a metre, mm and inches; one shorter than this falls anyway, m. */
+    private const FALL = [18.0, 0.75];
+
+    private const SHORT = 0.3;
+
     /** What a box is put round, and of it what must be reached. */
     private const GROUP = [ThingKind::Pipe, ThingKind::Valve, ThingKind::Trap];
 
@@ -101,7 +106,7 @@ final readonly class ChaseBox implements SurfaceUnit, ComesOff
             [$parts, $found] = $this->parts($site, $group, $site->place->width->roundedDown($terms->format)->result->toDouble(), true);
             $built = (new ChaseAlong($site, $blocks, $ci, $this->batten, $this->scribe))->build($parts);
 
-            return Assembly::all($built, new Assembly([], [], $this->hardware($site, $built->placed, count(array_filter($parts, fn (array $part) => $part[2]))), findings: [...$found, ...$this->cautions($site)]));
+            return Assembly::all($built, new Assembly([], [], $this->hardware($site, $built->placed, count(array_filter($parts, fn (array $part) => $part[2]))), findings: [...$found, ...$this->falls($site, $group), ...$this->cautions($site)]));
         }
         $t = $terms->materials->carcass->thickness;
         [$g0, $g1] = [min(array_map(fn (Block $block) => $block->u0, $blocks)) - $site->place->u, max(array_map(fn (Block $block) => $block->u1, $blocks)) - $site->place->u];
@@ -270,6 +275,33 @@ final readonly class ChaseBox implements SurfaceUnit, ComesOff
             ...array_map(fn (Placed $batten) => $screws->toStuds($batten->piece, 'boxes round pipes'), $onWall),
             ...$lifting === 0 ? [] : [new Hardware('magnet catch', 4 * $lifting, 'boxes round pipes', ArticleKind::Magnet)],
         ];
+    }
+
+    /**
+     * Whether a waste runs away: 18 mm for each metre, or 1/4 in a foot, at least.
+     *
+     * @param  list<array{Thing, Block}>  $group
+     * @return list<Finding>
+     */
+    private function falls(SurfaceSite $site, array $group): array
+    {
+        $findings = [];
+        $least = $site->terms->rules->either(...self::FALL)->toDouble();
+        foreach ($group as [$thing, $block]) {
+            $long = ($block->u1 - $block->u0) / 1000;
+            if ($thing->carries !== Carries::Waste || $thing->kind !== ThingKind::Pipe || $long < self::SHORT) {
+                continue;
+            }
+            $id = $site->place->surface->id;
+            $name = ucfirst($thing->name);
+            $findings = [...$findings, ...match (true) {
+                $thing->fall === null => [Finding::note(Code::NoFall, sprintf('Take how much lower one end of %s lies than the other before it is boxed in: a waste falls by %s on every metre.', lcfirst($thing->name), $site->terms->write($least)), $id)],
+                $thing->fall / $long < $least - 0.05 => [Finding::warning(Code::NoFall, sprintf('%s falls only %s on a metre; %s is the least. Raise its far end before it is boxed in.', $name, $site->terms->write($thing->fall / $long), $site->terms->write($least)), $id)],
+                default => [],
+            }];
+        }
+
+        return $findings;
     }
 
     /** @return list<Finding> */

@@ -854,6 +854,7 @@ export interface ThingEntry {
   bears?: string | null
   behind?: StoredLength | null
   behind_head?: StoredLength | null
+  fall?: StoredLength | null
   hot: boolean
 }
 

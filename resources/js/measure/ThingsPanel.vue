@@ -78,6 +78,7 @@ async function add(kind: string) {
     bears: null,
     behind: null,
     behind_head: null,
+    fall: null,
     hot: false,
   }
   if (await job.edit('space', { path: `things.${id}`, value })) {
@@ -292,6 +293,15 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
             @update:model-value="change(thing, 'carries', $event)"
           />
         </div>
+        <LengthField
+          v-if="thing.carries === 'waste' && thing.direction === 'along'"
+          label="One end lies lower by"
+          :text="thing.fall?.typed ?? ''"
+          when-empty="not taken yet"
+          :unit="unit"
+          :refused="refused(thing, 'fall')"
+          @change="change(thing, 'fall', $event || null)"
+        />
         <template v-if="thing.kind === 'post' && station.asks.includes('posts')">
           <div class="pair">
             <span :id="`bears-${thing.id}`">Somebody who knows says it</span>

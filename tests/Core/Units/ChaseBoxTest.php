@@ -132,6 +132,21 @@ final class ChaseBoxTest extends TestCase
         self::assertSame([[134.0, 169.0], [134.0, 169.0]], [$sizes['end-L'], $sizes['end-R']]);
     }
 
+    public function test_a_waste_along_a_wall_must_fall(): void
+    {
+        $said = function (?float $fall): array {
+            $layout = self::layout([], 2600.0);
+            $layout->layout['surfaces'][0]['on'] = ['wall' => 0, 'from' => TestLayout::mm(300), 'to' => TestLayout::mm(2160), 'foot' => null, 'head' => TestLayout::mm(600)];
+            $plan = $layout->thing('waste', 'pipe', 300.0, 52.0, 1860.0, 87.0, 96.0, 'may-be-covered', ['direction' => 'along', 'carries' => 'waste', 'fall' => $fall === null ? null : TestLayout::mm($fall)])->plan();
+
+            return array_values(array_map(fn ($one) => $one->severity->value.': '.$one->sentence, array_filter($plan->findings, fn ($one) => $one->code->value === 'no-fall')));
+        };
+        // It runs from 300 to the corner at 2600: 47/2.3 = 20.4 on a metre is enough; 20/2.3 = 8.7 is not.
+        self::assertSame([], $said(47.0));
+        self::assertStringStartsWith('warning: Waste falls only 8 mm on a metre; 18 mm is the least', $said(20.0)[0]);
+        self::assertStringStartsWith('note: Take how much lower one end of waste lies', $said(null)[0]);
+    }
+
     public function test_along_a_wall_from_corner_to_corner_a_trap_is_reached(): void
     {
         $layout = self::layout([], 1860.0);
