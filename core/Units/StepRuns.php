@@ -22,12 +22,15 @@ enum StepRuns: string implements Choosable
         };
     }
 
-    /** How high they hold it over the floor. */
+    /** How high they hold it over the floor: no more than castors give way when it is stood on, so that its rim then stands. */
     public function height(HouseRules $rules): Length
     {
-        return match ($this) {
-            self::Glides => $rules->either(5, 3 / 16),
-            self::Sprung => $rules->either(40, 1 + 5 / 8),
-        };
+        return $rules->either(5, 3 / 16);
+    }
+
+    /** How high what is inside over a castor begins over the floor; null where none are let in. */
+    public function castor(HouseRules $rules): ?Length
+    {
+        return $this === self::Sprung ? $rules->either(40, 1 + 5 / 8) : null;
     }
 }

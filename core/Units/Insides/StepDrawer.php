@@ -20,6 +20,7 @@ use Incastro\Pieces\Works\Cut;
 use Incastro\Pieces\Works\CutFor;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
+use Incastro\Pieces\Works\OpenedThrough;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
@@ -62,8 +63,16 @@ final readonly class StepDrawer implements InsideUnit
     /** Ribs stand no farther apart than this times the square of the lid's thickness, 1/mm. */
     private const SPAN = 14 / 15;
 
-    /** Two more castors where it is wider, mm and inches. */
-    private const WIDE = [700.0, 28.0];
+    /** A block over a castor, and how much larger it is than the hole in the bottom all round; mm and inches. */
+    private const BLOCK = [80.0, 3.0];
+
+    private const RIM = [6.0, 0.25];
+
+    /** The least that a castor’s plate takes, mm and inches. */
+    private const PLATE = [50.0, 2.0];
+
+    /** A front clears the floor by so much more than castors give way, mm and inches. */
+    private const OVER = [3.0, 0.125];
 
     /** The body is so high at least, mm. */
     private const LEAST = 60.0;
@@ -151,11 +160,15 @@ final readonly class StepDrawer implements InsideUnit
         for ($i = 1; $i <= $ribs && $rib->result->toDouble() > 2 * $th; $i++) {
             $frame[] = $upright("step-rib-$i", 'Rib under the lid', $rib, $x0 + $i * ($bay + $th), $from, false);
         }
+        $castors = $this->castors($site, $frame[0], $frame[1], $foot, [$y0 + ($notch === null ? $th : 0.0), $y0 + $bd - $th], $notch);
+        array_push($frame, ...$castors);
         $plate = fn (string $role, string $name, Purpose $purpose, float $z, array $works, string $words): Placed => $site->placed($make->inner($role, $name, $across, $deep, $purpose, Grain::Length, array_values([...$works, ...$notch === null ? [] : [new CutFor(Cut::Notch, $notch[3]->id, $notch[3]->name, [$notch[2] - $y0])]]), [$words], $this->outline($bw, $bd, $notch, $x0, $y0)), $x0, $y0, $z, Way::Right, Way::Out, Way::Up, Part::Loose);
         $lid = $plate('step-lid', 'Step lid', Purpose::Carcass, $zs + $wall->result->toDouble(), [new Finished('front, long', Finish::Eased)], 'screwed down; an anti-slip strip along its front');
-        $bottom = $plate('step-bottom', 'Step bottom', Purpose::Panel, $z0, [], 'laid on from below, screwed');
-        $face = $make->moving('step-front', 'Step front', $wide->minusTimes('gaps', 2, $this->reveal), $high->minus('gap above', $this->reveal)->minus('over the floor', $this->front), Purpose::Front, Grain::Length, [new Finished('all four', Finish::Eased)], ['screwed from inside the inner front; a finger slot, nothing sticks out to trip on'], $site->mark('step-front'));
-        $front = $site->placed($face, $left + $this->reveal->toDouble(), $y0 + $bd, $foot + $this->front->toDouble(), Way::Right, Way::Up, Way::Out, Part::Loose);
+        $bottom = self::openedFor($plate('step-bottom', 'Step bottom', Purpose::Panel, $z0, [], 'laid on from below, screwed'), $castors, $terms->rules);
+        // It clears the floor also when the castors give way.
+        $over = $this->runs === StepRuns::Sprung && $this->front->isLessThan($glide->plus($terms->rules->either(...self::OVER))) ? $glide->plus($terms->rules->either(...self::OVER)) : $this->front;
+        $face = $make->moving('step-front', 'Step front', $wide->minusTimes('gaps', 2, $this->reveal), $high->minus('gap above', $this->reveal)->minus('over the floor', $over), Purpose::Front, Grain::Length, [new Finished('all four', Finish::Eased)], ['screwed from inside the inner front; a finger slot, nothing sticks out to trip on'], $site->mark('step-front'));
+        $front = $site->placed($face, $left + $this->reveal->toDouble(), $y0 + $bd, $foot + $over->toDouble(), Way::Right, Way::Up, Way::Out, Part::Loose);
         $joints = [];
         foreach ([$lid, $bottom] as $board) {
             foreach (array_filter($frame, fn (Placed $one) => $one->touches($board, Joinery::TOUCH)) as $one) {
@@ -172,7 +185,7 @@ final readonly class StepDrawer implements InsideUnit
         $joints[] = new Joint($frame[2]->piece->key, $face->key, JointKind::Glue, 'steps');
         $placed = [...$frame, $bottom, $lid, $front];
 
-        return new Assembly($placed, $joints, $this->hardware($bw, $glide, $notch !== null, $ribs, $terms->rules), ['Lid between ribs, '.$site->name() => Working::start('equal bays', Length::ofDouble($bay))], $this->findings($site, $high->result, $bay, $span, $notch, $bd, $y0, $x0, $bw), [$this->movement($tier, $placed, $bd)]);
+        return new Assembly($placed, $joints, $this->hardware($notch !== null, $ribs), ['Lid between ribs, '.$site->name() => Working::start('equal bays', Length::ofDouble($bay))], [...$this->findings($site, $high->result, $bay, $span, $notch, $bd, $y0, $x0, $bw), ...$this->narrow($site, $castors)], [$this->movement($tier, $placed, $bd)]);
     }
 
     /**
@@ -195,6 +208,69 @@ final readonly class StepDrawer implements InsideUnit
         return null;
     }
 
+    /**
+     * Blocks in its corners under which sprung castors are let in, none for glides.
+     *
+     * @param  array{float, float}  $between  from the back to the inner front
+     * @param  array{float, float, float, Thing}|null  $notch
+     * @return list<Placed>
+     */
+    private function castors(OpeningSite $site, Placed $left, Placed $right, float $foot, array $between, ?array $notch): array
+    {
+        $rules = $site->terms->rules;
+        $high = $this->runs->castor($rules);
+        if ($high === null) {
+            return [];
+        }
+        $t = $site->terms->board();
+        $size = $rules->either(...self::BLOCK);
+        $place = $site->at(0.0, 0.0, 0.0);
+        [$from, $to] = [$left->bounds->u1 - $place->x, $right->bounds->u0 - $place->x];
+        $blocks = [];
+        foreach ([['BL', $from, true], ['BR', $to, true], ['FL', $from, false], ['FR', $to, false]] as [$corner, $x, $isBehind]) {
+            $isLeft = $corner[1] === 'L';
+            // Behind it stands between a side and the cheek of a notch.
+            $wide = Working::start('as wide as a castor’s plate', $size);
+            $wide = $isBehind && $notch !== null ? $wide->atMost('beside the notch', Length::ofDouble(max(1.0, $isLeft ? $notch[0] - $t - $from : $to - $notch[1] - $t))) : $wide;
+            $piece = $site->make->inner("step-castor-$corner", 'Block over a castor', Working::start('as long as a castor’s plate', $size), $wide, Purpose::Carcass, Grain::Any, [], ['glued and screwed into the corner, the castor under it']);
+            $w = $piece->width->result->toDouble();
+            $y = $isBehind ? $between[0] + ($notch === null ? 0.0 : $t) : $between[1] - $piece->length->result->toDouble();
+            $blocks[] = $site->placed($piece, $isLeft ? $x : $x - $w, $y, $foot + $high->toDouble(), Way::Out, Way::Right, Way::Up, Part::Loose);
+        }
+
+        return $blocks;
+    }
+
+    /**
+     * @param  list<Placed>  $castors
+     * @return list<Finding> where a castor has no room beside the notch
+     */
+    private function narrow(OpeningSite $site, array $castors): array
+    {
+        $least = $site->terms->rules->either(...self::PLATE);
+        $narrow = array_filter($castors, fn (Placed $block) => $block->piece->width->result->isLessThan($least));
+
+        return $narrow === [] ? [] : [Finding::clash(Code::StepNarrow, sprintf('Beside its notch the step has %s for a castor; it needs %s.', $site->terms->format->write(array_values($narrow)[0]->piece->width->result), $site->terms->format->write($least)), $site->opening->tierId)
+            ->withWaysOut([new WayOut('Let it stand on glides', Edits::tier($site->opening->tierId)->setting(['runs' => StepRuns::Glides->value]))])];
+    }
+
+    /**
+     * The bottom with holes that castors reach the floor through.
+     *
+     * @param  list<Placed>  $castors
+     */
+    private static function openedFor(Placed $bottom, array $castors, HouseRules $rules): Placed
+    {
+        $rim = $rules->either(...self::RIM)->toDouble();
+        foreach ($castors as $block) {
+            [$p, $q] = [$bottom->seen($block->bounds->u0 + $rim, $block->bounds->v0 + $rim, 0.0), $bottom->seen($block->bounds->u1 - $rim, $block->bounds->v1 - $rim, 0.0)];
+            $left = $bottom->piece->outline->minus(Polygon::rectangle(min($p->x, $q->x), min($p->y, $q->y), abs($q->x - $p->x), abs($q->y - $p->y)));
+            $bottom = $bottom->withPiece($bottom->piece->cutTo($left[0] ?? $bottom->piece->outline, new OpenedThrough('opening under each corner for its castor')));
+        }
+
+        return $bottom;
+    }
+
     /** @param array{float, float, float, Thing}|null $notch */
     private function outline(float $wide, float $deep, ?array $notch, float $x0, float $y0): ?Outline
     {
@@ -207,11 +283,11 @@ final readonly class StepDrawer implements InsideUnit
     }
 
     /** @return list<Hardware> */
-    private function hardware(float $wide, Length $glide, bool $isNotched, int $ribs, HouseRules $rules): array
+    private function hardware(bool $isNotched, int $ribs): array
     {
         return match ($this->runs) {
             StepRuns::Glides => [new Hardware('rubber glide', 4 + ($isNotched ? 2 : 0) + $ribs, 'steps', ArticleKind::Bumper)],
-            StepRuns::Sprung => [new Hardware('sprung castor, 75 kg or 165 lb each', $isNotched && $wide > $rules->either(...self::WIDE)->toDouble() ? 6 : 4, 'steps', ArticleKind::Castor)],
+            StepRuns::Sprung => [new Hardware('sprung castor, 75 kg or 165 lb each, free stroke no more than the step stands off the floor', 4, 'steps', ArticleKind::Castor)],
         };
     }
 

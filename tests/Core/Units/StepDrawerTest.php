@@ -58,6 +58,24 @@ final class StepDrawerTest extends TestCase
         }
     }
 
+    public function test_sprung_castors_are_let_in_so_that_its_rim_stands_when_it_is_stood_on(): void
+    {
+        foreach ([false, true] as $isNotched) {
+            $layout = self::layout(['runs' => 'sprung', 'front' => TestLayout::mm(5)]);
+            $layout = $isNotched ? self::basin($layout) : $layout;
+            self::assertSame([], array_map(fn (Finding $one) => $one->sentence, $layout->clashes()));
+            $placed = array_column(array_map(fn ($one) => [substr($one->piece->mark, 3), $one], $layout->plan()->assemblies[0]->placed), 1, 0);
+            // It stands 5 off the floor, as far as the castors give way; its front 5 + 3. Castors of 40 stand under blocks inside, through the bottom.
+            self::assertEqualsWithDelta([5.0, 8.0, 40.0], [$placed['step-bottom']->bounds->z0, $placed['step-front-1']->bounds->z0, $placed['step-castor-FL']->bounds->z0], 1e-6);
+            foreach (['BL', 'BR', 'FL', 'FR'] as $corner) {
+                self::assertSame(80.0, $placed["step-castor-$corner"]->piece->length->result->toDouble());
+            }
+            $away = $placed['step-bottom']->piece->outline->holes;
+            self::assertCount(4, $away);
+            self::assertEqualsWithDelta(68.0 * 68.0, $away[0]->area(), 1e-6);
+        }
+    }
+
     public function test_without_a_basin_it_has_one_back(): void
     {
         $sizes = PieceSizes::byMark(self::layout()->plan());
