@@ -185,6 +185,7 @@ enum Code: string
     case RadiusUnderBit = 'radius-under-bit';
     case ThinBridge = 'thin-bridge';
     case FireSheetMissing = 'fire-sheet-missing';
+    case NoCableWay = 'no-cable-way';
     case NoFall = 'no-fall';
     case NotElectric = 'not-electric';
     case CombustibleLining = 'combustible-lining';

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Options;
 
+use Incastro\Fit\Holds\LeavesBackOut;
+use Incastro\Fit\Layout\Option;
 use Incastro\Geometry\Axis;
 use Incastro\Geometry\Pose;
 use Incastro\Measure\Length;
+use Incastro\Measure\LengthFormat;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Works\OpenedThrough;
 use Incastro\Rules\Code;
@@ -14,12 +17,17 @@ use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Parameters\About;
+use Incastro\Rules\Parameters\Blueprint;
+use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Size;
+use Incastro\Rules\Parameters\When;
 use Incastro\Rules\Tool;
 use Incastro\Rules\WayOut;
 use Incastro\Units\Assembly;
 use Incastro\Units\BoxOption;
 use Incastro\Units\Hardware;
+use Incastro\Units\LightForm;
+use Incastro\Units\Make\CableChannel;
 use Incastro\Units\Part;
 use Incastro\Units\Placed;
 use Incastro\Units\Sites\OpeningSite;
@@ -47,6 +55,10 @@ final readonly class LightChannel implements BoxOption
         #[Size('Height of the profile', ['8', '1/4'], 5, 20, 'As measured.')] public Length $high,
         #[Size('Its middle from the front edge', ['40', '1 1/2'], 25, 120)] public Length $front,
         #[Size('Profile short of the groove at each end', ['5', '3/16'], 0, 50)] public Length $short,
+        #[Choice('Lies', LightForm::Groove)] public LightForm $form = LightForm::Groove,
+        #[Size('Cable, thickness', ['6', '1/4'], 3, 20)]
+        #[When('form', LightForm::Surface)]
+        public ?Length $cable = null,
     ) {
     }
 
@@ -66,23 +78,51 @@ final readonly class LightChannel implements BoxOption
         $left = $board->piece->thickness->minus($deep->result);
         $least = $terms->rules->either(...self::LEFT);
         $fine = $terms->format->finest();
+        if ($this->form === LightForm::Surface && $profile->result->toDouble() >= self::SHORTEST) {
+            return $this->onBoard($site, $box, $board, $profile, $id);
+        }
         if ($left->isLessThan($least) || $profile->result->toDouble() < self::SHORTEST) {
             $most = $board->piece->thickness->minus($least)->minus($in)->roundedDown($fine->step);
             $flatter = $most->toDouble() >= 5.0 && ! $profile->result->isLessThan(Length::ofDouble(self::SHORTEST)) ? [new WayOut('A profile of '.$fine->write($most), Edits::option($id)->measuring('with.high', $most))] : [];
             $sentence = $left->isLessThan($least) ? sprintf('Only %s of %s would be left over the groove; it takes %s.', $fine->write($left->isNegative() ? Length::zero() : $left), $board->piece->mark, $fine->write($least)) : sprintf('A light under %s would be %s long: too short to light anything.', $board->piece->mark, $terms->format->write($profile->result));
 
-            return $box->finding(Finding::clash(Code::GrooveDeep, $sentence, $site->opening->tierId)->withWaysOut([...$flatter, $away]));
+            $surface = $left->isLessThan($least) ? [new WayOut('Lay it on the board', Edits::option($id)->setting(['form' => LightForm::Surface->value]))] : [];
+
+            return $box->finding(Finding::clash(Code::GrooveDeep, $sentence, $site->opening->tierId)->withWaysOut([...$surface, ...$flatter, $away]));
         }
         $words = sprintf('groove under it for a light, %s wide, %s deep and %s long, its middle %s from the front%s', $fine->write($groove->result), $fine->write($deep->result), $terms->format->write($long->result), $terms->format->write($this->front), $terms->rules->owns(Tool::Router) || $terms->rules->owns(Tool::TableSaw) ? '' : ': without a router or a table saw it is cut at the yard');
         $worked = $board->withPiece($board->piece->worked(new OpenedThrough($words)));
         $placed = array_map(fn (Placed $one) => $one === $board ? $worked : $one, $box->placed);
 
-        return Assembly::all($box->placing($placed, $box->joints)->bought([
-            new Hardware('profile with a light strip, '.$terms->format->write($profile->result), 1, 'lights', ArticleKind::LightProfile, $profile->result),
+        return Assembly::all($box->placing($placed, $box->joints)->bought($this->bought($terms->format, $profile)), new Assembly([], [], [], ['Groove across, '.$site->name() => $groove, 'Groove deep, '.$site->name() => $deep, 'Profile, '.$site->name() => $profile], $this->findings($site, $board, $id)));
+    }
+
+    /** On the lower face of its board, its cable in a channel along the rear. */
+    private function onBoard(OpeningSite $site, Assembly $box, Placed $board, Working $profile, string $id): Assembly
+    {
+        $channel = (new CableChannel($site))->under($board, $this->cable ?? $site->terms->rules->either(6, 0.25), $this->high);
+
+        return Assembly::all($box->bought($this->bought($site->terms->format, $profile)), $channel, new Assembly([], [], [], ['Profile, '.$site->name() => $profile], $this->findings($site, $board, $id)));
+    }
+
+    /** @return list<Hardware> */
+    private function bought(LengthFormat $format, Working $profile): array
+    {
+        return [
+            new Hardware('profile with a light strip, '.$format->write($profile->result), 1, 'lights', ArticleKind::LightProfile, $profile->result),
             new Hardware('driver of a light strip', 1, 'lights', ArticleKind::LightDriver),
-        ]), new Assembly([], [], [], ['Groove across, '.$site->name() => $groove, 'Groove deep, '.$site->name() => $deep, 'Profile, '.$site->name() => $profile], [
-            Finding::note(Code::Caution, sprintf('The light under %s is of low voltage; its driver stays in reach with air round it, and its cable has a hole in every board on its way, bored before the box is put together. The mains side is an electrician’s work.', $board->piece->mark), $site->opening->tierId),
-        ]));
+        ];
+    }
+
+    /** @return list<Finding> */
+    private function findings(OpeningSite $site, Placed $board, string $id): array
+    {
+        $tier = $site->opening->tierId;
+        $caution = Finding::note(Code::Caution, sprintf('The light under %s is of low voltage; its driver stays in reach with air round it, and its cable has a hole in every board on its way, bored before the box is put together. The mains side is an electrician’s work.', $board->piece->mark), $tier);
+        $hasWay = $site->box->has(LeavesBackOut::class) || array_filter($site->opening->options, fn (Option $option) => $option->holds instanceof CableHole) !== [];
+        $hole = new WayOut('Bore a hole for its cable', Edits::action('add', $tier, "cable-$id", ['list' => 'options', 'kind' => Blueprint::of(CableHole::class)->about->kind, 'cells' => [$tier]]));
+
+        return $hasWay ? [$caution] : [$caution, Finding::warning(Code::NoCableWay, sprintf('The cable of the light under %s has no way out of %s.', $board->piece->mark, $site->name()), $tier)->withWaysOut([$hole])];
     }
 
     private function over(OpeningSite $site, Assembly $box): ?Placed

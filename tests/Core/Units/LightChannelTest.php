@@ -9,12 +9,15 @@ use Incastro\Measure\LengthFormat;
 use Incastro\Measure\LengthReader;
 use Incastro\Measure\Unit;
 use Incastro\Pieces\Piece;
+use Incastro\Planning\Layout\LayoutDocument as Doc;
 use Incastro\Rules\Schools\Edges;
 use Incastro\Rules\Schools\Schools;
 use Incastro\Units\Assembly;
 use Incastro\Units\Insides\Shelves;
 use Incastro\Units\Options\LightChannel;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\PieceSizes;
+use Tests\Core\TestLayout;
 
 final class LightChannelTest extends TestCase
 {
@@ -45,11 +48,25 @@ final class LightChannelTest extends TestCase
         self::assertEqualsWithDelta([21 / 32, 17 / 64, 32.75], array_map(fn ($one) => $one->result->toDouble() / 25.4, array_values($built->decisions)), 1e-6);
     }
 
+    public function test_on_the_board_its_cable_lies_between_two_strips_under_a_cover(): void
+    {
+        $layout = TestLayout::of([TestLayout::bay('a')])->with(['options' => [array_replace(Doc::member('light', 'light-channel', ['a-1']), ['with' => ['form' => 'surface', 'cable' => TestLayout::mm(6)]])]]);
+        self::assertSame([], $layout->clashes());
+        $sizes = PieceSizes::byMark($layout->plan());
+        // As long as the opening is wide, 1200 − 11 − 36 = 1153; 8 + 4 high; 2 · 18 + 6 + 4 wide.
+        self::assertSame([12.0, 12.0, 46.0], [$sizes['cable-back'][1], $sizes['cable-front'][1], $sizes['cable-cover'][1]]);
+        self::assertSame($sizes['cable-back'][0], $sizes['cable-cover'][0]);
+        // Its way out of the box is asked for, and bored on request.
+        $asked = array_values(array_filter($layout->plan()->findings, fn ($one) => $one->code->value === 'no-cable-way'));
+        self::assertSame('The cable of the light under B1-top has no way out of B1.', $asked[0]->sentence);
+        self::assertSame([], array_filter($layout->edited($asked[0]->waysOut[0]->edit)->plan()->findings, fn ($one) => $one->code->value === 'no-cable-way'));
+    }
+
     public function test_a_profile_too_high_for_the_board_is_said_with_one_that_goes(): void
     {
         // 17.9 − 12.3 = 5.6; 17.9 − 8 − 0.3 = 9.6 would go.
         $finding = self::built(Unit::Millimetre, '17.9', '877.8', '17.1', '12', '40', '5')->findings[0];
         self::assertSame('Only 5.6 mm of B1-top would be left over the groove; it takes 8 mm.', $finding->sentence);
-        self::assertSame('A profile of 9.6 mm', $finding->waysOut[0]->label);
+        self::assertSame(['Lay it on the board', 'A profile of 9.6 mm'], array_slice(array_map(fn ($way) => $way->label, $finding->waysOut), 0, 2));
     }
 }
