@@ -42,7 +42,8 @@ final readonly class CableChannel
         $name = $site->mark('cable');
         $strip = fn (string $role) => $site->make->inner("cable-$role", 'Strip of a cable channel', $length, $deep, Purpose::Frame, Grain::Length, [], ['glued under the board over it'], null, "$name-$role");
         $top = $site->height()->result->toDouble();
-        $from = $site->nailerBetween($top - $deep->result->toDouble() - 10.0, $top);
+        // Under a slope the board begins before that.
+        $from = max($board->bounds->v0 - $site->at(0.0, 0.0, 0.0)->y, $site->nailerBetween($top - $deep->result->toDouble() - $terms->materials->back->thickness->toDouble(), $top));
         $apart = $thick->plus($cable)->plus($room);
         $rear = $strip('back');
         $tall = $rear->width->result->toDouble();

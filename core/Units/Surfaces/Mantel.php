@@ -18,7 +18,6 @@ use Incastro\Pieces\Works\Bevel;
 use Incastro\Pieces\Works\Bevelled;
 use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
-use Incastro\Pieces\Works\Work;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
@@ -29,6 +28,7 @@ use Incastro\Rules\Materials\Purpose;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\Parameters\Toggle;
+use Incastro\Rules\Rule;
 use Incastro\Rules\WayOut;
 use Incastro\Survey\Things\Asked;
 use Incastro\Units\Assembly;
@@ -62,6 +62,9 @@ final readonly class Mantel implements SurfaceUnit, AsksOfRoom
     /** Screws down into the cleat, and up, no farther apart; mm and inches. */
     private const APART = [300.0, 12.0];
 
+    /** Scarfs of its boards lie so far from each other, mm and inches. */
+    private const STAGGER = [300.0, 12.0];
+
     /** In masonry two plugs stand no farther apart, mm and inches. */
     private const PLUGS = [600.0, 24.0];
 
@@ -89,7 +92,7 @@ final readonly class Mantel implements SurfaceUnit, AsksOfRoom
         $t = $terms->materials->for(Purpose::Front)->thickness;
         $long = $site->place->width->roundedDown($terms->format);
         $boards = $this->mitred ? $this->mitred($site, $long, $t) : $this->butted($site, $long, $t);
-        $cleat = $this->cleat($site, $long, $t);
+        $cleats = $this->cleats($site, $long, $t);
         $joints = [];
         foreach ($boards as $i => $one) {
             foreach (array_slice($boards, $i + 1) as $other) {
@@ -101,10 +104,10 @@ final readonly class Mantel implements SurfaceUnit, AsksOfRoom
         $screws = new Screws($terms->materials, $terms->format);
         $across = 1 + (int) ceil($long->result->toDouble() / $terms->rules->either(...self::APART)->toDouble());
 
-        return new Assembly([...$boards, $cleat], $joints, [
-            ...$this->screwed($site, $cleat),
+        return new Assembly([...$boards, ...$cleats], $joints, [
+            ...array_merge(...array_map(fn (Placed $cleat): array => $this->screwed($site, $cleat), $cleats)),
             $screws->toTimber($t->toDouble(), 2 * $across, 'mantels to their cleats, plugged'),
-        ], [], [...$this->heat($site), ...$this->held($site, $cleat)]);
+        ], [], [...$this->heat($site), ...$this->held($site, $cleats)]);
     }
 
     /**
@@ -114,24 +117,55 @@ final readonly class Mantel implements SurfaceUnit, AsksOfRoom
      */
     private function mitred(SurfaceSite $site, Working $long, Length $thick): array
     {
-        [$l, $h, $d, $t] = [$long->result->toDouble(), $this->height->toDouble(), $this->depth->toDouble(), $thick->toDouble()];
+        [$l, $h, $d] = [$long->result->toDouble(), $this->height->toDouble(), $this->depth->toDouble()];
         $high = Working::start('height of the mantel', $this->height);
         $deep = Working::start('depth of the mantel', $this->depth);
-        // Edges of a board so long and wide along which its inner face falls back: foot, head, and the ends.
-        $ends = fn (float $wide): array => [self::edge(new Point(0.0, 0.0), new Point(0.0, $wide)), self::edge(new Point($l, $wide), new Point($l, 0.0))];
-        $foot = self::edge(new Point($l, 0.0), new Point(0.0, 0.0));
-        $head = fn (float $wide, float $along): Bevel => self::edge(new Point(0.0, $wide), new Point($along, $wide));
-        $back = new Finished('back, long', Finish::TouchesHouse);
-        $make = fn (string $role, string $name, Working $length, Working $width, Work ...$works): Piece => $site->make->inner($role, $name, $length, $width, Purpose::Front, Grain::Length, array_values($works), ['mitres taped and glued; the grain runs on round the corners']);
-        $mitres = fn (string $which, Bevel ...$bevels): Bevelled => new Bevelled($which, M_PI / 4, bevels: array_values($bevels));
+        $t = $thick->toDouble();
+        $how = 'mitres taped and glued; the grain runs on round the corners';
+        $ends = fn (string $role): Piece => $site->make->inner($role, 'Mantel end', $deep, $high, Purpose::Front, Grain::Length, [new Bevelled('front, head and foot', M_PI / 4, bevels: $this->endBevels($d, $h))], [$how]);
+        $placed = [];
+        // Their outer faces look out, up and down: a bevel cuts the face that lies inside.
+        foreach ([
+            ['front', 'Mantel front', $high, true, 0.0, fn (Piece $piece, float $x): Placed => $site->placedTo($piece, $x, $d, 0.0, Way::Right, Way::Up, Way::In, Part::Face)],
+            ['top', 'Mantel top', $deep, false, 1.0, fn (Piece $piece, float $x): Placed => $site->placedTo($piece, $x, 0.0, $h, Way::Right, Way::Out, Way::Down, Part::Face)],
+            ['bottom', 'Mantel foot', $deep, false, -1.0, fn (Piece $piece, float $x): Placed => $site->placedTo($piece, $x, 0.0, 0.0, Way::Right, Way::Out, Way::Up, Part::Face)],
+        ] as [$role, $name, $width, $isFront, $aside, $place]) {
+            $w = $width->result->toDouble();
+            foreach ($this->segments($site, $long, $t, $aside) as $i => [$from, $length, $isFirst, $isLast]) {
+                $s = $length->result->toDouble();
+                $bevels = [
+                    self::edge(new Point(0.0, $w), new Point($s, $w)),
+                    ...$isFront ? [self::edge(new Point($s, 0.0), new Point(0.0, 0.0))] : [],
+                    // Where two parts meet, the one is longer inside and the other outside.
+                    self::edge(new Point(0.0, 0.0), new Point(0.0, $w)),
+                    $isLast ? self::edge(new Point($s, $w), new Point($s, 0.0)) : new Bevel([new Point($s, $w), new Point($s, 0.0)], 1.0, false),
+                ];
+                $works = [new Bevelled($isFront ? 'all four' : 'front and ends', M_PI / 4, bevels: $bevels), ...$isFront ? [] : [new Finished('back, long', Finish::TouchesHouse)]];
+                $piece = $site->make->inner($isFirst && $isLast ? $role : $role.'-'.($i + 1), $name, $length, $width, Purpose::Front, Grain::Length, $works, $isFirst && $isLast ? [$how] : [$how, 'scarfed at 45° over the cleat']);
+                $placed[] = $place($piece, $from);
+            }
+        }
+
+        return [...$placed, $site->placedTo($ends('end-L'), 0.0, 0.0, 0.0, Way::Out, Way::Up, Way::Right, Part::Face), $site->placedTo($ends('end-R'), $l, 0.0, 0.0, Way::Out, Way::Up, Way::Left, Part::Face)];
+    }
+
+    /**
+     * One board, or two where it is longer than a piece is made: scarfed beside its middle, each board elsewhere.
+     *
+     * @param  float  $aside  to which side of the middle, in steps
+     * @return non-empty-list<array{float, Working, bool, bool}> where each begins, its length, and whether it is the first and the last
+     */
+    private function segments(SurfaceSite $site, Working $long, float $thick, float $aside): array
+    {
+        if ($long->result->toDouble() <= $site->terms->rule(Rule::LongestPiece)) {
+            return [[0.0, $long, true, true]];
+        }
+        $at = Length::ofDouble($long->result->toDouble() / 2 + $aside * $site->terms->rules->either(...self::STAGGER)->toDouble())->roundedDown($site->terms->format->step);
+        $scarf = Length::ofDouble($thick);
 
         return [
-            // Their outer faces look out, up and down: a bevel cuts the face that lies inside.
-            $site->placedTo($make('front', 'Mantel front', $long, $high, $mitres('all four', $foot, $head($h, $l), ...$ends($h))), 0.0, $d, 0.0, Way::Right, Way::Up, Way::In, Part::Face),
-            $site->placedTo($make('top', 'Mantel top', $long, $deep, $mitres('front and ends', $head($d, $l), ...$ends($d)), $back), 0.0, 0.0, $h, Way::Right, Way::Out, Way::Down, Part::Face),
-            $site->placedTo($make('bottom', 'Mantel foot', $long, $deep, $mitres('front and ends', $head($d, $l), ...$ends($d)), $back), 0.0, 0.0, 0.0, Way::Right, Way::Out, Way::Up, Part::Face),
-            $site->placedTo($make('end-L', 'Mantel end', $deep, $high, $mitres('front, head and foot', ...$this->endBevels($d, $h))), 0.0, 0.0, 0.0, Way::Out, Way::Up, Way::Right, Part::Face),
-            $site->placedTo($make('end-R', 'Mantel end', $deep, $high, $mitres('front, head and foot', ...$this->endBevels($d, $h))), $l, 0.0, 0.0, Way::Out, Way::Up, Way::Left, Part::Face),
+            [0.0, $scarf->isZero() ? Working::start('to the joint', $at) : Working::start('to the scarf', $at)->plus('under the other part', $scarf)->roundedDown($site->terms->format), true, false],
+            [$at->toDouble(), $long->minus('to the joint', $at), false, true],
         ];
     }
 
@@ -161,26 +195,42 @@ final readonly class Mantel implements SurfaceUnit, AsksOfRoom
         $y = $d - $t - $w;
         $up = $high->minusTimes('top and foot', 2, $thick);
 
+        $level = [];
+        foreach ([
+            ['front', 'Mantel front', $high, 'all four', 'covers the others', 0.0, fn (Piece $piece, float $x): Placed => $site->placed($piece, $x, $d - $t, 0.0, Way::Right, Way::Up, Part::Face)],
+            ['top', 'Mantel top', $deep, 'both, short', 'glued behind the front', 1.0, fn (Piece $piece, float $x): Placed => $site->placedTo($piece, $x, $y, $h - $t, Way::Right, Way::Out, Way::Up, Part::Face)],
+            ['bottom', 'Mantel foot', $deep, 'both, short', 'glued behind the front', -1.0, fn (Piece $piece, float $x): Placed => $site->placedTo($piece, $x, $y, 0.0, Way::Right, Way::Out, Way::Up, Part::Face)],
+        ] as [$role, $name, $width, $banded, $how, $aside, $place]) {
+            foreach ($this->segments($site, $long, 0.0, $aside) as $i => [$from, $length, $isFirst, $isLast]) {
+                $level[] = $place($make($isFirst && $isLast ? $role : $role.'-'.($i + 1), $name, $length, $width, $banded, $isFirst && $isLast ? $how : $how.'; butted to its other part over the cleat'), $from);
+            }
+        }
+
         return [
-            $site->placed($make('front', 'Mantel front', $long, $high, 'all four', 'covers the others'), 0.0, $d - $t, 0.0, Way::Right, Way::Up, Part::Face),
-            $site->placedTo($make('top', 'Mantel top', $long, $deep, 'both, short', 'glued behind the front'), 0.0, $y, $h - $t, Way::Right, Way::Out, Way::Up, Part::Face),
-            $site->placedTo($make('bottom', 'Mantel foot', $long, $deep, 'both, short', 'glued behind the front'), 0.0, $y, 0.0, Way::Right, Way::Out, Way::Up, Part::Face),
+            ...$level,
             $site->placedTo($make('end-L', 'Mantel end', $deep, $up, 'none', 'between top and foot'), 0.0, $y, $t, Way::Out, Way::Up, Way::Right, Part::Face),
             $site->placedTo($make('end-R', 'Mantel end', $deep, $up, 'none', 'between top and foot'), $l - $t, $y, $t, Way::Out, Way::Up, Way::Right, Part::Face),
         ];
     }
 
-    private function cleat(SurfaceSite $site, Working $long, Length $thick): Placed
+    /** @return non-empty-list<Placed> in two where one is longer than it is made */
+    private function cleats(SurfaceSite $site, Working $long, Length $thick): array
     {
         $rules = $site->terms->rules;
         $length = $long->minusTimes('both ends', 2, $thick)->minusTimes('play at both ends', 2, $rules->either(...self::END));
         $wide = Working::start('height of the mantel', $this->height)->minusTimes('top and foot', 2, $thick)->minus('play', $rules->either(...self::PLAY));
         $timber = $site->terms->materials->for(Purpose::Rail);
         $wide = $timber instanceof Lineal ? $wide->atMost('width of the timber', $timber->width) : $wide;
-        $cleat = $site->make->inner('cleat', 'Wall cleat', $length, $wide, Purpose::Rail, Grain::Length, [], ['two screws at every stud, level; the beam is slid on from the front and screwed down and up into it, plugged']);
-        $x = ($long->result->toDouble() - $cleat->length->result->toDouble()) / 2;
+        $parts = $length->result->toDouble() > $rules->mm(Rule::LongestPiece) ? 2 : 1;
+        $each = $parts === 1 ? $length : $length->dividedBy('in two', $parts);
+        $x = ($long->result->toDouble() - $length->roundedDown($site->terms->format)->result->toDouble()) / 2;
+        $cleats = [];
+        foreach (range(1, $parts) as $i) {
+            $cleat = $site->make->inner($parts === 1 ? 'cleat' : "cleat-$i", 'Wall cleat', $each, $wide, Purpose::Rail, Grain::Length, [], ['two screws at every stud, level; the beam is slid on from the front and screwed down and up into it, plugged']);
+            $cleats[] = $site->placed($cleat, $x + ($i - 1) * $cleat->length->result->toDouble(), 0.0, ($this->height->toDouble() - $cleat->width->result->toDouble()) / 2, Way::Right, Way::Up, Part::Cleat);
+        }
 
-        return $site->placed($cleat, $x, 0.0, ($this->height->toDouble() - $cleat->width->result->toDouble()) / 2, Way::Right, Way::Up, Part::Cleat);
+        return $cleats;
     }
 
     /** @return list<Hardware> what holds the cleat: two at each stud, or plugs in masonry as many and no farther apart */
@@ -209,12 +259,17 @@ final readonly class Mantel implements SurfaceUnit, AsksOfRoom
         return array_values(array_filter($site->studs(), fn (Block $stud) => $stud->u1 > $cleat->bounds->u0 && $stud->u0 < $cleat->bounds->u1));
     }
 
-    /** @return list<Finding> whether enough holds it; on a wall that was framed for it its own timbers do */
-    private function held(SurfaceSite $site, Placed $cleat): array
+    /**
+     * Whether enough holds it; on a wall that was framed for it its own timbers do.
+     *
+     * @param  non-empty-list<Placed>  $cleats
+     * @return list<Finding>
+     */
+    private function held(SurfaceSite $site, array $cleats): array
     {
         $id = $site->place->surface->id;
-        $behind = count($this->behind($site, $cleat));
-        $needed = $this->studs($cleat);
+        $behind = count(array_merge(...array_map(fn (Placed $cleat): array => $this->behind($site, $cleat), $cleats)));
+        $needed = $this->studs($cleats[0]);
 
         return match (true) {
             $site->place->host !== null => [Finding::note(Code::NoStud, sprintf('Put a timber into the frame of %s behind the cleat of %s.', $site->place->host->mark, $site->place->mark), $id)],
