@@ -18,7 +18,7 @@ test('the eaves berth is laid out from its survey to a verdict without clashes',
   await page.locator('body').press('j')
   await expect(page.getByRole('button', { name: /^Width of the box/ })).toBeVisible()
   await expect(cell(page)).toContainText('of 12 shares')
-  await page.getByRole('button', { name: 'Round' }).click()
+  await page.getByRole('button', { name: 'Round', exact: true }).click()
   await expect(page.getByRole('img', { name: /The furniture in its room/ })).toBeVisible()
   await page.getByRole('button', { name: 'Section' }).click()
   await expect(page.getByRole('img', { name: 'Section' })).toBeVisible()

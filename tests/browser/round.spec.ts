@@ -26,7 +26,7 @@ test('a door is hung from its picture, opened in the round, and taken home as gl
   await demoJob(page, '../../tests/examples/oar-store-with-shelves')
   await choose(page, 'In front', 'Door')
   await expect(page.getByRole('radio', { name: 'Door' })).toBeChecked()
-  await page.getByRole('button', { name: 'Round' }).click()
+  await page.getByRole('button', { name: 'Round', exact: true }).click()
   const canvas = page.getByRole('img', { name: /The furniture in its room/ })
   await expect(canvas).toBeVisible()
   await expect(page.getByRole('button', { name: 'Download as glTF' })).toBeVisible()
@@ -65,7 +65,7 @@ test('a piece pressed in the round is selected, hidden, shown again and found am
   page,
 }) => {
   await landingAlcove(page, 'fit')
-  await page.getByRole('button', { name: 'Round' }).click()
+  await page.getByRole('button', { name: 'Round', exact: true }).click()
   const canvas = page.getByRole('img', { name: /The furniture in its room/ })
   const picked = page.locator('.picked')
   const pressMiddle = () =>
@@ -83,7 +83,7 @@ test('a piece pressed in the round is selected, hidden, shown again and found am
   await expect(page.getByRole('dialog').getByRole('img', { name: new RegExp(mark) })).toBeVisible()
   await page.keyboard.press('Escape')
   await page.goBack()
-  await page.getByRole('button', { name: 'Round' }).click()
+  await page.getByRole('button', { name: 'Round', exact: true }).click()
   await pressMiddle()
   await picked.getByRole('button', { name: 'Hide it' }).click()
   await page.getByRole('button', { name: 'Show what is hidden (1)' }).click()
