@@ -59,6 +59,9 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
     /** A timber of the frame is so thick at least, mm and inches. */
     private const TIMBER = [28.0, 1.0];
 
+    /** A side so far off the wall beside it is seen, mm. */
+    private const OFF = 30.0;
+
     /** Shims round the lining of a niche, mm and inches; a fire's has none. */
     private const SHIM = [3.0, 1 / 8];
 
@@ -96,6 +99,7 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
         #[Toggle('The fire is electric', true)]
         #[When('hole', WallHole::Fire)]
         public bool $electric,
+        #[Toggle('Sides that are seen are skinned too', true)] public bool $returned,
         #[Size('Cladding that will lie on it', ['0', '0'], 0, 25)] public Length $cladding,
         #[Size('Width of a board of the skin', ['1200', '47 1/4'], 400, 1250, 'As wide as they go onto the wall, their joints on uprights.')] public Length $board,
         #[Size('Skin over the floor', ['10', '3/8'], 3, 20)] public Length $below,
@@ -164,11 +168,15 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
         $high = $site->place->height->roundedDown($terms->format);
         $front = $this->front($terms->materials, $terms->rules);
         $f = $front->result->toDouble();
-        $sticks = new Sticks($site);
+        $skinned = new Skin($site, $wide, $high, $this->below, $this->above, $hole);
+        $seen = $this->returned ? $this->seen($site) : ['left' => false, 'right' => false];
+        [$framed, $within, $begins] = $this->framed($site, $wide, $seen);
+        $sticks = new Sticks($framed);
         $pitch = $this->board->dividedBy(3)->toDouble();
+        $rough = $hole === null ? null : new RoughOpening($hole->x - $begins, $hole->z, $hole->width, $hole->height, $hole->face);
         $isBattens = $this->isBattens($front->result, $terms->materials, $terms->rules);
-        $frame = $isBattens ? (new BattenFrame($sticks, $wide, $high, $f, $pitch, $hole))->build() : (new PlateFrame($sticks, $wide, $high, $f, $pitch, $hole))->build();
-        $skin = (new Skin($site, $wide, $high, $this->below, $this->above, $hole))->build($f, $this->board);
+        $frame = $isBattens ? (new BattenFrame($sticks, $within, $high, $f, $pitch, $rough, $begins))->build() : (new PlateFrame($sticks, $within, $high, $f, $pitch, $rough, $begins))->build();
+        $skin = [...$skinned->build($f, $this->board), ...$skinned->returns($seen, $front)];
         $lining = $hole === null ? [] : $this->lining($site, $hole, $f, $isBattens ? 0.0 : $f - $sticks->wide->toDouble());
         $joints = [];
         foreach ($skin as $board) {
@@ -183,6 +191,34 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
             Finding::note(Code::Caution, 'Before it is built: ask what runs in the floor and in the wall behind, and find every stud there. Where the floor floats it is cut through behind the new skirting and taken out below the wall.', $id),
             ...($this->hole === WallHole::Fire ? [Finding::note(Code::Caution, 'A fire’s clearances, its air and its outlet are those of its maker’s sheet and the local rules; a new outlet is an electrician’s work, with a switch that stays in reach.', $id)] : []),
         ]);
+    }
+
+    /** @return array{left: bool, right: bool} its sides that stand off the walls beside it */
+    private function seen(SurfaceSite $site): array
+    {
+        $place = $site->place;
+        $z = $place->z + $place->height->result->toDouble() / 2;
+
+        return ['left' => $place->u - max(0.0, $place->frame->leftAt(0.0, $z)) > self::OFF, 'right' => min($place->frame->length(), $place->frame->rightAt(0.0, $z)) - $place->end() > self::OFF];
+    }
+
+    /**
+     * Where its frame stands, as much narrower as the returns of its skin are thick.
+     *
+     * @param  array{left: bool, right: bool}  $seen
+     * @return array{SurfaceSite, Working, float} its place, its width, and how far behind the edge of the skin it begins
+     */
+    private function framed(SurfaceSite $site, Working $wide, array $seen): array
+    {
+        $skin = $site->terms->materials->for(Purpose::Lining)->thickness;
+        $count = count(array_filter($seen));
+        if ($count === 0) {
+            return [$site, $wide, 0.0];
+        }
+        $begins = $seen['left'] ? $skin->toDouble() : 0.0;
+        $within = $wide->minusTimes('returns of the skin', $count, $skin);
+
+        return [new SurfaceSite(new FittedSurface(...['u' => $site->place->u + $begins, 'width' => $within] + get_object_vars($site->place)), $site->terms, $site->against), $within, $begins];
     }
 
     /** @return array{RoughOpening|null, list<Finding>} */

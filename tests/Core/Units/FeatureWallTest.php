@@ -21,7 +21,7 @@ final class FeatureWallTest extends TestCase
 {
     private const FIRE = ['hole' => 'fire', 'frame' => 'plates'];
 
-    /** A wall 2000 wide in the middle of one of 3000, 2400 high: studs of 38 × 63, a skin of 11.9. */
+    /** A wall 2000 wide in the middle of one of 3000, 2400 high, its sides as they are: studs of 38 × 63, a skin of 11.9. */
     private static function layout(array $with, array $beside = [], float $wide = 3000.0): TestLayout
     {
         $usual = (new UsualMaterials(Unit::Millimetre))->document();
@@ -31,7 +31,7 @@ final class FeatureWallTest extends TestCase
         }
         $on = ['wall' => 0, 'from' => TestLayout::mm(500), 'to' => TestLayout::mm(2500), 'foot' => null, 'head' => null];
 
-        return TestLayout::of([], width: $wide)->changing($usual)->with(['surfaces' => [['id' => 's'] + Doc::holds('feature-wall', $with) + ['on' => $on], ...$beside], 'runs' => [], 'members' => []]);
+        return TestLayout::of([], width: $wide)->changing($usual)->with(['surfaces' => [['id' => 's'] + Doc::holds('feature-wall', $with + ['returned' => false]) + ['on' => $on], ...$beside], 'runs' => [], 'members' => []]);
     }
 
     /** @return array<string, mixed> the fire of 1275 × 415 × 152, with 25 behind it and 300 over it */
@@ -68,6 +68,35 @@ final class FeatureWallTest extends TestCase
         self::assertSame(['440 × 75' => 2], $sizes['Lining, jamb']);
         self::assertSame(['1275 × 75' => 1], $sizes['Lining, head']);
         self::assertSame(['1275 × 75' => 1], $sizes['Lining, sill']);
+    }
+
+    public function test_sides_that_are_seen_are_skinned_and_the_frame_is_narrower_by_them(): void
+    {
+        $plan = self::layout(['returned' => true] + self::fire())->plan();
+        self::assertSame([], array_map(fn (Finding $one) => $one->sentence, array_filter($plan->findings, fn (Finding $one) => $one->severity === Severity::Clash)));
+        $sizes = PieceSizes::counted($plan);
+        // 2400 − 15, as wide as the frame is deep; the frame 2000 − 2 · 11.9 = 1976.2, down.
+        self::assertSame(['2385 × 156' => 2], $sizes['Return of the skin']);
+        self::assertSame(['1976 × 63' => 1], $sizes['Foot plate']);
+        // Boards still cover all of it, their joint on an upright whose middle is 1200 from the edge; the opening stays where it was.
+        self::assertSame(['2385 × 1200' => 1, '2385 × 800' => 1], $sizes['Board of the skin']);
+        $placed = $plan->assemblies[0]->placed;
+        $middles = array_map(fn ($one) => round(($one->bounds->u0 + $one->bounds->u1) / 2 - 500.0, 3), array_filter($placed, fn ($one) => in_array($one->piece->name, ['Stud', 'Cripple over the header'], true)));
+        self::assertContains(1200.0, $middles);
+        $sill = array_values(array_filter($placed, fn ($one) => $one->piece->name === 'Sill'))[0];
+        self::assertEqualsWithDelta([850.0, 2150.0], [$sill->bounds->u0, $sill->bounds->u1], 1e-6);
+    }
+
+    public function test_where_a_last_board_would_be_a_sliver_the_first_ends_on_an_upright_sooner(): void
+    {
+        $layout = self::layout(['frame' => 'plates', 'hole' => 'none']);
+        $layout->layout['surfaces'][0]['on']['to'] = TestLayout::mm(1800);
+        $placed = $layout->plan()->assemblies[0]->placed;
+        $boards = array_values(array_filter($placed, fn ($one) => $one->piece->name === 'Board of the skin'));
+        // 1300 would leave 100 beside one of 1200: the first goes to 800, where a stud stands, and 500 are left.
+        self::assertSame([800.0, 500.0], array_map(fn ($one) => $one->piece->width->result->toDouble(), $boards));
+        $middles = array_map(fn ($one) => round(($one->bounds->u0 + $one->bounds->u1) / 2 - 500.0, 3), array_filter($placed, fn ($one) => $one->piece->name === 'Stud'));
+        self::assertContains(800.0, $middles);
     }
 
     public function test_rails_and_uprights_lie_flat_where_it_is_shallow(): void

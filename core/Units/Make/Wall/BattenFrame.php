@@ -31,8 +31,9 @@ final readonly class BattenFrame
     /**
      * @param  float  $front  of the frame, out from where the wall begins
      * @param  float  $pitch  of the uprights
+     * @param  float  $begins  so far behind the edge of the skin, from which that is counted
      */
-    public function __construct(private Sticks $sticks, private Working $wide, private Working $high, private float $front, private float $pitch, private ?RoughOpening $hole)
+    public function __construct(private Sticks $sticks, private Working $wide, private Working $high, private float $front, private float $pitch, private ?RoughOpening $hole, private float $begins = 0.0)
     {
         $this->t = $sticks->thick->toDouble();
         $this->w = $sticks->wide->toDouble();
@@ -100,7 +101,7 @@ final readonly class BattenFrame
         }
         $short = [];
         $whole = $lefts;
-        for ($middle = $this->pitch; $middle < $long; $middle += $this->pitch) {
+        for ($middle = $this->pitch - $this->begins; $middle < $long; $middle += $this->pitch) {
             $left = $middle - $this->w / 2;
             if (array_filter($lefts, fn (float $other) => abs($other - $left) < $this->w) !== []) {
                 continue;

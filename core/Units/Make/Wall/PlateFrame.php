@@ -35,8 +35,9 @@ final readonly class PlateFrame
     /**
      * @param  float  $front  of the frame, out from where the wall begins
      * @param  float  $pitch  of the studs
+     * @param  float  $begins  so far behind the edge of the skin, from which that is counted
      */
-    public function __construct(private Sticks $sticks, private Working $wide, private Working $high, private float $front, private float $pitch, private ?RoughOpening $hole)
+    public function __construct(private Sticks $sticks, private Working $wide, private Working $high, private float $front, private float $pitch, private ?RoughOpening $hole, private float $begins = 0.0)
     {
         $this->t = $sticks->thick->toDouble();
         $this->w = $sticks->wide->toDouble();
@@ -70,7 +71,7 @@ final readonly class PlateFrame
             array_push($taken, [$hole->x - 2 * $this->t, $hole->x], [$hole->right(), $hole->right() + 2 * $this->t]);
         }
         $cripples = [];
-        for ($middle = $this->pitch; $middle < $long; $middle += $this->pitch) {
+        for ($middle = $this->pitch - $this->begins; $middle < $long; $middle += $this->pitch) {
             $left = $middle - $this->t / 2;
             $isFree = array_filter($taken, fn (array $one) => $left < $one[1] && $left + $this->t > $one[0]) === [];
             if ($isFree && $hole !== null && $left >= $hole->x && $left + $this->t <= $hole->right()) {

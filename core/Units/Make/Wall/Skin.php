@@ -11,6 +11,8 @@ use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
 use Incastro\Measure\Working;
 use Incastro\Pieces\Grain;
+use Incastro\Pieces\Works\Finish;
+use Incastro\Pieces\Works\Finished;
 use Incastro\Pieces\Works\OpenedThrough;
 use Incastro\Rules\Materials\Purpose;
 use Incastro\Units\Part;
@@ -20,7 +22,10 @@ use Incastro\Units\Sites\SurfaceSite;
 /** The boards over the framing of a wall, upright, side by side: laid whole over the opening, and trimmed flush with it. */
 final readonly class Skin
 {
-    /** A last board that would be narrower begins the other way: with half a board; mm and inches. */
+    /** Uprights to a board. */
+    private const UPRIGHTS = 3;
+
+    /** Where a last board would be narrower, the first ends on an upright sooner; mm and inches. */
     private const LEAST = [200.0, 8.0];
 
     public function __construct(private SurfaceSite $site, private Working $wide, private Working $high, private Length $below, private Length $above, private ?RoughOpening $hole)
@@ -50,6 +55,25 @@ final readonly class Skin
         return $placed;
     }
 
+    /**
+     * What covers the sides of the framing where they are seen, under the front boards.
+     *
+     * @param  array{left: bool, right: bool}  $sides
+     * @param  Working  $front  of the framing
+     * @return list<Placed>
+     */
+    public function returns(array $sides, Working $front): array
+    {
+        $tall = $this->high->minus('over the floor', $this->below)->minus('under the ceiling', $this->above);
+        $placed = [];
+        foreach (array_keys(array_filter($sides)) as $side) {
+            $piece = $this->site->make->inner("return-$side", 'Return of the skin', $tall, $front, Purpose::Lining, Grain::Length, [new Finished('back, long', Finish::TouchesHouse)], ['on the side of the framing, under the front boards']);
+            $placed[] = $this->site->placedTo($piece, $side === 'left' ? 0.0 : $this->wide->result->toDouble() - $piece->thickness->toDouble(), $front->result->toDouble() - $piece->width->result->toDouble(), $this->below->toDouble(), Way::Up, Way::Out, Way::Right, Part::Cladding);
+        }
+
+        return $placed;
+    }
+
     /** @return non-empty-list<array{float, Working}> left side and width of each board; joints lie on the grid of the uprights */
     private function widths(Length $board): array
     {
@@ -60,11 +84,16 @@ final readonly class Skin
         if ($n === 1) {
             return [[0.0, $this->wide]];
         }
-        $isNarrow = $rest < $this->site->terms->rules->either(...self::LEAST)->toDouble();
+        $least = $this->site->terms->rules->either(...self::LEAST)->toDouble();
+        $first = $whole;
+        for ($k = self::UPRIGHTS - 1; $k > 0 && $rest < $least; $k--) {
+            $first = $k * $whole / self::UPRIGHTS;
+            $rest = fmod($long - $first - 1e-6, $whole);
+        }
         $widths = [];
         for ($at = 0.0; $long - $at > 1e-6; $at += $own) {
-            $own = min($isNarrow && $at === 0.0 ? $whole / 2 : $whole, $long - $at);
-            $widths[] = [$at, abs($own - $whole) < 1e-6 ? Working::start('width of a board', $board) : ($long - $at - $own < 1e-6 ? Working::start('what is left of the wall', Length::ofDouble($own)) : Working::start('half a board', Length::ofDouble($own)))];
+            $own = min($at === 0.0 ? $first : $whole, $long - $at);
+            $widths[] = [$at, abs($own - $whole) < 1e-6 ? Working::start('width of a board', $board) : ($long - $at - $own < 1e-6 ? Working::start('what is left of the wall', Length::ofDouble($own)) : Working::start('to an upright', Length::ofDouble($own)))];
         }
 
         return $widths === [] ? [[0.0, $this->wide]] : $widths;
