@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Incastro\Units\Make\Desk;
 
 use Incastro\Fit\Members\Over;
+use Incastro\Geometry\Point;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Way;
 use Incastro\Measure\Length;
@@ -14,6 +15,8 @@ use Incastro\Pieces\Works\Finish;
 use Incastro\Pieces\Works\Finished;
 use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Materials\Purpose;
+use Incastro\Rules\Rule;
+use Incastro\Survey\Network\Normal;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
 use Incastro\Units\Joint;
@@ -29,6 +32,11 @@ final readonly class Uprights
     private const LEG = [45.0, 1.75];
 
     private const GLIDE = [12.0, 0.5];
+
+    /** A side reaches back to the wall where it gains so much by that, mm. */
+    private const GAINS = 30.0;
+
+    private const HALVINGS = 24;
 
     /** The lower rail stands so far over the floor, where feet do not meet it. */
     private const LOW = [100.0, 4.0];
@@ -57,12 +65,63 @@ final readonly class Uprights
         return Assembly::all($built, new Assembly([], $joints, [new Hardware('angle bracket', 2, 'worktop to what stands under it', ArticleKind::AngleBracket)]));
     }
 
-    /** From the floor to the worktop. */
+    /** From the floor to the worktop; under a slope, or before a wall that leans in, back to what is there. */
     private function side(string $role, float $u): Placed
     {
+        $cheek = $this->cheek($u);
+        if ($cheek !== null) {
+            $outline = $cheek->outline();
+            $piece = $this->site->make->covering($role, 'Side under the worktop', $cheek->length(), $cheek->width(), Purpose::Carcass, $outline, [new Finished('front, long', Finish::Banded), new Finished('back, long', Finish::TouchesHouse)], ['its back cut to the wall and the slope, scribed there; cut to the floor as it is there; two brackets under the worktop']);
+
+            return new Placed($piece, Pose::at($u, $this->face - $outline->bounds()[3], 0.0, Way::Up, Way::Out, Way::Right), Part::Body, $this->top->id);
+        }
         $piece = $this->site->make->inner($role, 'Side under the worktop', $this->high(), $this->deep(), Purpose::Carcass, Grain::Length, [new Finished('front, long', Finish::Banded)], ['cut to the floor as it is there; two brackets under the worktop']);
 
         return new Placed($piece, Pose::at($u, $this->top->v, 0.0, Way::Up, Way::Out, Way::Right), Part::Body, $this->top->id);
+    }
+
+    /** A side that reaches farther back below than the worktop does; null where that gains nothing. */
+    private function cheek(float $u): ?SlopeCheek
+    {
+        $frame = $this->site->run->frame;
+        $high = $this->top->z;
+        $knee = $this->knee($u, $high);
+        $wall = array_map(fn (float $z): Point => new Point($z, $this->behind($u, $z)), array_values(array_unique([0.0, ...array_filter($frame->bendsBetween(0.0, $high), fn (float $z) => $z < $knee), ...$knee > 1.0 && $knee < $high - 1.0 ? [$knee] : [], $high])));
+        if ($this->top->v - $wall[0]->y < self::GAINS) {
+            return null;
+        }
+        $over = $this->site->terms->rules->get(Rule::ScribeReserve)->plus(Length::ofDouble(Normal::ONE_SIDED_95 * $frame->ceilingSigmaAt($u, $this->top->v)))->roundedUp($this->site->terms->format->step);
+
+        return new SlopeCheek(Length::ofDouble($high)->roundedDown($this->site->terms->format->step), Length::ofDouble($this->face), $wall, $over);
+    }
+
+    /** How far out the wall and the ceiling come at a height, on both faces of a board there, with what is kept clear; mm. */
+    private function behind(float $u, float $z): float
+    {
+        $frame = $this->site->run->frame;
+        $clear = $this->site->terms->rule(Rule::ShelfAllowance);
+        $out = [];
+        foreach ([$u, $u + $this->thickness()] as $at) {
+            $free = fn (float $v): bool => $frame->ceilingAt($at, $v) - $z >= $clear + Normal::ONE_SIDED_95 * $frame->ceilingSigmaAt($at, $v);
+            [$low, $high] = [0.0, $free(0.0) ? 0.0 : $this->face];
+            for ($k = 0; $k < self::HALVINGS && $high - $low > 0.01; $k++) {
+                $middle = ($low + $high) / 2;
+                $free($middle) ? $high = $middle : $low = $middle;
+            }
+            $out[] = max($high, $frame->backAt($at, $z) + $clear);
+        }
+
+        return max(0.0, ...$out);
+    }
+
+    /** How high the wall behind is before the ceiling comes down on it, up to a height; mm. */
+    private function knee(float $u, float $upTo): float
+    {
+        $frame = $this->site->run->frame;
+        $clear = $this->site->terms->rule(Rule::ShelfAllowance);
+        $at = fn (float $along): float => $frame->ceilingAt($along, 0.0) - $clear - Normal::ONE_SIDED_95 * $frame->ceilingSigmaAt($along, 0.0);
+
+        return max(0.0, min($upTo, $at($u), $at($u + $this->thickness())));
     }
 
     /** A leg behind and one before, an upper and a lower rail between them. */
