@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Make\Desk;
 
+use Incastro\Fit\Headroom;
 use Incastro\Fit\Members\Over;
 use Incastro\Geometry\Point;
 use Incastro\Geometry\Pose;
@@ -98,30 +99,27 @@ final readonly class Uprights
     /** How far out the wall and the ceiling come at a height, on both faces of a board there, with what is kept clear; mm. */
     private function behind(float $u, float $z): float
     {
-        $frame = $this->site->run->frame;
-        $clear = $this->site->terms->rule(Rule::ShelfAllowance);
-        $out = [];
-        foreach ([$u, $u + $this->thickness()] as $at) {
-            $free = fn (float $v): bool => $frame->ceilingAt($at, $v) - $z >= $clear + Normal::ONE_SIDED_95 * $frame->ceilingSigmaAt($at, $v);
-            [$low, $high] = [0.0, $free(0.0) ? 0.0 : $this->face];
-            for ($k = 0; $k < self::HALVINGS && $high - $low > 0.01; $k++) {
-                $middle = ($low + $high) / 2;
-                $free($middle) ? $high = $middle : $low = $middle;
-            }
-            $out[] = max($high, $frame->backAt($at, $z) + $clear);
-        }
+        $to = $u + $this->thickness();
+        $wall = max($this->site->run->frame->backAt($u, $z), $this->site->run->frame->backAt($to, $z)) + $this->site->terms->rule(Rule::ShelfAllowance);
 
-        return max(0.0, ...$out);
+        return max(0.0, $wall, $this->underCeiling($u, $z));
+    }
+
+    private function underCeiling(float $u, float $z): float
+    {
+        return (new Headroom($this->site->terms, $this->site->run->frame, 0.0, $this->face))->clears($u, $u + $this->thickness(), 0.0, $z);
     }
 
     /** How high the wall behind is before the ceiling comes down on it, up to a height; mm. */
     private function knee(float $u, float $upTo): float
     {
-        $frame = $this->site->run->frame;
-        $clear = $this->site->terms->rule(Rule::ShelfAllowance);
-        $at = fn (float $along): float => $frame->ceilingAt($along, 0.0) - $clear - Normal::ONE_SIDED_95 * $frame->ceilingSigmaAt($along, 0.0);
+        [$low, $high] = [0.0, $upTo];
+        for ($k = 0; $k < self::HALVINGS; $k++) {
+            $middle = ($low + $high) / 2;
+            $this->underCeiling($u, $middle) > 0.0 ? $high = $middle : $low = $middle;
+        }
 
-        return max(0.0, min($upTo, $at($u), $at($u + $this->thickness())));
+        return $low;
     }
 
     /** A leg behind and one before, an upper and a lower rail between them. */
