@@ -113,6 +113,15 @@ test('the foot of a basin is taken by offsets, and what is wrong with them is sa
   await expect(page.getByText(/off the circle of the others: take it again/)).toBeVisible()
   await fill(page, 'Offsets round it', '200; 398 x 102; 423 x 76; 448 x 70; 473 x 76; 498 x 102')
   await expect(page.getByText(/off the circle of the others/)).toHaveCount(0)
+  // Without them what is to stand round it asks for them.
+  await fill(page, 'Offsets round it', '')
+  await expect(
+    page.getByText('For what is to stand here it needs three offsets round its foot.'),
+  ).toBeVisible()
+  await page.getByRole('button', { name: 'Done' }).click()
+  await expect(page.getByRole('button', { name: /Foot of the basin/ })).toContainText(
+    'needs three offsets round its foot',
+  )
 })
 
 test('templates of what is cut round a basin are downloaded', async ({ page }) => {

@@ -12,4 +12,7 @@ enum Asked: string
 
     /** How far the faces of posts lie behind a straightedge, and whether they bear. */
     case Posts = 'posts';
+
+    /** Something round by offsets from a line, rather than by its diameter. */
+    case Rounds = 'rounds';
 }

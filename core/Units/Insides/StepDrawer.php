@@ -6,6 +6,7 @@ namespace Incastro\Units\Insides;
 
 use Incastro\Fit\Demand\Extent;
 use Incastro\Fit\Demand\OpeningDemand;
+use Incastro\Fit\Holds\AsksOfRoom;
 use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Outline;
@@ -32,6 +33,7 @@ use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Choice;
 use Incastro\Rules\Parameters\Size;
 use Incastro\Rules\WayOut;
+use Incastro\Survey\Things\Asked;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Assembly;
@@ -53,7 +55,7 @@ use Incastro\Units\StepRuns;
  * 14/15 · t² mm between ribs: 1500 N in the middle of a strip of 300 at 7 N/mm².
  */
 #[About('step-drawer', 'Step drawer', 'A child’s step that pulls out at the floor, notched round a basin’s foot.', 'To stand on')]
-final readonly class StepDrawer implements InsideUnit
+final readonly class StepDrawer implements InsideUnit, AsksOfRoom
 {
     /** A rise is so high, and the going before a notch so deep; mm and inches. */
     private const RISE = [[150.0, 6.0], [220.0, 9.0]];
@@ -86,6 +88,11 @@ final readonly class StepDrawer implements InsideUnit
         #[Size('Air behind', ['15', '1/2'], 5, 60)] public Length $behind,
         #[Size('Clear of a basin’s foot', ['15', '5/8'], 10, 30)] public Length $clear,
     ) {
+    }
+
+    public function asks(): Asked
+    {
+        return Asked::Rounds;
     }
 
     public function demand(HouseRules $rules, Catalogue $materials): OpeningDemand

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Options;
 
+use Incastro\Fit\Holds\AsksOfRoom;
 use Incastro\Fit\Holds\KeepsFootRail;
 use Incastro\Fit\Holds\LeavesBackOut;
 use Incastro\Fit\Holds\LeavesBottomOut;
@@ -15,6 +16,7 @@ use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\Parameters\About;
 use Incastro\Rules\Parameters\Toggle;
 use Incastro\Rules\WayOut;
+use Incastro\Survey\Things\Asked;
 use Incastro\Units\Assembly;
 use Incastro\Units\BoxOption;
 use Incastro\Units\Hardware;
@@ -25,7 +27,7 @@ use Incastro\Units\Sites\OpeningSite;
  * a top. It is slid home past what stands in it, so that the nailer ends beside that; the worktop over it comes last.
  */
 #[About('surround', 'Round a basin or a machine', 'Open below, behind and above, so that it slides home round what stands there.', 'Backs')]
-final readonly class Surround implements BoxOption, KeepsFootRail, LeavesBackOut, LeavesBottomOut, LeavesTopOut
+final readonly class Surround implements AsksOfRoom, BoxOption, KeepsFootRail, LeavesBackOut, LeavesBottomOut, LeavesTopOut
 {
     private const BRACKETS = 2;
 
@@ -36,6 +38,11 @@ final readonly class Surround implements BoxOption, KeepsFootRail, LeavesBackOut
     public function hasFootRail(): bool
     {
         return $this->rail;
+    }
+
+    public function asks(): Asked
+    {
+        return Asked::Rounds;
     }
 
     public function isPassage(): bool

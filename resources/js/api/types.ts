@@ -129,7 +129,7 @@ export interface MeasureStation {
   things: { id: string; label: string; rule: string }[]
   drawings: { plan: Drawing | null; walls: { wall: number; drawing: Drawing }[] }
   /** What only some furniture needs to know, of what stands here. */
-  asks: ('walls' | 'posts')[]
+  asks: ('walls' | 'posts' | 'rounds')[]
   walls: { wall: number; made_of: string | null }[]
 }
 

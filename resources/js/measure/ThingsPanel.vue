@@ -92,6 +92,15 @@ const change = (thing: ThingEntry, name: string, value: unknown): Promise<boolea
   job.edit('space', { path: `things.${thing.id}.${name}`, value } satisfies Edit)
 const refused = (thing: ThingEntry, name: string) => job.refused[`things.${thing.id}.${name}`]
 
+/** What of it furniture that is to stand here needs to know, and nobody took yet. */
+const needs = (thing: ThingEntry) => {
+  if (thing.kind === 'post' && props.station.asks.includes('posts') && !thing.behind)
+    return 'needs its face behind a straightedge'
+  if (thing.kind === 'pedestal' && props.station.asks.includes('rounds') && !thing.offsets)
+    return 'needs three offsets round its foot'
+  return null
+}
+
 const alongLabel = (thing: ThingEntry) =>
   thing.face === 'wall' ? 'From the side of the wall' : 'From the side of the back wall'
 const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : 'Out from the back wall')
@@ -149,10 +158,12 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
         @click="open = thing.id"
       >
         <span>{{ thing.name }}</span>
-        <span class="soft">{{ words.rules.find((rule) => rule.value === thing.rule)?.label }}</span>
+        <strong v-if="needs(thing)" class="needs">{{ needs(thing) }}</strong>
+        <span v-else class="soft">{{ words.rules.find((rule) => rule.value === thing.rule)?.label }}</span>
       </button>
       <div v-else class="form">
         <FindingCard v-for="finding in faults(thing.id)" :key="finding.code" :finding="finding" />
+        <p v-if="needs(thing)" class="caution">For what is to stand here it {{ needs(thing) }}.</p>
         <label class="pair">
           <span>Name</span>
           <InputText
@@ -464,6 +475,10 @@ const upLabel = (thing: ThingEntry) => (thing.face === 'wall' ? 'Up or down' : '
 }
 .from > :last-child:not(:first-child) {
   justify-self: end;
+}
+.needs {
+  font-size: 14px;
+  text-align: right;
 }
 .caution {
   margin: 4px 0 0;
