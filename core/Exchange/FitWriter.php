@@ -83,7 +83,7 @@ final readonly class FitWriter
                 'left' => $this->lengths->length($bay->left->result), 'right' => $this->lengths->length($bay->right->result), 'back' => $this->lengths->length($bay->back->result),
             ], $run->bays),
             'cells' => array_map(fn (FittedCell $cell) => [
-                'id' => $cell->tier->id, 'bay' => $cell->bayId, 'box' => $cell->boxId, 'mark' => $cell->boxId === null ? null : $run->box($cell->boxId)?->mark,
+                'id' => $cell->tier->id, 'bay' => $cell->bayId, 'box' => $cell->boxId, 'mark' => $this->mark($run, $cell),
                 'holds' => $this->unit($cell->tier->holds, $cell->tier->holds instanceof Unknown ? $cell->tier->holds->kind : null),
                 'front' => $cell->tier->front === null ? null : ['id' => $cell->tier->front->id, 'holds' => $this->unit($cell->tier->front->holds)],
                 'options' => array_map(fn (Option $option) => ['id' => $option->id, 'holds' => $this->unit($option->holds)], $cell->tier->options),
@@ -98,6 +98,23 @@ final readonly class FitWriter
             'worktops' => array_map(fn ($worktop) => ['id' => $worktop->id, 'mark' => $worktop->mark, 'length' => $this->lengths->working($worktop->length), 'depth' => $this->lengths->working($worktop->depth), 'height' => $this->lengths->mm($worktop->z)], $run->over()),
             'edges' => array_map($this->edge(...), array_values($run->edges)),
         ];
+    }
+
+    /** What is written on the wood of a cell's box, or of what stands in it without one; null where nothing does. */
+    private function mark(FittedRun $run, FittedCell $cell): ?string
+    {
+        if ($cell->boxId !== null) {
+            return $run->box($cell->boxId)?->mark;
+        }
+        foreach ($this->space->assemblies as $assembly) {
+            foreach ($assembly->placed as $placed) {
+                if ($placed->owner === $cell->tier->id) {
+                    return explode('-', $placed->piece->mark)[0];
+                }
+            }
+        }
+
+        return null;
     }
 
     /** @return list<array<string, mixed>> what spans cells of a run: the unit, and where it lies each row that is made of it */

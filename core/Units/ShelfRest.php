@@ -15,8 +15,8 @@ enum ShelfRest: string implements Choosable
     public function label(): string
     {
         return match ($this) {
-            self::Cleats => 'Cleats, each cut to its walls',
-            self::Strips => 'Pins in strips packed parallel, each lifts out',
+            self::Cleats => 'Cleats at the walls',
+            self::Strips => 'Pins in strips',
         };
     }
 }

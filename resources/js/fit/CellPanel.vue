@@ -7,6 +7,7 @@ import LengthField from '@/tape/LengthField.vue'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import ChoiceRow from './ChoiceRow.vue'
+import DecisionRows from './DecisionRows.vue'
 import FindingList from '@/job/FindingList.vue'
 import UnitPanel from './UnitPanel.vue'
 import UnitTiles from './UnitTiles.vue'
@@ -212,18 +213,14 @@ async function setFront(kind: string): Promise<void> {
       <dd><WorkingButton :working="box.height" label="Height of the box" /></dd>
       <dt>Outer depth</dt>
       <dd><WorkingButton :working="box.depth" label="Depth of the box" /></dd>
-      <template v-for="(working, name) in station.decisions" :key="name">
-        <template v-if="String(name).endsWith(box.mark) || String(name).includes(`${box.mark}.`)">
-          <dt>{{ name }}</dt>
-          <dd><WorkingButton :working="working" :label="String(name)" /></dd>
-        </template>
-      </template>
+      <DecisionRows :decisions="station.decisions" :mark="box.mark" />
     </dl>
     <dl v-else>
       <dt>Width</dt>
       <dd><WorkingButton :working="cell.width" label="Width of the cell" /></dd>
       <dt>Height</dt>
       <dd><WorkingButton :working="cell.height" label="Height of the cell" /></dd>
+      <DecisionRows v-if="cell.mark" :decisions="station.decisions" :mark="cell.mark" />
     </dl>
   </section>
 </template>

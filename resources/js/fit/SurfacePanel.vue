@@ -7,6 +7,7 @@ import LengthField from '@/tape/LengthField.vue'
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed } from 'vue'
+import DecisionRows from './DecisionRows.vue'
 import UnitPanel from './UnitPanel.vue'
 import type { useLayout } from './useLayout'
 import { useUnits } from './useUnits'
@@ -67,6 +68,7 @@ const add = (value: string) => {
         <dd><WorkingButton :working="one.width" :label="`Width of ${one.mark}`" /></dd>
         <dt>Height</dt>
         <dd><WorkingButton :working="one.height" :label="`Height of ${one.mark}`" /></dd>
+        <DecisionRows :decisions="station.decisions" :mark="one.mark" />
       </dl>
       <LengthField
         v-for="end in ENDS"
