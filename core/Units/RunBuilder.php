@@ -46,7 +46,7 @@ final readonly class RunBuilder
             }
         }
 
-        return Assembly::all((new CutAround($run->frame, $this->terms, $this->openings))->all(Assembly::all(...$assemblies)), (new Outlets($run, $this->terms, $this->openings))->brought());
+        return Assembly::all((new CutAround($run->frame, $this->terms, $this->openings))->all(Assembly::all(...$assemblies)), (new Outlets($run->frame, $this->terms, $this->openings))->behindBoxes($run));
     }
 
     private function member(FittedRun $run, FittedMember $member): Assembly

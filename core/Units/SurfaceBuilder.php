@@ -7,6 +7,7 @@ namespace Incastro\Units;
 use Incastro\Fit\FittedSurface;
 use Incastro\Fit\Terms;
 use Incastro\Units\Shell\CutAround;
+use Incastro\Units\Shell\Outlets;
 use Incastro\Units\Sites\StandsAgainst;
 use Incastro\Units\Sites\SurfaceSite;
 
@@ -23,6 +24,8 @@ final readonly class SurfaceBuilder
         $holds = $surface->surface->holds;
         $built = $holds instanceof SurfaceUnit && $surface->findings === [] ? $holds->build(new SurfaceSite($surface, $this->terms, $against)) : new Assembly([]);
 
-        return (new CutAround($surface->frame, $this->terms, $this->openings))->all($built);
+        $cut = (new CutAround($surface->frame, $this->terms, $this->openings))->all($built);
+
+        return Assembly::all($cut, (new Outlets($surface->frame, $this->terms, $this->openings))->behindBoards($surface, $cut));
     }
 }

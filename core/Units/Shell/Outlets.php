@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Shell;
 
-use Incastro\Fit\Box;
 use Incastro\Fit\FittedRun;
+use Incastro\Fit\FittedSurface;
 use Incastro\Fit\Holds\StandsBought;
 use Incastro\Fit\Terms;
 use Incastro\Fit\ThingPlace;
@@ -16,14 +16,16 @@ use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
 use Incastro\Rules\Materials\ArticleKind;
 use Incastro\Rules\WayOut;
+use Incastro\Survey\Room\RunFrame;
 use Incastro\Survey\Things\Thing;
 use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Assembly;
 use Incastro\Units\Hardware;
+use Incastro\Units\Placed;
 
 /**
- * Sockets and switches behind the back of a box that an opening is cut for: brought forward with a box extender, as deep as the back's
- * front stands before the wall, their plates lie on the back, and the hole for that is smaller than a plate.
+ * Sockets and switches behind the back of a box, or behind boards on a wall, that an opening is cut for: brought forward with a box extender, as deep as the
+ * front of that stands before the wall, their plates lie on it, and the hole for that is smaller than a plate.
  */
 final readonly class Outlets
 {
@@ -36,23 +38,23 @@ final readonly class Outlets
     private ThingPlace $places;
 
     /** @param list<string> $openings things for which an opening is cut */
-    public function __construct(private FittedRun $run, private Terms $terms, private array $openings)
+    public function __construct(private RunFrame $frame, private Terms $terms, private array $openings)
     {
-        $this->places = new ThingPlace($terms->room, $run->frame);
+        $this->places = new ThingPlace($terms->room, $frame);
     }
 
-    public function brought(): Assembly
+    public function behindBoxes(FittedRun $run): Assembly
     {
         $all = [];
-        foreach ($this->terms->room->things as $thing) {
-            if (! in_array($thing->id, $this->openings, true) || ! in_array($thing->kind, [ThingKind::Socket, ThingKind::Switch], true)) {
-                continue;
-            }
-            foreach ($this->run->boxes as $box) {
+        foreach ($this->opened() as $thing) {
+            foreach ($run->boxes as $box) {
                 $block = $this->places->block($thing);
                 $isBehind = $block->u0 > $box->u && $block->u1 < $box->right() && $block->z0 > $box->z && $block->z1 < $box->highest();
                 if ($isBehind && ! $box->has(StandsBought::class)) {
-                    $all[] = $this->behind($thing, $box, max(0.0, $block->v0), ($block->u0 + $block->u1) / 2, ($block->z0 + $block->z1) / 2);
+                    [$u, $z] = [($block->u0 + $block->u1) / 2, ($block->z0 + $block->z1) / 2];
+                    $off = Length::ofDouble(max(0.0, $box->v - min(max(0.0, $block->v0), $this->frame->backAt($u, $z))));
+                    $spacer = Working::start('the box off the wall there', $off)->plus('its back', (new Behind($box, $this->terms))->inner)->roundedUp($this->terms->format);
+                    $all[] = $this->brought($thing, 'the back of '.$box->mark, $spacer, 'sockets behind backs', $box->id, new WayOut('Leave an open gap there', Edits::tier($box->id)->emptied()));
                 }
             }
         }
@@ -60,21 +62,39 @@ final readonly class Outlets
         return Assembly::all(...$all);
     }
 
-    private function behind(Thing $thing, Box $box, float $wall, float $u, float $z): Assembly
+    /** Those behind boards on a wall, or on what is framed before it, that are cut for them. */
+    public function behindBoards(FittedSurface $surface, Assembly $built): Assembly
+    {
+        $all = [];
+        foreach ($this->opened() as $thing) {
+            $cut = array_filter($built->placed, fn (Placed $placed) => $placed->piece->isCutFor($thing->id));
+            if ($thing->wall === $this->frame->wall && $cut !== []) {
+                $front = max(array_map(fn (Placed $placed) => $placed->bounds->v1, $cut));
+                $spacer = Working::start('from the wall to the face of the boards', Length::ofDouble(max(0.0, $front - max(0.0, $this->places->block($thing)->v0))))->roundedUp($this->terms->format);
+                $all[] = $this->brought($thing, $surface->mark, $spacer, 'sockets behind boards', $surface->surface->id, new WayOut('Take it away', Edits::withoutSurface($surface->surface->id)));
+            }
+        }
+
+        return Assembly::all(...$all);
+    }
+
+    /** @return list<Thing> sockets and switches that an opening is cut for */
+    private function opened(): array
+    {
+        return array_values(array_filter($this->terms->room->things, fn (Thing $thing) => in_array($thing->id, $this->openings, true) && in_array($thing->kind, [ThingKind::Socket, ThingKind::Switch], true)));
+    }
+
+    /** @param WayOut $away  where no extender is that deep */
+    private function brought(Thing $thing, string $before, Working $spacer, string $use, string $owner, WayOut $away): Assembly
     {
         $format = $this->terms->format;
-        $back = (new Behind($box, $this->terms))->inner;
-        $off = Length::ofDouble(max(0.0, $box->v - min($wall, $this->run->frame->backAt($u, $z))));
-        $spacer = Working::start('the box off the wall there', $off)->plus('its back', $back)->roundedUp($format);
         $laps = $this->terms->rules->either(...self::LAPS)->toDouble();
         $hole = fn (float $plate): string => $this->terms->write($plate - 2 * $laps);
-        $sentence = sprintf('%s may be brought forward to the front of the back of %s with a box extender of %s: a hole of %s × %s, and its plate laps that. Power off; a licensed person where the rules say so.', ucfirst($thing->name), $box->mark, $format->write($spacer->result), $hole($thing->width), $hole($thing->height));
         $deepest = $this->terms->rules->either(...self::DEEPEST);
         $findings = $spacer->result->isGreaterThan($deepest)
-            ? [Finding::warning(Code::ExtenderDeep, sprintf('%s lies %s behind the back of %s; extenders are made up to %s. An electrician moves its box forward, or the box stands nearer to the wall.', ucfirst($thing->name), $format->write($spacer->result), $box->mark, $format->write($deepest)), $box->id)->about([$thing->id])
-                ->withWaysOut([new WayOut('Leave an open gap there', Edits::tier($box->id)->emptied())])]
-            : [Finding::note(Code::OutletForward, $sentence, $box->id)->about([$thing->id])];
+            ? [Finding::warning(Code::ExtenderDeep, sprintf('%s lies %s behind the front of %s; extenders are made up to %s. An electrician moves its box forward, or what is before it stands nearer to the wall.', ucfirst($thing->name), $format->write($spacer->result), $before, $format->write($deepest)), $owner)->about([$thing->id])->withWaysOut([$away])]
+            : [Finding::note(Code::OutletForward, sprintf('%s may be brought forward to the front of %s with a box extender of %s: a hole of %s × %s, and its plate laps that. Power off; a licensed person where the rules say so.', ucfirst($thing->name), $before, $format->write($spacer->result), $hole($thing->width), $hole($thing->height)), $owner)->about([$thing->id])];
 
-        return new Assembly([], hardware: [new Hardware('box extender '.$format->write($spacer->result), 1, 'sockets behind backs', ArticleKind::BoxExtender)], decisions: [sprintf('Extender of %s', lcfirst($thing->name)) => $spacer], findings: $findings);
+        return new Assembly([], hardware: [new Hardware('box extender '.$format->write($spacer->result), 1, $use, ArticleKind::BoxExtender)], decisions: [sprintf('Extender of %s', lcfirst($thing->name)) => $spacer], findings: $findings);
     }
 }

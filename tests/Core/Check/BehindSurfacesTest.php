@@ -45,7 +45,11 @@ final class BehindSurfacesTest extends TestCase
         $socket = $framed->thing('socket', 'socket', 820, 300, 80, 80, 10, 'reachable', ['reach_from' => 'front']);
         self::assertSame(['socket-covered'], self::said($socket, 'socket'));
         $clash = array_values(array_filter($socket->clashes(), fn (Finding $one) => $one->code->value === 'socket-covered'))[0];
-        self::assertSame([], self::said($socket->edited($clash->waysOut[0]->edit), 'socket'));
+        $opened = $socket->edited($clash->waysOut[0]->edit);
+        self::assertSame([], self::said($opened, 'socket'));
+        // Its box is brought forward to the face of the boards, deeper than an extender is made: an electrician moves it.
+        self::assertNotSame([], array_filter($opened->plan()->hardware(), fn ($one) => str_starts_with($one->name, 'box extender')));
+        self::assertSame(['extender-deep'], array_values(array_map(fn (Finding $one) => $one->code->value, array_filter($opened->plan()->findings, fn (Finding $one) => in_array('socket', $one->related, true)))));
         self::assertSame(['escape-covered'], self::said($framed->thing('window', 'window', 800, 900, 700, 900, 0, 'uncovered'), 'window'));
         // Open round it, the same wall leaves it free.
         self::assertSame([], self::said(self::layout('feature-wall', ['frame' => 'plates', 'hole' => 'window'])->thing('window', 'window', 800, 900, 700, 900, 0, 'uncovered'), 'window'));

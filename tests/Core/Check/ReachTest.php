@@ -172,7 +172,7 @@ final class ReachTest extends TestCase
         self::assertNotNull($clash);
         self::assertStringContainsString('inside box B1 of another run', $clash->sentence);
         $shelves = $layout->with(['runs' => [...$layout->layout['runs'], Doc::run('second', 1, [TestLayout::bay('c', [], [Doc::tier('c-1', ['holds' => Recipe::cleats(1)])])], ['depth' => TestLayout::mm(300)])]]);
-        self::assertStringContainsString('shelves on cleats would stand', implode(', ', array_map(fn (Finding $finding) => $finding->sentence, $shelves->clashes())));
+        self::assertStringContainsString('shelves between walls would stand', implode(', ', array_map(fn (Finding $finding) => $finding->sentence, $shelves->clashes())));
         foreach ($clash->waysOut as $way) {
             $left = array_filter($both->edited($way->edit)->clashes(), fn (Finding $finding) => $finding->code->value === 'overlap');
             self::assertSame([], array_values($left), $way->label);
