@@ -14,6 +14,7 @@ use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\FittedSurface;
 use Incastro\Fit\Holds\RestsOnWalls;
+use Incastro\Fit\Members\Around;
 use Incastro\Fit\Members\Beside;
 use Incastro\Fit\Members\Over;
 use Incastro\Fit\Members\Under;
@@ -49,6 +50,7 @@ final readonly class RunTasks
             ...array_merge([], ...array_map($this->frame(...), $this->run->boxes)),
             ...array_map($this->edge(...), array_values(array_filter($this->run->edges, fn (FittedEdge $edge) => $edge->side !== Side::Foot && $edge->side !== Side::Back && in_array($edge->closing, self::CLOSED, true) && $this->run->box($edge->owner) !== null))),
             ...array_merge([], ...array_map($this->toe(...), $this->run->under())),
+            ...array_map($this->around(...), $this->run->around()),
             ...array_merge([], ...array_map($this->unit(...), array_values(array_filter($this->run->cells, fn (FittedCell $cell) => $cell->boxId === null && $cell->tier->isBuilt())))),
             ...array_merge([], ...array_map($this->hung(...), $this->run->boxes)),
         ];
@@ -147,6 +149,15 @@ final readonly class RunTasks
         }
 
         return [new FittingTask(TaskKind::Toe, $under->id, ($is('layer-') ? 'Skirting of ' : 'Toe board of ').$under->mark, $this->wishes->minutes(TaskKind::Toe, $under->length->result->toDouble() / 1000), needs: $this->fixed($under->boxes), words: ['Scribed to the floor; it hides the shims.'], wall: $this->run->frame->wall, place: [$under->u, $under->end(), 0.0, $under->height->toDouble()])];
+    }
+
+    private function around(Around $around): FittingTask
+    {
+        $boxes = array_values(array_filter($this->run->boxes, fn (Box $box) => $box->u < $around->end() - 1.0 && $box->right() > $around->u + 1.0 && abs($box->face() - $around->face) < 1.0));
+        $strips = array_filter($this->assembly->placed, fn (Placed $one) => $one->owner === $around->id);
+        $heights = array_merge(...array_map(fn (Placed $one): array => [$one->bounds->z0, $one->bounds->z1], array_values($strips))) ?: [$around->foot, $around->head];
+
+        return new FittingTask(TaskKind::Toe, $around->id, "$around->mark round what stands there", $this->wishes->minutes(TaskKind::Toe, $around->length->result->toDouble() / 1000), needs: [...$this->fixed($boxes), ...array_map(fn (Box $box) => Need::on(TaskKind::Frame, $box->id), $boxes)], words: ['Both sides first, coped over the skirting of the wall and left long; the front is marked between them, its mitres glued.'], wall: $this->run->frame->wall, place: [$around->u, $around->end(), min($heights), max($heights)]);
     }
 
     /** @return list<FittingTask> */

@@ -70,7 +70,7 @@ final class WildLayoutTest extends TestCase
         $thin = array_values(array_filter($clashes, fn ($clash) => $clash->code->value === 'too-thin'));
         self::assertSame(['b-1', 'c-1', 'd-1'], array_map(fn ($clash) => $clash->place, $thin));
         self::assertStringMatchesFormat('Filler panel cannot be made 0 mm wide, %d mm high and 400 mm deep: a panel of less than 10 mm is not sawn. Give it more, or leave an open gap.', $thin[0]->sentence);
-        self::assertStringMatchesFormat('Shelves on cleats cannot be made 0 mm wide, %d mm high and 400 mm deep: its cleats need 80 mm. Give it more, or leave an open gap.', $thin[1]->sentence);
+        self::assertStringMatchesFormat('Shelves between walls cannot be made 0 mm wide, %d mm high and 400 mm deep: its cleats need 80 mm. Give it more, or leave an open gap.', $thin[1]->sentence);
         self::assertSame([], array_filter($layout->plan()->pieces(), fn ($piece) => in_array(explode(':', $piece->key)[0], ['b-1', 'c-1', 'd-1', 'top'], true)));
         // An open gap instead is a way out for both.
         self::assertSame(Severity::Clash, $thin[0]->severity);
