@@ -104,11 +104,16 @@ export async function readByDevice(page: Page): Promise<void> {
   const settled = async () => {
     await expect(page.getByRole('region', { name: 'Not sent yet' })).toHaveCount(0)
     const id = /jobs\/([^/]+)/.exec(page.url())?.[1] ?? ''
-    const { tape } = (await ask(page, 'get', `/api/jobs/${id}?station=measure`)) as {
-      tape: { measure: string }
-    }
-    await expect(toGo).toContainText(tape.measure)
-    return tape.measure
+    let told = ''
+    // Asked again each time: an answer from before the last reading landed is never on the screen again.
+    await expect(async () => {
+      const { tape } = (await ask(page, 'get', `/api/jobs/${id}?station=measure`)) as {
+        tape: { measure: string }
+      }
+      told = tape.measure
+      await expect(toGo).toContainText(told, { timeout: 1000 })
+    }).toPass()
+    return told
   }
   for (let i = 0; i < 8 && (await settled()).includes('disagree'); i++) {
     await page.keyboard.press('Escape')
