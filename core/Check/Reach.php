@@ -186,23 +186,34 @@ final readonly class Reach
         if ($thing->standsOut <= 0.0 || $overlap <= 1.0) {
             return null;
         }
-        if ($thing->kind->isCutAround() && ! $this->hits($thing, $block, $cell, $assembly)) {
-            return null;
+        if ($thing->kind->isCutAround()) {
+            $clearance = $this->places->clearance($thing, $this->terms->rules, false);
+            $hit = $this->hit($thing, $block->grown($clearance), $cell, $assembly);
+            if ($hit !== [] && array_filter($hit, fn (Placed $placed) => $placed->part !== Part::Loose) === []) {
+                return $this->splits($thing, $block->v1 + $clearance, $cell, $hit[0]);
+            }
+            if ($this->hit($thing, $block, $cell, $assembly) === []) {
+                return null;
+            }
         }
 
         return $this->clash(Code::InTheWay, sprintf('%s stands in the way of %s: %s too much.', ucfirst($thing->name), lcfirst($this->name($cell)), $this->terms->write($overlap)), $thing, $cell);
     }
 
-    /** Whether a piece still stands where a thing does, though pieces are cut around it. */
-    private function hits(Thing $thing, Block $block, FittedCell $cell, Assembly $assembly): bool
+    /** A shelf of which a notch would leave too little in front; the furniture fits without it. */
+    private function splits(Thing $thing, float $notch, FittedCell $cell, Placed $shelf): Finding
     {
-        foreach ($assembly->placed as $placed) {
-            if (($placed->owner === $cell->boxId || $placed->owner === $cell->tier->id) && $placed->bounds->meets($block, 1.0) && ! $placed->piece->isCutFor($thing->id)) {
-                return true;
-            }
-        }
+        $left = $this->terms->write(max(0.0, $shelf->bounds->v1 - $notch));
 
-        return false;
+        return $this->clash(Code::NotchSplits, sprintf('Of %s only %s would be left before %s.', $shelf->piece->mark, $left, lcfirst($thing->name)), $thing, $cell, array_filter([
+            $cell->tier->holds instanceof HoldsOpening ? $cell->tier->holds->cleared($cell->tier->id) : null,
+        ]));
+    }
+
+    /** @return list<Placed> what still stands where a thing does, though pieces are cut around it */
+    private function hit(Thing $thing, Block $block, FittedCell $cell, Assembly $assembly): array
+    {
+        return array_values(array_filter($assembly->placed, fn (Placed $placed) => ($placed->owner === $cell->boxId || $placed->owner === $cell->tier->id) && $placed->bounds->meets($block, 1.0) && ! $placed->piece->isCutFor($thing->id)));
     }
 
     private function mark(FittedCell $cell): string

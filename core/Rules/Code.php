@@ -79,6 +79,7 @@ enum Code: string
     case NoSlideFits = 'no-slide-fits';
     case NoStock = 'no-stock';
     case NoStud = 'no-stud';
+    case NotchSplits = 'notch-splits';
     case OutletForward = 'outlet-forward';
     case OutOfReach = 'out-of-reach';
     case OverHead = 'over-head';
@@ -220,6 +221,6 @@ enum Code: string
     /** Whether it is said of a thing on a face, and of what is kept free for it. */
     public function isAboutThing(): bool
     {
-        return in_array($this, [self::InTheWay, self::Clearance, self::Covered, self::VentClosed, self::EscapeCovered, self::SocketCovered, self::Buried, self::OutOfReach], true);
+        return in_array($this, [self::InTheWay, self::NotchSplits, self::Clearance, self::Covered, self::VentClosed, self::EscapeCovered, self::SocketCovered, self::Buried, self::OutOfReach], true);
     }
 }
