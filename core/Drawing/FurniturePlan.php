@@ -16,6 +16,7 @@ use Incastro\Survey\Things\ThingKind;
 use Incastro\Units\Assembly;
 use Incastro\Units\Make\ShimPack;
 use Incastro\Units\Part;
+use Incastro\Units\Placed;
 
 /** A space from above with all its runs in it: the back wall lies at the top, as one who faces it stands. */
 final readonly class FurniturePlan
@@ -26,6 +27,9 @@ final readonly class FurniturePlan
     private const SHIM_BESIDE = 12.0;
 
     private const SHIM_ROOM = 240.0;
+
+    /** A board whose upper side is this near to that of a worktop is of it, mm. */
+    private const TOP = 1.0;
 
     /** @param list<Assembly> $assemblies of each run; what moves in them is drawn where it goes */
     public function __construct(private FittedLayout $layout, private Room $room, private LengthFormat $format, private array $assemblies = [])
@@ -40,7 +44,7 @@ final readonly class FurniturePlan
             'house' => $this->house(),
             'furniture' => array_merge([], ...array_map($this->boxes(...), $runs)),
             'plinths' => array_merge([], ...array_map($this->bearers(...), array_keys($this->assemblies), $this->assemblies)),
-            'worktops' => array_merge([], ...array_map($this->worktops(...), $runs)),
+            'worktops' => array_merge([], ...array_map($this->worktops(...), array_keys($runs), $runs)),
             'shelves' => array_merge([], ...array_map($this->shelves(...), $runs)),
             'movements' => array_merge([], ...array_map($this->movements(...), array_keys($this->assemblies), $this->assemblies)),
             'things' => array_merge([], ...array_map($this->thing(...), $this->room->things)),
@@ -104,10 +108,22 @@ final readonly class FurniturePlan
         return $shapes;
     }
 
-    /** @return list<Shape> */
-    private function worktops(FittedRun $run): array
+    /** @return list<Shape> the boards of each as they are cut, where they were made; else where it lies */
+    private function worktops(int $r, FittedRun $run): array
     {
-        return array_map(fn ($worktop) => new Outline($this->placed($run, self::rectangle($worktop->u, $worktop->end(), $worktop->v, $worktop->front())), true, Style::Hidden, $worktop->id), $run->over());
+        $shapes = [];
+        foreach ($run->over() as $worktop) {
+            $boards = array_filter(isset($this->assemblies[$r]) ? $this->assemblies[$r]->placed : [], fn (Placed $placed) => $placed->owner === $worktop->id && $placed->isLevel() && abs($placed->bounds->z1 - $worktop->top) < self::TOP);
+            $seen = $boards === [] ? [self::rectangle($worktop->u, $worktop->end(), $worktop->v, $worktop->front())] : [];
+            foreach ($boards as $board) {
+                foreach ([$board->piece->outline->outer, ...$board->piece->outline->holes] as $edge) {
+                    $seen[] = array_map(fn (Point $point) => [$board->pose->place($point, 0.0)->x, $board->pose->place($point, 0.0)->y], $edge->points);
+                }
+            }
+            array_push($shapes, ...array_map(fn (array $places) => new Outline($this->placed($run, $places), true, Style::Hidden, $worktop->id), $seen));
+        }
+
+        return $shapes;
     }
 
     /** @return list<Shape> */

@@ -180,6 +180,28 @@ final class RunDrawingTest extends TestCase
         }
     }
 
+    public function test_from_above_a_worktop_is_drawn_as_its_board_is_cut(): void
+    {
+        $size = fn (float $mm): array => ['size' => TestLayout::mm($mm)];
+        $plan = TestLayout::of([
+            TestLayout::bay('k', $size(700), [Doc::tier('k-1', [...$size(700), 'holds' => Recipe::knees()]), Doc::tier('k-2', ['joined' => false, 'holds' => Recipe::gap()])]),
+            TestLayout::bay('a', $size(400), [Doc::tier('a-1', $size(700)), Doc::tier('a-2', ['joined' => false, 'holds' => Recipe::gap()])]),
+            TestLayout::bay('b', [], [Doc::tier('b-1', ['holds' => Recipe::gap()])]),
+        ])->with(['members' => [array_replace(Doc::member('top', 'worktop', ['k-1', 'a-1']), ['with' => ['ends' => TestLayout::mm(15), 'hole' => true]])]])->plan();
+        $room = $plan->survey->room;
+        self::assertNotNull($room);
+        self::assertNotNull($plan->layout);
+        $drawing = new FurniturePlan($plan->layout, $room->with($plan->space->things), LengthFormat::millimetres(), $plan->assemblies);
+        $across = fn (Shape $shape): array => $shape instanceof Outline ? array_map(fn (DrawnPoint $point) => $point->x, $shape->points()) : [];
+        [$board, $hole] = $drawing->draw()->layers['worktops'];
+        // Over the free end it stands 15 past the box, which ends 1100 from the run's left end.
+        self::assertEqualsWithDelta(self::fitted($plan)->left + 1100.0 + 15.0, max($across($board)), 0.1);
+        self::assertEqualsWithDelta(60.0, max($across($hole)) - min($across($hole)), 0.1);
+        // In a list it is not made yet: where it lies.
+        $lies = (new FurniturePlan($plan->layout, $room, LengthFormat::millimetres()))->small()->layers['worktops'];
+        self::assertEqualsWithDelta(self::fitted($plan)->left + 1100.0, max($across($lies[0])), 0.1);
+    }
+
     public function test_furniture_is_not_exaggerated_and_every_drawing_can_be_written(): void
     {
         $plan = self::layout()->plan();
