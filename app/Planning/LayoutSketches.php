@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
+use Illuminate\Support\Facades\Cache;
 use Incastro\Drawing\Drawing;
 use Incastro\Drawing\FurniturePlan;
 use Incastro\Drawing\RunDrawing;
 use Incastro\Drawing\ScreenWriter;
 use Incastro\Planning\Job;
+use Incastro\Planning\JobReader;
 use Incastro\Planning\Planner;
 use Incastro\Planning\Recipes\StartingLayouts;
 use Incastro\Planning\SpacePlan;
@@ -17,12 +19,26 @@ use Incastro\Survey\Room\Room;
 /** The layouts that a space can be begun with, each planned in this very space: drawing, verdict, pieces, sheets and price. */
 final readonly class LayoutSketches
 {
+    /** Whoever goes back to the empty space finds them as they were; not for long, since a newer version may work them out otherwise. Minutes. */
+    private const KEPT = 15;
+
     public function __construct(private Planner $planner)
     {
     }
 
+    /**
+     * @param  array<string, mixed>  $document  as JobDocument puts it together
+     * @return list<array<string, mixed>>
+     */
+    public function of(array $document, string $spaceId): array
+    {
+        $place = 'starting-layouts:'.hash('sha256', serialize([$document, $spaceId]));
+
+        return Cache::remember($place, now()->addMinutes(self::KEPT), fn (): array => $this->planned(JobReader::read($document), $spaceId));
+    }
+
     /** @return list<array<string, mixed>> */
-    public function of(Job $job, string $spaceId): array
+    private function planned(Job $job, string $spaceId): array
     {
         $space = $job->space($spaceId);
         $shape = $space->sheet->shape;

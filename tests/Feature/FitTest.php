@@ -112,6 +112,11 @@ final class FitTest extends AlcoveTestCase
         $started = $this->act('start', ['name' => 'two-tall'])->assertOk();
         self::assertCount(2, $started->json('station.runs.0.boxes'));
         $this->postJson("/api/jobs/{$this->job->id}/undo", ['station' => 'fit'])->assertOk()->assertJsonPath('station.empty', true);
+        // Back in the empty space they stand as before, and follow what is changed for the job.
+        $again = fn (): array => $this->getJson('/api/spaces/'.$this->space($this->job)->id.'/starting-layouts')->assertOk()->json();
+        self::assertSame($sketches, $again());
+        $this->postJson("/api/jobs/{$this->job->id}/edits", ['target' => $this->job->id, 'version' => $this->job->refresh()->version, 'path' => 'rules.plinth_height', 'value' => '150'])->assertOk();
+        self::assertNotSame($sketches[0]['drawings'], $again()[0]['drawings']);
     }
 
     public function test_all_ways_out_of_one_finding_are_looked_for_on_request(): void

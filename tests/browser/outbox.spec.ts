@@ -3,7 +3,7 @@ import { dice } from './dice'
 import { newJob, newPerson } from './person'
 
 /** Readings of the long run; 60 on demand. */
-const READINGS = Number(process.env.INCASTRO_READINGS ?? 30)
+const READINGS = Number(process.env.INCASTRO_READINGS ?? 20)
 
 test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 }, hasTouch: true })
 

@@ -18,15 +18,20 @@ async function furnished(page: Page): Promise<void> {
   throw new Error(`None of ${count} recipes fits.`)
 }
 
-for (const [kind, seed] of [
-  ['Alcove', 11],
+/** Kinds of rooms that are walked through; all 7 on demand. */
+const WALKS = Number(process.env.INCASTRO_WALKS ?? 3)
+
+const ROOMS = [
   ['Closet with a door', 12],
-  ['Under a stair', 13],
   ['Under a roof slope', 3],
+  ['Splayed bay', 17],
+  ['Alcove', 11],
+  ['Under a stair', 13],
   ['Corner of a room', 15],
   ['Round a chimney breast or chase', 16],
-  ['Splayed bay', 17],
-] as const) {
+] as const
+
+for (const [kind, seed] of ROOMS.slice(0, WALKS)) {
   test(`from the first reading to the last step: ${kind.toLowerCase()}`, async ({ page }) => {
     test.setTimeout(240_000)
     await practiceRoom(page, kind, seed)

@@ -50,14 +50,14 @@ suite() {
         APP_ENV=testing DB_DATABASE="${3:-incastro_feature}" QUEUE_CONNECTION=sync APP_URL=http://localhost \
         vendor/bin/phpunit --testsuite "$2" --cache-directory ".phpunit.cache/$1" --log-junit "$results/$1.xml" || true
 }
-# Trying every unit takes as long as all else: one process for each core.
-{ suite units units; suite hostile hostile incastro_hostile; } >"$results/units.log" 2>&1 &
-suite rest core,feature
+# Trying every unit and all requests takes as long as all else: one process for each core.
+{ suite units units; suite hostile hostile incastro_hostile; suite feature feature; } >"$results/beside.log" 2>&1 &
+suite core core
 wait $!
-cat "$results/units.log"
+cat "$results/beside.log"
 # These kill what they run on, and ask how soon it is back: nothing else runs beside them.
 suite faults faults
-for name in units hostile rest faults; do
+for name in units hostile feature core faults; do
     read -r good bad < <(php -r '
         $suite = @simplexml_load_file($argv[1])->testsuite ?? null;
         $bad = $suite ? (int) $suite["errors"] + (int) $suite["failures"] : 1;

@@ -115,7 +115,7 @@ final class FitController extends Controller
 
     public function startingLayouts(Space $space, LayoutSketches $sketches): JsonResponse
     {
-        return response()->json($sketches->of(JobReader::read(JobDocument::of($space->job)), $space->id));
+        return response()->json($sketches->of(JobDocument::of($space->job), $space->id));
     }
 
     /** What a cell would look like with another unit in it, or before it. */
