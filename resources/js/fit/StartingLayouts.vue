@@ -113,6 +113,8 @@ li :deep(.p-button) {
   display: flex;
   gap: 8px;
   height: 190px;
+  /* Those out of sight are not painted: each is a drawing of all its boards. */
+  content-visibility: auto;
 }
 .picture > * {
   min-width: 0;
