@@ -26,6 +26,7 @@ test('the eaves berth is laid out from its survey to a verdict without clashes',
 })
 
 test('the map wall is laid out from its survey around stove and window', async ({ page }) => {
+  test.setTimeout(240_000)
   await demoJob(page, 'map-wall', false)
   await page.getByRole('button', { name: 'Start from: Base cupboards, shelves above' }).click()
   // Over stove, window and socket it cannot stay: each clash is solved by one press.
