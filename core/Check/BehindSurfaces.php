@@ -10,7 +10,6 @@ use Incastro\Fit\Terms;
 use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Outline;
-use Incastro\Geometry\Polygon;
 use Incastro\Rules\Code;
 use Incastro\Rules\Edits;
 use Incastro\Rules\Finding;
@@ -60,15 +59,14 @@ final readonly class BehindSurfaces
     /** Whether wood lies before it, seen from the room. */
     private function covers(Placed $placed, Block $block): bool
     {
-        if ($placed->bounds->v1 <= $block->v0 || $placed->bounds->u1 <= $block->u0 || $placed->bounds->u0 >= $block->u1 || $placed->bounds->z1 <= $block->z0 || $placed->bounds->z0 >= $block->z1) {
+        if (! $placed->bounds->meets(new Block($block->u0, $block->u1, $block->v0, INF, $block->z0, $block->z1), 0.0)) {
             return false;
         }
-        [$p, $q] = [$placed->seen($block->u0, $placed->bounds->v0, $block->z0), $placed->seen($block->u1, $placed->bounds->v0, $block->z1)];
         if (! $placed->pose->isSquare() || abs($placed->pose->thickness->y) < 0.5) {
             // On edge, its own section is what is seen of it.
             return (min($placed->bounds->u1, $block->u1) - max($placed->bounds->u0, $block->u0)) * (min($placed->bounds->z1, $block->z1) - max($placed->bounds->z0, $block->z0)) > self::RIM;
         }
-        $left = $placed->piece->outline->minus(Polygon::rectangle(min($p->x, $q->x), min($p->y, $q->y), abs($q->x - $p->x), abs($q->y - $p->y)));
+        $left = $placed->piece->outline->minus($placed->facing($block));
 
         return $placed->piece->outline->area() - array_sum(array_map(fn (Outline $one): float => $one->area(), $left)) > self::RIM;
     }

@@ -192,7 +192,7 @@ final readonly class Reach
             if ($hit !== [] && array_filter($hit, fn (Placed $placed) => $placed->part !== Part::Loose) === []) {
                 return $this->splits($thing, $block->v1 + $clearance, $cell, $hit[0]);
             }
-            if ($this->hit($thing, $block, $cell, $assembly) === []) {
+            if (array_filter($hit, fn (Placed $placed) => $placed->bounds->meets($block, 1.0)) === []) {
                 return null;
             }
         }

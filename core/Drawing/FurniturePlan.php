@@ -8,6 +8,7 @@ use Incastro\Fit\FittedLayout;
 use Incastro\Fit\FittedRun;
 use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Point;
+use Incastro\Geometry\Vector;
 use Incastro\Measure\LengthFormat;
 use Incastro\Survey\Room\Room;
 use Incastro\Survey\Space\EdgeKind;
@@ -113,11 +114,12 @@ final readonly class FurniturePlan
     {
         $shapes = [];
         foreach ($run->over() as $worktop) {
-            $boards = array_filter(isset($this->assemblies[$r]) ? $this->assemblies[$r]->placed : [], fn (Placed $placed) => $placed->owner === $worktop->id && $placed->isLevel() && abs($placed->bounds->z1 - $worktop->top) < self::TOP);
+            $boards = array_filter($this->assemblies[$r]->placed ?? [], fn (Placed $placed) => $placed->owner === $worktop->id && $placed->isLevel() && abs($placed->bounds->z1 - $worktop->top) < self::TOP);
             $seen = $boards === [] ? [self::rectangle($worktop->u, $worktop->end(), $worktop->v, $worktop->front())] : [];
             foreach ($boards as $board) {
                 foreach ([$board->piece->outline->outer, ...$board->piece->outline->holes] as $edge) {
-                    $seen[] = array_map(fn (Point $point) => [$board->pose->place($point, 0.0)->x, $board->pose->place($point, 0.0)->y], $edge->points);
+                    $places = array_map(fn (Point $point) => $board->pose->place($point, 0.0), $edge->points);
+                    $seen[] = array_map(fn (Vector $place) => [$place->x, $place->y], $places);
                 }
             }
             array_push($shapes, ...array_map(fn (array $places) => new Outline($this->placed($run, $places), true, Style::Hidden, $worktop->id), $seen));

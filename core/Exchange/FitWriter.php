@@ -107,14 +107,10 @@ final readonly class FitWriter
             return $run->box($cell->boxId)?->mark;
         }
         foreach ($this->space->assemblies as $assembly) {
-            foreach ($assembly->placed as $placed) {
-                if ($placed->owner === $cell->tier->id) {
-                    return explode('-', $placed->piece->mark)[0];
-                }
-            }
+            $mark ??= $assembly->markOf($cell->tier->id);
         }
 
-        return null;
+        return $mark ?? null;
     }
 
     /** @return list<array<string, mixed>> what spans cells of a run: the unit, and where it lies each row that is made of it */

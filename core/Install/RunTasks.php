@@ -181,13 +181,9 @@ final readonly class RunTasks
     /** The mark that begins those of its pieces, to begin a name with: "T1: ". */
     private function mark(string $owner): string
     {
-        foreach ($this->assembly->placed as $one) {
-            if ($one->owner === $owner) {
-                return explode('-', $one->piece->mark)[0].': ';
-            }
-        }
+        $mark = $this->assembly->markOf($owner);
 
-        return '';
+        return $mark === null ? '' : "$mark: ";
     }
 
     /** @return list<FittingTask> what is hung in a box, and pulls */

@@ -43,6 +43,18 @@ final readonly class Assembly
         return array_map(fn (Placed $placed) => $placed->piece, $this->placed);
     }
 
+    /** What the marks of an owner's pieces begin with: "T1" of "T1-shelf-2"; null where it has none. */
+    public function markOf(string $owner): ?string
+    {
+        foreach ($this->placed as $placed) {
+            if ($placed->owner === $owner) {
+                return explode('-', $placed->piece->mark)[0];
+            }
+        }
+
+        return null;
+    }
+
     /** @return array<string, Placed> */
     public function byKey(): array
     {

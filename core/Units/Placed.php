@@ -289,6 +289,15 @@ final class Placed
         } > 0.0;
     }
 
+    /** What of its face lies before or behind a block, of a piece that stands square. */
+    public function facing(Block $block): Polygon
+    {
+        $p = $this->seen($block->u0, $block->v0, $block->z0);
+        $q = $this->seen($block->u1, $block->v1, $block->z1);
+
+        return Polygon::rectangle(min($p->x, $q->x), min($p->y, $q->y), abs($q->x - $p->x), abs($q->y - $p->y));
+    }
+
     /** The point of the piece that is nearest to a place of the run. */
     public function seen(float $u, float $v, float $z): Point
     {

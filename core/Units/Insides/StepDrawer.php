@@ -270,8 +270,7 @@ final readonly class StepDrawer implements InsideUnit, AsksOfRoom
     {
         $rim = $rules->either(...self::RIM)->toDouble();
         foreach ($castors as $block) {
-            [$p, $q] = [$bottom->seen($block->bounds->u0 + $rim, $block->bounds->v0 + $rim, 0.0), $bottom->seen($block->bounds->u1 - $rim, $block->bounds->v1 - $rim, 0.0)];
-            $left = $bottom->piece->outline->minus(Polygon::rectangle(min($p->x, $q->x), min($p->y, $q->y), abs($q->x - $p->x), abs($q->y - $p->y)));
+            $left = $bottom->piece->outline->minus($bottom->facing($block->bounds->grown(-$rim)));
             $bottom = $bottom->withPiece($bottom->piece->cutTo($left[0] ?? $bottom->piece->outline, new OpenedThrough('opening under each corner for its castor')));
         }
 

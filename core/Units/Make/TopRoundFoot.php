@@ -215,7 +215,7 @@ final readonly class TopRoundFoot
             return [];
         }
         $off = $terms->rules->either(...self::OFF);
-        $to = $under->face() - $terms->frame()->toDouble() - $terms->rule(Rule::NailerWidth);
+        $to = $this->stretcher($under);
         $length = Working::start('from the hole to the stretcher', Length::ofDouble($to - $from))->minus('off the hole', $off);
         if ($length->result->isLessThan($terms->rules->either(...self::SHORTEST))) {
             return [];
@@ -236,6 +236,12 @@ final readonly class TopRoundFoot
         return array_merge([], ...array_map(fn (Placed $joiner) => array_map(fn (Placed $part) => new Joint($joiner->piece->key, $part->piece->key, JointKind::Screws, 'parts of tops'), $parts), $joiners));
     }
 
+    /** Where the stretcher of a box begins behind, v, mm. */
+    private function stretcher(Box $box): float
+    {
+        return $box->face() - $this->site->terms->frame()->toDouble() - $this->site->terms->rule(Rule::NailerWidth);
+    }
+
     /**
      * @param  non-empty-list<Placed>  $parts
      * @return list<Joint> to the boxes below
@@ -245,7 +251,7 @@ final readonly class TopRoundFoot
         $joints = [];
         foreach ($parts as $part) {
             foreach (array_filter($this->site->run->boxes, fn (Box $box) => in_array($box->id.':top', $this->top->carriers, true)) as $box) {
-                $from = $box->hasStretcher() ? $box->face() - $this->site->terms->frame()->toDouble() - $this->site->terms->rule(Rule::NailerWidth) : $box->v;
+                $from = $box->hasStretcher() ? $this->stretcher($box) : $box->v;
                 if ($part->bounds->meets(new Block($box->u, $box->right(), $from, $box->face(), $this->top->z - 1.0, $this->top->z + 1.0), 0.0)) {
                     $joints[] = new Joint($box->id.':top', $part->piece->key, JointKind::Screws, 'worktop from below');
                 }

@@ -202,9 +202,7 @@ final readonly class CutAround
         $from = $hole->v0 - $placed->bounds->v0 < $rim ? $placed->bounds->v0 - 1.0 : $hole->v0;
         $to = $placed->bounds->v1 - $hole->v1 < $rim ? $placed->bounds->v1 + 1.0 : $hole->v1;
         $isBesideASide = $hole->u0 - $placed->bounds->u0 < $rim || $placed->bounds->u1 - $hole->u1 < $rim;
-        $p = $placed->seen($hole->u0, $from, $placed->bounds->z0);
-        $q = $placed->seen($hole->u1, $to, $placed->bounds->z0);
-        $parts = $isBesideASide ? [] : $placed->piece->outline->minus(Polygon::rectangle(min($p->x, $q->x), min($p->y, $q->y), abs($q->x - $p->x), abs($q->y - $p->y)));
+        $parts = $isBesideASide ? [] : $placed->piece->outline->minus($placed->facing(new Block($hole->u0, $hole->u1, $from, $to, $hole->z0, $hole->z1)));
 
         return count($parts) !== 1 ? $placed
             : $placed->withPiece($placed->piece->cutTo($parts[0], new CutFor(Cut::Opening, $thing->id, $thing->name, [$hole->u1 - $hole->u0, min($to, $placed->bounds->v1) - max($from, $placed->bounds->v0)])));
@@ -314,10 +312,7 @@ final readonly class CutAround
     {
         $section = $this->places->section($thing);
         if ($section === null || $section[0] === $placed->length || $section[0] === $placed->width) {
-            $p = $placed->seen($block->u0, $block->v0, $block->z0);
-            $q = $placed->seen($block->u1, $block->v1, $block->z1);
-
-            return Polygon::rectangle(min($p->x, $q->x), min($p->y, $q->y), abs($q->x - $p->x), abs($q->y - $p->y));
+            return $placed->facing($block);
         }
         [$axis, $polygon] = $section;
 

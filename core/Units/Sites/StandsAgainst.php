@@ -42,9 +42,12 @@ final readonly class StandsAgainst
         usort($taken, fn (array $one, array $other) => $one[0] <=> $other[0]);
         $joined = [];
         foreach ($taken as [$from, $to]) {
-            $before = array_pop($joined);
-            $isApart = $before !== null && $from > $before[1];
-            $joined = [...$joined, ...$isApart ? [$before] : [], [$before === null || $isApart ? $from : $before[0], $before === null || $isApart ? $to : max($before[1], $to)]];
+            $last = $joined[count($joined) - 1] ?? null;
+            if ($last !== null && $from <= $last[1]) {
+                array_pop($joined);
+                [$from, $to] = [$last[0], max($last[1], $to)];
+            }
+            $joined[] = [$from, $to];
         }
 
         return $joined;

@@ -10,6 +10,7 @@ use Incastro\Fit\ThingPlace;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Pose;
 use Incastro\Geometry\Way;
+use Incastro\Measure\Length;
 use Incastro\Pieces\Piece;
 use Incastro\Survey\Room\WallKind;
 use Incastro\Survey\Things\Thing;
@@ -21,12 +22,21 @@ use Incastro\Units\Placed;
 /** The part of a wall that something lies on: x along it from its left end, y out from where it begins, z up from its foot; mm. */
 final readonly class SurfaceSite
 {
+    /** In masonry two plugs stand no farther apart, mm and inches. */
+    private const PLUGS = [600.0, 24.0];
+
     public Workshop $make;
 
     /** @param StandsAgainst|null $against  what stands against its wall, where that is known */
     public function __construct(public FittedSurface $place, public Terms $terms, public ?StandsAgainst $against = null)
     {
         $this->make = new Workshop($place->surface->id, $place->mark, $terms->materials, $terms->format);
+    }
+
+    /** @param array<string, mixed> $but  properties of its place that are others */
+    public function placedOtherwise(array $but): self
+    {
+        return new self(new FittedSurface(...$but + get_object_vars($this->place)), $this->terms, $this->against);
     }
 
     /** A piece whose blank has its corner at a place of the surface, its thickness out of it. */
@@ -53,6 +63,12 @@ final readonly class SurfaceSite
         $kind = $this->place->host === null ? $this->terms->madeOf($this->place->frame->wall) : null;
 
         return $kind?->hasStuds() === false ? $kind : null;
+    }
+
+    /** How many plugs in masonry hold something so long: at both its ends, and none farther apart than that. */
+    public function plugs(Length $long): int
+    {
+        return 1 + (int) ceil($long->toDouble() / $this->terms->rules->either(...self::PLUGS)->toDouble() - 1e-9);
     }
 
     /** @return list<Block> the studs of the wall that somebody noted, in its frame, from left to right */

@@ -218,7 +218,7 @@ final readonly class FeatureWall implements StandsBeforeWall, SurfaceUnit
         $begins = $seen['left'] ? $skin->toDouble() : 0.0;
         $within = $wide->minusTimes('returns of the skin', $count, $skin);
 
-        return [new SurfaceSite(new FittedSurface(...['u' => $site->place->u + $begins, 'width' => $within] + get_object_vars($site->place)), $site->terms, $site->against), $within, $begins];
+        return [$site->placedOtherwise(['u' => $site->place->u + $begins, 'width' => $within]), $within, $begins];
     }
 
     /** @return array{RoughOpening|null, list<Finding>} */

@@ -46,9 +46,6 @@ final readonly class HookRail implements SurfaceUnit, GoesOnLast, AsksOfRoom
     /** A stud's screws are spread where a hook's own screw comes this near, mm. */
     private const NEAR = 25.0;
 
-    /** In masonry two plugs stand no farther apart, mm and inches. */
-    private const PLUGS = [600.0, 24.0];
-
     /** Coats on the lower rail hang clear of the upper one’s, mm and inches. */
     private const APART = [350.0, 14.0];
 
@@ -153,9 +150,7 @@ final readonly class HookRail implements SurfaceUnit, GoesOnLast, AsksOfRoom
         $id = $site->place->surface->id;
         $masonry = $site->masonry();
         if ($masonry !== null) {
-            $long = $rail->piece->length->result->toDouble();
-
-            return [$screws->plugged($rail->piece->thickness->toDouble(), 2 * (1 + (int) ceil($long / $site->terms->rules->either(...self::PLUGS)->toDouble() - 1e-9)), $masonry, 'hook rails'), []];
+            return [$screws->plugged($rail->piece->thickness->toDouble(), 2 * $site->plugs($rail->piece->length->result), $masonry, 'hook rails'), []];
         }
         if ($studs === []) {
             return [[$screws->toStuds($rail->piece, 'hook rails')->times(2 * $screws->toStuds($rail->piece, '')->quantity)], [Finding::note(Code::NoStud, 'Find the studs first and note them: the rail is screwed to two at least; on masonry it takes plugs at both ends and no more than 600 mm or 24 in apart.', $id)]];

@@ -65,9 +65,6 @@ final readonly class Mantel implements SurfaceUnit, AsksOfRoom
     /** Scarfs of its boards lie so far from each other, mm and inches. */
     private const STAGGER = [300.0, 12.0];
 
-    /** In masonry two plugs stand no farther apart, mm and inches. */
-    private const PLUGS = [600.0, 24.0];
-
     public function __construct(
         #[Size('Length', ['1500', '60'], 300, 3600)] public Length $length,
         #[Size('Height', ['120', '5'], 80, 300)] public Length $height,
@@ -239,9 +236,7 @@ final readonly class Mantel implements SurfaceUnit, AsksOfRoom
         $screws = new Screws($site->terms->materials, $site->terms->format);
         $masonry = $site->masonry();
         if ($masonry !== null) {
-            $apart = 1 + (int) ceil($cleat->piece->length->result->toDouble() / $site->terms->rules->either(...self::PLUGS)->toDouble() - 1e-9);
-
-            return $screws->plugged($cleat->piece->thickness->toDouble(), 2 * max($this->studs($cleat), $apart), $masonry, 'cleats of mantels');
+            return $screws->plugged($cleat->piece->thickness->toDouble(), 2 * max($this->studs($cleat), $site->plugs($cleat->piece->length->result)), $masonry, 'cleats of mantels');
         }
 
         return [$screws->toStuds($cleat->piece, 'cleats of mantels')->times(2 * max(2, $this->studs($cleat), count($this->behind($site, $cleat))))];

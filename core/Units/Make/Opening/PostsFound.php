@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Incastro\Units\Make\Opening;
 
-use Incastro\Fit\FittedSurface;
 use Incastro\Geometry\Block;
 use Incastro\Geometry\Outline;
 use Incastro\Geometry\Point;
@@ -58,7 +57,7 @@ final readonly class PostsFound
     {
         $proud = $this->proud();
 
-        return $proud < self::NONE ? $site : new SurfaceSite(new FittedSurface(...['v' => $site->place->v + $proud] + get_object_vars($site->place)), $site->terms, $site->against);
+        return $proud < self::NONE ? $site : $site->placedOtherwise(['v' => $site->place->v + $proud]);
     }
 
     private function proud(): float
